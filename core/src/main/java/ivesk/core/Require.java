@@ -1,0 +1,33 @@
+package ivesk.core;
+
+/// Guards of the constructors: each failure names field, value and allowed range.
+public final class Require {
+  private Require() {}
+
+  public static int range(String field, int value, int least, int most) {
+    if (value < least || value > most) {
+      throw new IllegalArgumentException(
+          field + " is " + value + "; allowed is " + least + " to " + most);
+    }
+    return value;
+  }
+
+  public static double range(String field, double value, double least, double most) {
+    if (!(value >= least && value <= most)) {
+      throw new IllegalArgumentException(
+          field + " is " + value + "; allowed is " + least + " to " + most);
+    }
+    return value;
+  }
+
+  public static String text(String field, String value, int most) {
+    if (value == null || value.isBlank()) {
+      throw new IllegalArgumentException(field + " is empty; allowed is 1 to " + most + " letters");
+    }
+    if (value.length() > most) {
+      throw new IllegalArgumentException(
+          field + " has " + value.length() + " letters; allowed is 1 to " + most);
+    }
+    return value;
+  }
+}

@@ -1,0 +1,36 @@
+package ivesk.core;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+
+/// How dates, times and lists are said in reasons.
+public final class Words {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+  private Words() {}
+
+  /// "Sat 28 Nov".
+  public static String day(LocalDate date) {
+    return DAY.format(date);
+  }
+
+  /// "3:00", minutes and seconds.
+  public static String clock(Duration duration) {
+    return "%d:%02d".formatted(duration.toMinutes(), duration.toSecondsPart());
+  }
+
+  /// "1 day", "3 days".
+  public static String count(long n, String thing) {
+    return n + " " + thing + (n == 1 ? "" : "s");
+  }
+
+  /// "chin, nose and left cheek".
+  public static String list(List<String> things) {
+    if (things.size() < 2) return String.join("", things);
+    return String.join(", ", things.subList(0, things.size() - 1)) + " and " + things.getLast();
+  }
+}

@@ -1,0 +1,190 @@
+package ivesk.core.aftercare;
+
+import ivesk.core.Words;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Substance;
+import ivesk.core.practice.Policies;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.TreeMap;
+
+/// The sheet for one peel. Days and hours are common practice.
+///
+/// @param days what each day brings, in order
+/// @param rules what holds until when
+/// @param answers to what clients ask, from the plan
+public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers) {
+
+  public enum Mark {
+    PEEL,
+    CARE,
+    FLAKING,
+    FREE,
+    CHECK
+  }
+
+  public record Day(LocalDate date, Mark mark, List<String> lines) {}
+
+  /// @param free the first day on which it is allowed again
+  public record Until(String what, LocalDate free) {}
+
+  public record Answer(String question, String answer) {}
+
+  private static final DateTimeFormatter HOUR =
+      DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
+
+  /// Days of strict sun care: 14 after a very superficial peel, 28 after a superficial one.
+  public static int strictSunDays(DepthClass depth) {
+    return depth.deeperThan(DepthClass.VERY_SUPERFICIAL) ? 28 : 14;
+  }
+
+  /// @param ended local time at which the acid came off
+  /// @param frosted zones frosted, where flaking starts sooner
+  /// @param pigmentProne marks may show late
+  public static Aftercare of(
+      Formula formula,
+      DepthClass depth,
+      LocalDateTime ended,
+      boolean frosted,
+      boolean pigmentProne,
+      Policies policies) {
+    LocalDate day = ended.toLocalDate();
+    boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
+    TreeMap<LocalDate, List<String>> lines = new TreeMap<>();
+    List<Until> rules = new ArrayList<>();
+
+    if (formula.ending() == Formula.Ending.SELF_LIMITING) {
+      add(
+          lines,
+          day,
+          "no water or product until "
+              + HOUR.format(ended.plusHours(policies.noWaterHours()))
+              + ", then bland cream");
+    } else {
+      add(lines, day, "gentle cleanser and bland cream, morning and night");
+    }
+    if (formula.contains(Substance.SALICYLIC)) add(lines, day, "drink water well");
+    add(lines, day, "mineral sunscreen SPF 30 or more, every 2 hours outdoors, and a hat");
+
+    rules.add(new Until("make-up (mineral powder is fine)", day.plusDays(1)));
+    rules.add(new Until("exercise, sauna, hot shower, steam", day.plusDays(superficial ? 2 : 1)));
+    rules.add(
+        new Until(
+            "scrub, acid, vitamin C in acid form, deep-clean wash",
+            day.plusDays(superficial ? policies.homeAcidsAgainDays() : 3)));
+    rules.add(new Until("retinoid", day.plusDays(superficial ? 7 : 5)));
+    rules.add(new Until("wax, laser or other treatment", day.plusDays(superficial ? 14 : 7)));
+    rules.add(new Until("sun without strict care", day.plusDays(strictSunDays(depth))));
+    rules.sort(Comparator.comparing(Until::free));
+    rules.forEach(rule ->
+        add(
+            lines,
+            rule.free(),
+            rule.what().startsWith("sun")
+                ? "strict sun care ends; daily sunscreen stays"
+                : "may return: " + rule.what()));
+
+    add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
+    add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
+    LocalDate flakesFrom = day.plusDays(formula.peelingFirst());
+    LocalDate flakesTo = day.plusDays(formula.peelingLast());
+    if (formula.peelingLast() > 0) {
+      add(
+          lines,
+          flakesFrom,
+          "flaking may start"
+              + (frosted ? ", sooner where it went white" : "")
+              + "; do not pick, pull or scrub");
+      add(lines, flakesTo, "flaking mostly over");
+    }
+    add(lines, day.plusDays(1), "we ask how it is");
+    add(lines, day.plusDays(3), "we ask how it is");
+    add(lines, day.plusDays(7), "we ask for a photo");
+    if (pigmentProne) add(lines, day.plusDays(14), "late marks show about now: a photo");
+
+    List<Day> days =
+        lines.entrySet().stream()
+            .map(entry ->
+                new Day(
+                    entry.getKey(),
+                    mark(entry.getKey(), entry.getValue(), day, flakesFrom, flakesTo),
+                    List.copyOf(entry.getValue())))
+            .toList();
+    return new Aftercare(
+        days, rules, answers(formula, day, flakesFrom, flakesTo, rules, pigmentProne));
+  }
+
+  private static Mark mark(
+      LocalDate date, List<String> lines, LocalDate peel, LocalDate from, LocalDate to) {
+    if (date.equals(peel)) return Mark.PEEL;
+    if (to.isAfter(peel) && !date.isBefore(from) && !date.isAfter(to)) return Mark.FLAKING;
+    if (lines.stream()
+        .anyMatch(line -> line.startsWith("may return") || line.startsWith("strict"))) {
+      return Mark.FREE;
+    }
+    return lines.stream().anyMatch(line -> line.startsWith("we ask") || line.startsWith("late"))
+        ? Mark.CHECK
+        : Mark.CARE;
+  }
+
+  private static List<Answer> answers(
+      Formula formula,
+      LocalDate day,
+      LocalDate from,
+      LocalDate to,
+      List<Until> rules,
+      boolean pigmentProne) {
+    List<Answer> answers = new ArrayList<>();
+    answers.add(
+        new Answer(
+            "When can I go out in the sun?",
+            "With mineral sunscreen and a hat, today. Without strict care from "
+                + Words.day(free(rules, "sun"))
+                + "."));
+    answers.add(
+        new Answer(
+            "When does flaking start, when does it end?",
+            formula.peelingLast() == 0
+                ? "None is expected. Tightness for a day is normal."
+                : Words.day(from) + " to " + Words.day(to) + "."));
+    answers.add(new Answer("No flakes: did it work?", "Yes. Skin can renew without showing it."));
+    answers.add(
+        new Answer(
+            "Make-up, gym, sauna?",
+            "Mineral powder today, other make-up from "
+                + Words.day(free(rules, "make-up"))
+                + ". Exercise and heat from "
+                + Words.day(free(rules, "exercise"))
+                + "."));
+    answers.add(
+        new Answer(
+            "My acids and retinoid again?",
+            "Acids and scrubs from "
+                + Words.day(free(rules, "scrub"))
+                + ", retinoid from "
+                + Words.day(free(rules, "retinoid"))
+                + ", and only on calm skin."));
+    answers.add(
+        new Answer(
+            "What if it itches, darkens or blisters?",
+            "Itch: cool, do not scratch. Darker before the flakes is expected"
+                + (pigmentProne ? "; dark after them: tell us" : "")
+                + ". Blister, crust, fever or a tingling lip: call the same day. Swelling of the"
+                + " face, trouble with breath or sight: emergency."));
+    return List.copyOf(answers);
+  }
+
+  private static LocalDate free(List<Until> rules, String what) {
+    return rules.stream().filter(r -> r.what().startsWith(what)).findFirst().orElseThrow().free();
+  }
+
+  private static void add(TreeMap<LocalDate, List<String>> lines, LocalDate day, String line) {
+    lines.computeIfAbsent(day, d -> new ArrayList<>()).add(line);
+  }
+}

@@ -1,0 +1,39 @@
+package ivesk.core.formula;
+
+/// How deep a plan goes. Depth is of the plan (formula, time, layers, prep), not of the bottle.
+public enum DepthClass {
+  /// Stratum corneum.
+  VERY_SUPERFICIAL("very superficial", "VS"),
+  /// Epidermis.
+  SUPERFICIAL("superficial", "S"),
+  /// Upper dermis: outside a therapist's scope by default.
+  MEDIUM("medium", "M");
+
+  private final String label;
+  private final String code;
+
+  DepthClass(String label, String code) {
+    this.label = label;
+    this.code = code;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  public String code() {
+    return code;
+  }
+
+  public boolean deeperThan(DepthClass other) {
+    return compareTo(other) > 0;
+  }
+
+  public DepthClass deeper(DepthClass other) {
+    return deeperThan(other) ? this : other;
+  }
+
+  public DepthClass shallower(DepthClass other) {
+    return deeperThan(other) ? other : this;
+  }
+}

@@ -1,0 +1,175 @@
+package ivesk.core.formula;
+
+import ivesk.core.Require;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+/// A peel solution: what is in it, how it is used, and what it does.
+///
+/// @param code short name on the rack
+/// @param rung place on its family's ladder, 1 lowest
+/// @param entry where a client starts who has no record with the family
+/// @param components with strengths in % w/v
+/// @param ph 0 to 14, where it has one
+/// @param firstContact contact time on a first visit; empty for formulas without minutes
+/// @param mostContact contact time never to be passed; empty for formulas without minutes
+/// @param layersFirst layers on a first visit
+/// @param layersMost layers never to be passed in one visit
+/// @param dwell least time from the end of one layer to the next decision
+/// @param libraryDepth class in the library at one layer
+/// @param band what the client is expected to feel
+/// @param intervalDays least days to the next peel, after one layer
+/// @param seriesLeast fewest peels of a full series
+/// @param seriesMost most peels of a series
+/// @param peelingFirst day on which flaking may start, 0 when none is expected
+/// @param peelingLast last day of flaking, 0 when none is expected
+public record Formula(
+    String code,
+    String name,
+    Family family,
+    int rung,
+    boolean entry,
+    List<Component> components,
+    Optional<Double> ph,
+    Vehicle vehicle,
+    Use use,
+    Optional<Duration> firstContact,
+    Optional<Duration> mostContact,
+    int layersFirst,
+    int layersMost,
+    Duration dwell,
+    DepthClass libraryDepth,
+    Band band,
+    Ending ending,
+    int intervalDays,
+    int seriesLeast,
+    int seriesMost,
+    int peelingFirst,
+    int peelingLast) {
+
+  /// @param percentWv g per 100 mL, above 0 to 100; 0 for enzymes whose activity no percent tells
+  public record Component(Substance substance, double percentWv) {
+    public Component {
+      Require.range(substance.label() + " strength, % w/v", percentWv, 0, 100);
+    }
+  }
+
+  public enum Vehicle {
+    GEL,
+    LIQUID,
+    CREAM_MASK,
+    HYDROALCOHOLIC,
+    ALCOHOL,
+    WATER
+  }
+
+  /// How a formula is used on the day.
+  public enum Use {
+    /// Its time is a hard limit and it is then ended.
+    TIMED,
+    /// Dries on the skin and falls by itself; taken off at its time.
+    SELF_LIMITING,
+    /// Several layers that dry; no minutes unless it has them.
+    LAYERED,
+    /// Coats until frost.
+    COATS,
+    /// Medium depth: shown, shut.
+    OUT_OF_SCOPE
+  }
+
+  public enum Ending {
+    RINSE,
+    DAMP_PADS,
+    NEUTRALISE,
+    LIFT_THEN_NEUTRALISE,
+    COOL_RINSE,
+    SELF_LIMITING,
+    FROST_IS_THE_END,
+    NONE
+  }
+
+  /// The expected feel, 0 to 10.
+  ///
+  /// @param window while the band may raise the lines, from the first touch of each layer
+  /// @param thenFalling the feel is expected to fall after the window
+  public record Band(int low, int high, Optional<Duration> window, boolean thenFalling) {
+    public Band {
+      Require.range("band low", low, 0, 10);
+      Require.range("band high", high, low, 10);
+    }
+
+    public String words() {
+      String range = low + " to " + high;
+      if (window.isEmpty()) return range;
+      long seconds = window.get().toSeconds();
+      String span =
+          seconds % 60 == 0
+              ? seconds / 60 + (seconds == 60 ? " minute" : " minutes")
+              : seconds + " s";
+      return range + " within " + span + (thenFalling ? ", then falling" : "");
+    }
+  }
+
+  public Formula {
+    Require.text("code", code, 12);
+    Require.text("name", name, 80);
+    components = List.copyOf(components);
+    Require.range("rung", rung, 1, 9);
+    ph.ifPresent(value -> Require.range("pH", value, 0, 14));
+    if (use != Use.OUT_OF_SCOPE) {
+      Require.range("layersMost", layersMost, 1, 9);
+      Require.range("layersFirst", layersFirst, 1, layersMost);
+      Require.range("intervalDays", intervalDays, 1, 365);
+    }
+    if (firstContact.isPresent() != mostContact.isPresent()
+        || firstContact.isPresent() && firstContact.get().compareTo(mostContact.get()) > 0) {
+      throw new IllegalArgumentException(
+          "contact of " + code + ": first " + firstContact + " must not pass most " + mostContact);
+    }
+  }
+
+  public boolean contains(Substance substance) {
+    return components.stream().anyMatch(c -> c.substance() == substance);
+  }
+
+  public double percentOf(Substance substance) {
+    return components.stream()
+        .filter(c -> c.substance() == substance)
+        .mapToDouble(Component::percentWv)
+        .sum();
+  }
+
+  /// Sum of the components, % w/v, as a label would print it; concentrations do not add on the
+  /// skin.
+  public double percentWv() {
+    return components.stream().mapToDouble(Component::percentWv).sum();
+  }
+
+  /// Whether white on the skin may be crystals, so that the wipe test is due.
+  public boolean mayCrystallise() {
+    return contains(Substance.SALICYLIC);
+  }
+
+  /// Whether more than one layer may be planned in a visit.
+  public boolean takesLayers() {
+    return layersMost > 1;
+  }
+
+  /// Least days to the next peel after this many layers. Jessner: 14 after one layer, 21 after two
+  /// or three, 42 from four.
+  public int intervalDays(int layers) {
+    if (family != Family.JESSNER) return intervalDays;
+    return layers <= 1 ? 14 : layers <= 3 ? 21 : 42;
+  }
+
+  /// Seconds between asking: 30 for TCA, pyruvic, Jessner, glycolic from 35 % and salicylic from 20
+  /// %, else 60.
+  public Duration checkIn() {
+    boolean close =
+        family.strong()
+            || percentOf(Substance.GLYCOLIC) >= 35
+            || percentOf(Substance.SALICYLIC) >= 20;
+    return Duration.ofSeconds(close ? 30 : 60);
+  }
+}

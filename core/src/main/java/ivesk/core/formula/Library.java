@@ -1,0 +1,369 @@
+package ivesk.core.formula;
+
+import static ivesk.core.formula.DepthClass.MEDIUM;
+import static ivesk.core.formula.DepthClass.SUPERFICIAL;
+import static ivesk.core.formula.DepthClass.VERY_SUPERFICIAL;
+
+import ivesk.core.formula.Formula.Band;
+import ivesk.core.formula.Formula.Component;
+import ivesk.core.formula.Formula.Ending;
+import ivesk.core.formula.Formula.Use;
+import ivesk.core.formula.Formula.Vehicle;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/// The ranked formulas that ship with Ivesk, family by family, rungs upward. Every number is
+/// Ivesk's own default within published and common ranges; the label of the product in the hand
+/// comes before it.
+public final class Library {
+  private Library() {}
+
+  public static final List<Formula> FORMULAS =
+      List.of(
+          formula("PHA-15", "Gluconolactone 15 % gel", Family.PHA, 1)
+              .entry()
+              .of(Substance.GLUCONOLACTONE, 15)
+              .ph(3.2, Vehicle.GEL)
+              .timed(5, 10)
+              .feels(0, 2)
+              .ends(Ending.RINSE)
+              .then(7, 6, 6, 0, 0),
+          formula("ENZ-P", "Papaya and pineapple mask", Family.ENZYME, 1)
+              .entry()
+              .of(Substance.PAPAYA, 0)
+              .of(Substance.PINEAPPLE, 0)
+              .ph(5.5, Vehicle.CREAM_MASK)
+              .timed(8, 12)
+              .feels(0, 2)
+              .ends(Ending.RINSE)
+              .then(7, 6, 6, 0, 0),
+          formula("ENZ-A", "Pumpkin enzyme mask, warming", Family.ENZYME, 2)
+              .of(Substance.PUMPKIN, 0)
+              .of(Substance.GLYCOLIC, 10)
+              .ph(3.2, Vehicle.CREAM_MASK)
+              .timed(5, 10)
+              .feels(3, 6, 120, true)
+              .ends(Ending.DAMP_PADS)
+              .then(14, 6, 6, 1, 2),
+          formula("LAC-10", "Lactic acid 10 % gel", Family.LACTIC, 1)
+              .of(Substance.LACTIC, 10)
+              .ph(3.2, Vehicle.GEL)
+              .timed(2, 5)
+              .feels(0, 2)
+              .ends(Ending.RINSE)
+              .then(7, 6, 6, 0, 0),
+          formula("LAC-30", "Lactic acid 30 % gel", Family.LACTIC, 2)
+              .entry()
+              .of(Substance.LACTIC, 30)
+              .ph(3.0, Vehicle.GEL)
+              .timed(2, 7)
+              .feels(1, 3, 120, false)
+              .ends(Ending.NEUTRALISE)
+              .then(7, 6, 6, 0, 0),
+          formula("LAC-50", "Lactic acid 50 %", Family.LACTIC, 3)
+              .of(Substance.LACTIC, 50)
+              .ph(2.2, Vehicle.LIQUID)
+              .timed(2, 5)
+              .feels(2, 4, 120, false)
+              .ends(Ending.NEUTRALISE)
+              .then(10, 6, 6, 1, 1),
+          formula("MAN-20", "Mandelic acid 20 % gel", Family.MANDELIC, 1)
+              .entry()
+              .of(Substance.MANDELIC, 20)
+              .ph(2.6, Vehicle.GEL)
+              .timed(3, 10)
+              .feels(1, 3, 240, false)
+              .ends(Ending.LIFT_THEN_NEUTRALISE)
+              .then(7, 6, 8, 1, 2),
+          formula("MAN-40", "Mandelic acid 40 % gel", Family.MANDELIC, 2)
+              .of(Substance.MANDELIC, 40)
+              .ph(2.2, Vehicle.GEL)
+              .timed(3, 8)
+              .feels(2, 5, 300, false)
+              .depth(SUPERFICIAL)
+              .ends(Ending.LIFT_THEN_NEUTRALISE)
+              .then(14, 6, 8, 2, 4),
+          formula("AZM-15", "Azelaic 15 %, mandelic 15 % gel", Family.AZELAIC_MANDELIC, 1)
+              .entry()
+              .of(Substance.AZELAIC, 15)
+              .of(Substance.MANDELIC, 15)
+              .ph(2.8, Vehicle.GEL)
+              .timed(3, 8)
+              .feels(2, 5)
+              .ends(Ending.LIFT_THEN_NEUTRALISE)
+              .then(14, 6, 6, 1, 2),
+          formula("GLY-20", "Glycolic acid 20 % gel", Family.GLYCOLIC, 1)
+              .entry()
+              .of(Substance.GLYCOLIC, 20)
+              .ph(3.0, Vehicle.GEL)
+              .timed(2, 5)
+              .feels(1, 3, 120, false)
+              .ends(Ending.NEUTRALISE)
+              .then(7, 6, 8, 0, 0),
+          formula("GLY-35", "Glycolic acid 35 % gel", Family.GLYCOLIC, 2)
+              .of(Substance.GLYCOLIC, 35)
+              .ph(2.5, Vehicle.GEL)
+              .timed(2, 4)
+              .feels(2, 5, 120, false)
+              .depth(SUPERFICIAL)
+              .ends(Ending.NEUTRALISE)
+              .then(14, 6, 8, 1, 2),
+          formula("GLY-50", "Glycolic acid 50 %", Family.GLYCOLIC, 3)
+              .of(Substance.GLYCOLIC, 50)
+              .ph(2.0, Vehicle.LIQUID)
+              .timed(1, 3)
+              .feels(3, 6, 60, false)
+              .depth(SUPERFICIAL)
+              .ends(Ending.NEUTRALISE)
+              .then(14, 6, 8, 2, 5),
+          formula("GLY-70", "Glycolic acid 70 %", Family.GLYCOLIC, 4)
+              .of(Substance.GLYCOLIC, 70)
+              .ph(1.5, Vehicle.LIQUID)
+              .outOfScope(),
+          formula("SAL-10", "Salicylic acid 10 %", Family.SALICYLIC, 1)
+              .entry()
+              .of(Substance.SALICYLIC, 10)
+              .ph(2.6, Vehicle.HYDROALCOHOLIC)
+              .selfLimiting(3, 5)
+              .feels(3, 6, 120, true)
+              .ends(Ending.COOL_RINSE)
+              .then(7, 6, 6, 1, 2),
+          formula("SAL-20", "Salicylic acid 20 %", Family.SALICYLIC, 2)
+              .of(Substance.SALICYLIC, 20)
+              .ph(2.2, Vehicle.HYDROALCOHOLIC)
+              .selfLimiting(3, 5)
+              .feels(5, 7, 120, true)
+              .depth(SUPERFICIAL)
+              .ends(Ending.COOL_RINSE)
+              .then(14, 6, 6, 2, 5),
+          formula("SLA-15", "Salicylic 15 %, lactic 15 %", Family.SALICYLIC, 2)
+              .of(Substance.SALICYLIC, 15)
+              .of(Substance.LACTIC, 15)
+              .ph(2.2, Vehicle.HYDROALCOHOLIC)
+              .layered(4, 6, 1, 2, 2)
+              .feels(4, 7, 120, true)
+              .depth(SUPERFICIAL)
+              .ends(Ending.COOL_RINSE)
+              .then(21, 3, 6, 2, 5),
+          formula("SAL-30", "Salicylic acid 30 %", Family.SALICYLIC, 3)
+              .of(Substance.SALICYLIC, 30)
+              .ph(2.0, Vehicle.HYDROALCOHOLIC)
+              .selfLimiting(3, 5)
+              .feels(6, 8, 120, true)
+              .depth(SUPERFICIAL)
+              .ends(Ending.COOL_RINSE)
+              .then(28, 4, 6, 3, 6),
+          // The classic names its lactic as 85 %: 14 g of it hold 11.9 g, which the sums use.
+          formula("JES", "Jessner, classic", Family.JESSNER, 1)
+              .entry()
+              .of(Substance.RESORCINOL, 14)
+              .of(Substance.SALICYLIC, 14)
+              .of(Substance.LACTIC, 11.9)
+              .ph(2.0, Vehicle.ALCOHOL)
+              .layeredFreely(2, 4, 3)
+              .feels(3, 6, 120, true)
+              .ends(Ending.SELF_LIMITING)
+              .then(14, 6, 6, 3, 7),
+          formula("JES-RF", "Jessner without resorcinol", Family.JESSNER, 1)
+              .entry()
+              .of(Substance.LACTIC, 17)
+              .of(Substance.SALICYLIC, 17)
+              .of(Substance.CITRIC, 8)
+              .ph(2.0, Vehicle.ALCOHOL)
+              .layeredFreely(2, 4, 3)
+              .feels(3, 6, 120, true)
+              .ends(Ending.SELF_LIMITING)
+              .then(14, 6, 6, 3, 7),
+          formula("PYR-40", "Pyruvic acid 40 %", Family.PYRUVIC, 1)
+              .entry()
+              .of(Substance.PYRUVIC, 40)
+              .ph(1.8, Vehicle.ALCOHOL)
+              .timed(1, 3)
+              .feels(4, 6, 60, false)
+              .depth(SUPERFICIAL)
+              .ends(Ending.NEUTRALISE)
+              .then(21, 4, 6, 3, 6),
+          formula("TCA-10", "Trichloroacetic acid 10 %", Family.TCA, 1)
+              .entry()
+              .of(Substance.TCA, 10)
+              .ph(0.6, Vehicle.WATER)
+              .coats(1, 3, 3)
+              .feels(4, 7, 60, true)
+              .ends(Ending.FROST_IS_THE_END)
+              .then(21, 4, 6, 3, 7),
+          formula("TCA-15", "Trichloroacetic acid 15 %", Family.TCA, 2)
+              .of(Substance.TCA, 15)
+              .ph(0.5, Vehicle.WATER)
+              .coats(1, 3, 3)
+              .feels(5, 8, 60, true)
+              .depth(SUPERFICIAL)
+              .ends(Ending.FROST_IS_THE_END)
+              .then(28, 4, 6, 3, 8),
+          formula("TCA-20", "Trichloroacetic acid 20 %", Family.TCA, 3)
+              .of(Substance.TCA, 20)
+              .ph(0.4, Vehicle.WATER)
+              .coats(1, 2, 3)
+              .feels(5, 8, 60, true)
+              .depth(SUPERFICIAL)
+              .ends(Ending.FROST_IS_THE_END)
+              .then(42, 4, 6, 3, 9),
+          formula("TCA-35", "Trichloroacetic acid 35 %", Family.TCA, 4)
+              .of(Substance.TCA, 35)
+              .ph(0.2, Vehicle.WATER)
+              .outOfScope());
+
+  public static Optional<Formula> find(String code) {
+    return FORMULAS.stream().filter(formula -> formula.code().equals(code)).findFirst();
+  }
+
+  /// @throws IllegalArgumentException when no formula has the code
+  public static Formula get(String code) {
+    return find(code)
+        .orElseThrow(
+            () -> new IllegalArgumentException("formula '" + code + "' is not in the library"));
+  }
+
+  public static List<Formula> of(Family family) {
+    return FORMULAS.stream().filter(formula -> formula.family() == family).toList();
+  }
+
+  private static Draft formula(String code, String name, Family family, int rung) {
+    return new Draft(code, name, family, rung);
+  }
+
+  /// One row of the table above, filled in from left to right.
+  private static final class Draft {
+    private final String code;
+    private final String name;
+    private final Family family;
+    private final int rung;
+    private final List<Component> components = new ArrayList<>();
+    private boolean entry;
+    private double ph;
+    private Vehicle vehicle;
+    private Use use;
+    private Optional<Duration> first = Optional.empty();
+    private Optional<Duration> most = Optional.empty();
+    private int layersFirst = 1;
+    private int layersMost = 1;
+    private Duration dwell = Duration.ZERO;
+    private DepthClass depth = VERY_SUPERFICIAL;
+    private Band band = new Band(0, 0, Optional.empty(), false);
+    private Ending ending = Ending.NONE;
+
+    Draft(String code, String name, Family family, int rung) {
+      this.code = code;
+      this.name = name;
+      this.family = family;
+      this.rung = rung;
+    }
+
+    Draft entry() {
+      entry = true;
+      return this;
+    }
+
+    Draft of(Substance substance, double percentWv) {
+      components.add(new Component(substance, percentWv));
+      return this;
+    }
+
+    Draft ph(double value, Vehicle in) {
+      ph = value;
+      vehicle = in;
+      return this;
+    }
+
+    Draft timed(int firstMinutes, int mostMinutes) {
+      return minutes(Use.TIMED, firstMinutes, mostMinutes);
+    }
+
+    Draft selfLimiting(int firstMinutes, int mostMinutes) {
+      return minutes(Use.SELF_LIMITING, firstMinutes, mostMinutes);
+    }
+
+    Draft layered(
+        int firstMinutes, int mostMinutes, int firstLayers, int mostLayers, int dwellMinutes) {
+      minutes(Use.LAYERED, firstMinutes, mostMinutes);
+      return layers(firstLayers, mostLayers, dwellMinutes);
+    }
+
+    Draft layeredFreely(int firstLayers, int mostLayers, int dwellMinutes) {
+      use = Use.LAYERED;
+      return layers(firstLayers, mostLayers, dwellMinutes);
+    }
+
+    Draft coats(int firstLayers, int mostLayers, int dwellMinutes) {
+      use = Use.COATS;
+      return layers(firstLayers, mostLayers, dwellMinutes);
+    }
+
+    private Draft minutes(Use how, int firstMinutes, int mostMinutes) {
+      use = how;
+      first = Optional.of(Duration.ofMinutes(firstMinutes));
+      most = Optional.of(Duration.ofMinutes(mostMinutes));
+      return this;
+    }
+
+    private Draft layers(int firstLayers, int mostLayers, int dwellMinutes) {
+      layersFirst = firstLayers;
+      layersMost = mostLayers;
+      dwell = Duration.ofMinutes(dwellMinutes);
+      return this;
+    }
+
+    Draft depth(DepthClass value) {
+      depth = value;
+      return this;
+    }
+
+    Draft feels(int low, int high) {
+      band = new Band(low, high, Optional.empty(), false);
+      return this;
+    }
+
+    Draft feels(int low, int high, int windowSeconds, boolean thenFalling) {
+      band = new Band(low, high, Optional.of(Duration.ofSeconds(windowSeconds)), thenFalling);
+      return this;
+    }
+
+    Draft ends(Ending how) {
+      ending = how;
+      return this;
+    }
+
+    Formula then(int intervalDays, int seriesLeast, int seriesMost, int peelFirst, int peelLast) {
+      return new Formula(
+          code,
+          name,
+          family,
+          rung,
+          entry,
+          components,
+          Optional.of(ph),
+          vehicle,
+          use,
+          first,
+          most,
+          layersFirst,
+          layersMost,
+          dwell,
+          depth,
+          band,
+          ending,
+          intervalDays,
+          seriesLeast,
+          seriesMost,
+          peelFirst,
+          peelLast);
+    }
+
+    Formula outOfScope() {
+      use = Use.OUT_OF_SCOPE;
+      depth = MEDIUM;
+      return then(0, 0, 0, 0, 0);
+    }
+  }
+}

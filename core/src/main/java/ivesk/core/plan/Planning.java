@@ -1,0 +1,117 @@
+package ivesk.core.plan;
+
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Dose;
+import ivesk.core.formula.Formula;
+import ivesk.core.practice.Policies;
+import ivesk.core.screening.Limits;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.Restriction.Care;
+import ivesk.core.selection.Selection;
+import ivesk.core.selection.SelectionFacts;
+import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/// Makes the stage of a plan from the formula chosen and the limits of the day.
+public final class Planning {
+  private Planning() {}
+
+  /// What the therapist set by hand; an empty field takes the proposal.
+  public record Wishes(
+      Optional<Integer> layersPlanned,
+      Optional<Integer> layersAtMost,
+      Optional<Duration> contact,
+      Optional<List<Zone>> zones) {
+    public static final Wishes NONE =
+        new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /// @param faceCm2 area of the whole face
+  /// @throws IllegalArgumentException when a wish passes the limits of the day or of the formula
+  public static TreatmentPlan plan(
+      Formula formula, SelectionFacts facts, double faceCm2, Wishes wishes) {
+    Limits limits = facts.screening().limits();
+    int proposed = Selection.plannedLayers(formula, facts);
+    boolean first = facts.ladders().firstWith(formula.family());
+    int atMost = Math.max(proposed, Selection.mostLayers(formula, facts));
+    int planned = wishes.layersPlanned().orElse(proposed);
+    if (planned > atMost || wishes.layersAtMost().filter(m -> m > atMost).isPresent()) {
+      throw new IllegalArgumentException(
+          "layers are "
+              + Math.max(planned, wishes.layersAtMost().orElse(0))
+              + "; at most "
+              + atMost
+              + " today");
+    }
+    Optional<Duration> longest = contactLimit(formula, limits, facts, first);
+    Optional<Duration> contact = longest.map(most -> wishes.contact().orElse(most));
+    if (contact.isPresent() && contact.get().compareTo(longest.get()) > 0) {
+      throw new IllegalArgumentException(
+          "contact is "
+              + contact.get().toSeconds()
+              + " s; at most "
+              + longest.get().toSeconds()
+              + " s today");
+    }
+    List<Zone> zones = wishes.zones().orElse(Zone.FACE_IN_ORDER);
+    double area = BodySurface.zonesCm2(faceCm2, zones);
+    Sensitivity sensitivity = facts.client().skin().sensitivity().orElse(Sensitivity.SENSITIVE);
+    Policies policies = facts.client().policies();
+    int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
+    DepthClass depth = Depth.of(formula, contact, planned);
+    return new TreatmentPlan(
+        formula,
+        zones,
+        planned,
+        Math.max(planned, wishes.layersAtMost().orElse(atMost)),
+        contact,
+        Math.max(3, policies.thresholds().hold() - off),
+        Math.max(5, policies.thresholds().stop() - off),
+        facts.client().skin().phototype().orElse(Phototype.VI),
+        sensitivity,
+        first,
+        policies.chose(Policies.Choice.JESSNER_FIRST_FROST),
+        Optional.empty(),
+        policies.restAtMost(),
+        !limits.care().contains(Care.Kind.NO_SOLVENT),
+        depth,
+        area,
+        Dose.layerVolumeMl(area));
+  }
+
+  /// A first visit takes the formula's first time; later visits one minute more than the last peel
+  /// with the formula (Ivesk's own default), never above its most; then the day's shortening.
+  private static Optional<Duration> contactLimit(
+      Formula formula, Limits limits, SelectionFacts facts, boolean first) {
+    if (formula.mostContact().isEmpty()) return Optional.empty();
+    Duration least = formula.firstContact().orElseThrow();
+    Duration base =
+        first
+            ? least
+            : facts.client().pastPeels().stream()
+                .filter(peel -> peel.formula().code().equals(formula.code()))
+                .max(Comparator.comparing(PastPeel::on))
+                .map(peel -> roundedUp(peel.contact()).plusMinutes(1))
+                .filter(longer -> longer.compareTo(least) > 0)
+                .orElse(least);
+    Duration most = formula.mostContact().get();
+    Duration within = base.compareTo(most) > 0 ? most : base;
+    return Optional.of(
+        limits
+            .contact(within)
+            .orElseThrow(() ->
+                new IllegalArgumentException(
+                    formula.code() + " is shut: contact would fall under 60 s")));
+  }
+
+  private static Duration roundedUp(Duration contact) {
+    return Duration.ofSeconds((contact.toSeconds() + 29) / 30 * 30);
+  }
+}

@@ -1,0 +1,84 @@
+package ivesk.core.plan;
+
+import ivesk.core.Require;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+
+/// One stage as it will be done. The treatment carries its plan with it, so a record keeps the
+/// formula and the lines that it was done by.
+///
+/// @param zones in the order in which they are covered
+/// @param layersPlanned n: after these the app asks once for more
+/// @param layersAtMost m: never passed
+/// @param contactLimit hard limit from the first touch; empty for formulas without minutes
+/// @param hold policy's hold line before the formula's band, 0 to 10
+/// @param stop policy's stop line before the formula's band, 0 to 10
+/// @param firstVisit first peel of this client with this family
+/// @param firstFrostEnds Jessner: the first F1 is the planned endpoint
+/// @param nextRung where the practice steps strengths and the ladder allows it
+/// @param restAtMost highest sensation that counts as rest, 0 or 1
+/// @param solventAllowed degreasing with a solvent is not ruled out
+/// @param areaCm2 of all zones
+/// @param layerMl volume of one layer
+public record TreatmentPlan(
+    Formula formula,
+    List<Zone> zones,
+    int layersPlanned,
+    int layersAtMost,
+    Optional<Duration> contactLimit,
+    int hold,
+    int stop,
+    Phototype phototype,
+    Sensitivity sensitivity,
+    boolean firstVisit,
+    boolean firstFrostEnds,
+    Optional<Formula> nextRung,
+    int restAtMost,
+    boolean solventAllowed,
+    DepthClass depth,
+    double areaCm2,
+    double layerMl) {
+
+  public TreatmentPlan {
+    zones = List.copyOf(zones);
+    if (zones.isEmpty()) throw new IllegalArgumentException("the plan has no zone; choose one");
+    if (new HashSet<>(zones).size() != zones.size()) {
+      throw new IllegalArgumentException("the plan names a zone twice: " + zones);
+    }
+    Require.range("layersAtMost", layersAtMost, 1, 9);
+    Require.range("layersPlanned", layersPlanned, 1, layersAtMost);
+    Require.range("stop", stop, 0, 10);
+    Require.range("hold", hold, 0, stop);
+    formula
+        .mostContact()
+        .ifPresent(most -> {
+          Duration limit =
+              contactLimit.orElseThrow(
+                  () -> new IllegalArgumentException(formula.code() + " needs a contact limit"));
+          if (limit.compareTo(most) > 0 || limit.toSeconds() < 30) {
+            throw new IllegalArgumentException(
+                "contact is "
+                    + limit.toSeconds()
+                    + " s; allowed is 30 to "
+                    + most.toSeconds()
+                    + " s");
+          }
+        });
+  }
+
+  /// A single pass of a formula that falls by itself.
+  public boolean singlePassSelfLimiting() {
+    return formula.use() == Formula.Use.SELF_LIMITING && layersAtMost == 1;
+  }
+
+  public double mgPerCm2PerLayer() {
+    return formula.percentWv() * layerMl * 10 / areaCm2;
+  }
+}

@@ -1,0 +1,78 @@
+package ivesk.core.plan;
+
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Neutraliser;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/// What lies ready before the client lies down, with quantities, computed from the plan.
+public final class Trolley {
+  private static final double BICARBONATE_PERCENT = 10;
+
+  private Trolley() {}
+
+  /// @param quantity with its unit, as laid out
+  public record Item(String what, String quantity, String note) {}
+
+  /// Bicarbonate to lay out; empty where a neutraliser does not end the formula.
+  public static Optional<Neutraliser> neutraliser(TreatmentPlan plan) {
+    return Neutraliser.ends(plan.formula())
+        ? Optional.of(
+            Neutraliser.forVolume(
+                plan.formula(), plan.layerMl() * plan.layersAtMost(), BICARBONATE_PERCENT))
+        : Optional.empty();
+  }
+
+  public static List<Item> of(TreatmentPlan plan, boolean latexAllergy, boolean guarded) {
+    int layers = plan.layersAtMost();
+    List<Item> items = new ArrayList<>();
+    items.add(
+        new Item(
+            plan.formula().code(),
+            "%.1f mL".formatted(plan.layerMl() * layers * 1.1),
+            "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())));
+    items.add(
+        new Item(
+            "gauze 10 × 10", String.valueOf(2 * layers), "folded, two a layer; never dip twice"));
+    neutraliser(plan)
+        .ifPresentOrElse(
+            n ->
+                items.add(
+                    new Item(
+                        "bicarbonate 10 %",
+                        "%.0f mL".formatted(Math.ceil(n.layOutMl() / 5) * 5),
+                        "shake; %.2f L gas, leave froth room".formatted(n.gasL()))),
+            () ->
+                items.add(new Item("cold compresses", "4", "a neutraliser does not end this one")));
+    items.add(
+        new Item(
+            "pads to remove",
+            String.valueOf((int) Math.ceil(plan.areaCm2() / 50)),
+            endingNote(plan.formula())));
+    items.add(new Item("cool water", "600 mL", "cool or tepid, never warm"));
+    items.add(
+        new Item(
+            "barrier gel", "2 g", guarded ? "each open spot too" : "nostrils, lips, eye corners"));
+    items.add(new Item("eye pads, damp", "2", "lids covered"));
+    items.add(
+        new Item(
+            latexAllergy ? "gloves, nitrile" : "gloves",
+            "2 pairs",
+            latexAllergy ? "latex allergy" : "the outer pair goes with the acid"));
+    items.add(new Item("fan, tissue", "1 each", "in the client's hands"));
+    items.add(new Item("saline for eyes", "1", "within reach"));
+    items.add(new Item("calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
+    return List.copyOf(items);
+  }
+
+  private static String endingNote(Formula formula) {
+    return switch (formula.ending()) {
+      case LIFT_THEN_NEUTRALISE -> "dry first, to lift the gel";
+      case SELF_LIMITING -> "only if it is ended early";
+      case FROST_IS_THE_END -> "saline or water";
+      case NEUTRALISE, RINSE, DAMP_PADS, COOL_RINSE -> "a clean face for each stroke";
+      case NONE -> "";
+    };
+  }
+}

@@ -1,0 +1,133 @@
+package ivesk.core.practice;
+
+import ivesk.core.Require;
+import java.util.EnumSet;
+import java.util.Set;
+
+/// The choices of one practice where the schools differ; [#defaults()] holds the usual ones.
+///
+/// @param thresholds hold and stop lines for sensation
+/// @param scope deepest class that the licence covers
+/// @param jessnerLayers most Jessner layers in one visit, 4 or 5
+/// @param restAtMost highest sensation that counts as rest, 0 or 1
+/// @param noWaterHours hours without water after a self-limiting peel: 3, 8 or 12 (overnight)
+/// @param homeAcidsAgainDays days until home acids return after a superficial peel, 3 or 7
+/// @param choices what the practice does differently from the default
+/// @param openedByClinician restricted substances that the supervising clinician has opened
+public record Policies(
+    Thresholds thresholds,
+    LicenceScope scope,
+    int jessnerLayers,
+    int restAtMost,
+    int noWaterHours,
+    int homeAcidsAgainDays,
+    Set<Choice> choices,
+    Set<Restricted> openedByClinician) {
+
+  public enum Thresholds {
+    COMFORT_LED(4, 6),
+    BALANCED(5, 8),
+    ENDPOINT_LED(7, 9);
+
+    private final int hold;
+    private final int stop;
+
+    Thresholds(int hold, int stop) {
+      this.hold = hold;
+      this.stop = stop;
+    }
+
+    public int hold() {
+      return hold;
+    }
+
+    public int stop() {
+      return stop;
+    }
+  }
+
+  public enum LicenceScope {
+    VERY_SUPERFICIAL,
+    SUPERFICIAL,
+    MEDIUM_SUPERVISED
+  }
+
+  public enum Choice {
+    /// Hydroxy acids in one visit: layers with strength steps, instead of one timed application.
+    STRENGTH_STEPS,
+    /// Jessner ends at the first F1, instead of at the planned layers with even pink.
+    JESSNER_FIRST_FROST,
+    /// Compromised barrier: LAC-10 for half the time, instead of waiting until calm.
+    MILD_LACTIC_AT_BARRIER,
+    /// Mild AHA ended by cool water, instead of neutraliser.
+    COOL_WATER_ENDS_MILD_AHA,
+    /// Isotretinoin: superficial with clearance, instead of six months for all.
+    ISOTRETINOIN_BY_CONSENSUS,
+    /// Pregnancy: LAC-10, LAC-30 or MAN-20 with clearance, instead of no peel.
+    MILD_PEEL_IN_PREGNANCY
+  }
+
+  /// Shut until the supervising clinician opens them for the practice, once; some countries
+  /// restrict both for cosmetic use, and the local law decides.
+  public enum Restricted {
+    TCA,
+    RESORCINOL
+  }
+
+  public Policies {
+    Require.range("jessnerLayers", jessnerLayers, 4, 5);
+    Require.range("restAtMost", restAtMost, 0, 1);
+    Require.range("noWaterHours", noWaterHours, 3, 12);
+    Require.range("homeAcidsAgainDays", homeAcidsAgainDays, 3, 7);
+    choices = Set.copyOf(choices);
+    openedByClinician = Set.copyOf(openedByClinician);
+  }
+
+  /// The usual choice everywhere; nothing opened by the clinician.
+  public static Policies defaults() {
+    return new Policies(
+        Thresholds.BALANCED, LicenceScope.SUPERFICIAL, 4, 1, 8, 7, Set.of(), Set.of());
+  }
+
+  public boolean chose(Choice choice) {
+    return choices.contains(choice);
+  }
+
+  public Policies with(Choice choice) {
+    EnumSet<Choice> more = EnumSet.of(choice);
+    more.addAll(choices);
+    return new Policies(
+        thresholds,
+        scope,
+        jessnerLayers,
+        restAtMost,
+        noWaterHours,
+        homeAcidsAgainDays,
+        more,
+        openedByClinician);
+  }
+
+  public Policies with(Thresholds other) {
+    return new Policies(
+        other,
+        scope,
+        jessnerLayers,
+        restAtMost,
+        noWaterHours,
+        homeAcidsAgainDays,
+        choices,
+        openedByClinician);
+  }
+
+  public Policies opening(Set<Restricted> substances) {
+    return new Policies(
+        thresholds,
+        scope,
+        jessnerLayers,
+        restAtMost,
+        noWaterHours,
+        homeAcidsAgainDays,
+        choices,
+        substances);
+  }
+}

@@ -1,0 +1,17 @@
+package ivesk.core.screening;
+
+import ivesk.core.formula.Family;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/// A signed consent for one family; valid for 12 months. A minor's needs a guardian.
+public record Consent(
+    Family family, LocalDate signedOn, String signedBy, Optional<String> guardian) {
+
+  public boolean covers(Family wanted, LocalDate day, boolean minor) {
+    return family == wanted
+        && !day.isBefore(signedOn)
+        && !day.isAfter(signedOn.plusMonths(12))
+        && (!minor || guardian.isPresent());
+  }
+}

@@ -1,0 +1,60 @@
+package ivesk.core.screening;
+
+import ivesk.core.Source;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/// What one rule says of one client on one day.
+///
+/// @param said what was answered or found, in words
+/// @param why the reason behind the rule
+/// @param until WAIT ends on this day, where a day is known
+/// @param clearedBy what would clear it
+/// @param overridable ADAPT and a WAIT that only counts days; REFER needs a clearance, STOP nothing
+/// @param unasked stands in place of the rule because an answer is missing
+/// @param settled an override or clearance that lifted it, in words
+public record Finding(
+    String ruleId,
+    String said,
+    Verdict verdict,
+    Scope scope,
+    List<Restriction> restrictions,
+    String why,
+    Source source,
+    Optional<LocalDate> until,
+    String clearedBy,
+    boolean overridable,
+    boolean unasked,
+    Optional<String> settled) {
+
+  public Finding {
+    restrictions = List.copyOf(restrictions);
+  }
+
+  /// Still counts: not lifted by an override or a clearance.
+  public boolean stands() {
+    return settled.isEmpty();
+  }
+
+  /// Shuts what it covers until its date, its cause or its clearance.
+  public boolean shuts() {
+    return stands() && verdict.compareTo(Verdict.WAIT) >= 0;
+  }
+
+  Finding settledBy(String words) {
+    return new Finding(
+        ruleId,
+        said,
+        verdict,
+        scope,
+        restrictions,
+        why,
+        source,
+        until,
+        clearedBy,
+        overridable,
+        unasked,
+        Optional.of(words));
+  }
+}

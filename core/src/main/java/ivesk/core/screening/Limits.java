@@ -1,0 +1,171 @@
+package ivesk.core.screening;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Substance;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/// All restrictions of a client for one day, combined: exclusions unite; the depth cap is the
+/// shallowest; layers are the smallest cap, then at most one off in all, never below 1; contact is
+/// shortened by the smallest single factor, since factors do not multiply.
+///
+/// @param onlyFamilies empty means any
+/// @param layerCap 99 means none
+/// @param contactFactor 1 means none
+public record Limits(
+    Set<Substance> excluded,
+    Set<Family> excludedFamilies,
+    Optional<Set<Family>> onlyFamilies,
+    Optional<Set<String>> onlyFormulas,
+    Set<String> excludedFormulas,
+    Optional<DepthClass> depthCap,
+    boolean firstRungOnly,
+    boolean entryRungOnly,
+    int layerCap,
+    boolean oneLayerOff,
+    double contactFactor,
+    double tcaAtMostPercent,
+    int intervalAtLeastDays,
+    boolean doubleInterval,
+    Set<Restriction.Care.Kind> care,
+    List<String> words) {
+
+  public static final int NO_LAYER_CAP = 99;
+  private static final Duration SHORTEST_CONTACT = Duration.ofSeconds(60);
+
+  public static Limits combine(List<Restriction> restrictions) {
+    Set<Substance> excluded = EnumSet.noneOf(Substance.class);
+    Set<Family> excludedFamilies = EnumSet.noneOf(Family.class);
+    Optional<Set<Family>> onlyFamilies = Optional.empty();
+    Optional<Set<String>> onlyFormulas = Optional.empty();
+    Set<String> excludedFormulas = new HashSet<>();
+    Optional<DepthClass> depthCap = Optional.empty();
+    boolean firstRung = false;
+    boolean entryRung = false;
+    int layerCap = NO_LAYER_CAP;
+    boolean oneLayerOff = false;
+    double factor = 1;
+    double tcaMost = 100;
+    int interval = 0;
+    boolean doubled = false;
+    Set<Restriction.Care.Kind> care = EnumSet.noneOf(Restriction.Care.Kind.class);
+    Set<String> words = new LinkedHashSet<>();
+
+    for (Restriction restriction : restrictions) {
+      words.add(restriction.words());
+      switch (restriction) {
+        case Restriction.Exclude(var substances) -> excluded.addAll(substances);
+        case Restriction.ExcludeFamilies(var families) -> excludedFamilies.addAll(families);
+        case Restriction.OnlyFamilies(var families) ->
+            onlyFamilies = Optional.of(meet(onlyFamilies, families));
+        case Restriction.OnlyFormulas(var codes) ->
+            onlyFormulas = Optional.of(meet(onlyFormulas, codes));
+        case Restriction.ExcludeFormulas(var codes, var because) -> excludedFormulas.addAll(codes);
+        case Restriction.CapDepth(var most) ->
+            depthCap = Optional.of(depthCap.map(most::shallower).orElse(most));
+        case Restriction.KeepToRung(var first) -> {
+          firstRung |= first;
+          entryRung |= !first;
+        }
+        case Restriction.CapLayers(var most) -> layerCap = Math.min(layerCap, most);
+        case Restriction.OneLayerOff() -> oneLayerOff = true;
+        case Restriction.ShortenContact(var f) -> factor = Math.min(factor, f);
+        case Restriction.TcaAtMost(var percent) -> tcaMost = Math.min(tcaMost, percent);
+        case Restriction.IntervalAtLeast(var days) -> interval = Math.max(interval, days);
+        case Restriction.DoubleInterval() -> doubled = true;
+        case Restriction.Care(var kind) -> care.add(kind);
+      }
+    }
+    return new Limits(
+        excluded,
+        excludedFamilies,
+        onlyFamilies,
+        onlyFormulas,
+        excludedFormulas,
+        depthCap,
+        firstRung,
+        entryRung,
+        layerCap,
+        oneLayerOff,
+        factor,
+        tcaMost,
+        interval,
+        doubled,
+        care,
+        List.copyOf(words));
+  }
+
+  private static <T> Set<T> meet(Optional<Set<T>> before, Set<T> more) {
+    Set<T> both = new HashSet<>(more);
+    before.ifPresent(both::retainAll);
+    return both;
+  }
+
+  /// Layers that may be planned where a formula or plan would take `base`; never below 1.
+  public int layers(int base) {
+    int capped = Math.min(base, layerCap);
+    return Math.max(1, oneLayerOff ? capped - 1 : capped);
+  }
+
+  /// Contact time within the limits, rounded down to 5 s.
+  ///
+  /// @return empty when it would fall under 60 s, which shuts the formula
+  public Optional<Duration> contact(Duration base) {
+    long seconds = (long) Math.floor(base.toSeconds() * contactFactor / 5) * 5;
+    Duration shortened = contactFactor == 1 ? base : Duration.ofSeconds(seconds);
+    return shortened.compareTo(SHORTEST_CONTACT) < 0 ? Optional.empty() : Optional.of(shortened);
+  }
+
+  public boolean capsVerySuperficial() {
+    return depthCap.filter(cap -> cap == DepthClass.VERY_SUPERFICIAL).isPresent();
+  }
+
+  /// Why these limits shut a formula planned at a depth; empty when they do not.
+  ///
+  /// @param entryRung where this client enters the formula's family
+  public List<String> objections(Formula formula, DepthClass depth, int entryRung) {
+    List<String> why = new ArrayList<>();
+    excluded.stream()
+        .filter(formula::contains)
+        .forEach(substance -> why.add("contains " + substance.label() + ", which is excluded"));
+    if (excludedFamilies.contains(formula.family())) {
+      why.add(formula.family().label() + " is excluded for this client");
+    }
+    onlyFamilies
+        .filter(only -> !only.contains(formula.family()))
+        .ifPresent(only -> why.add(new Restriction.OnlyFamilies(only).words()));
+    onlyFormulas
+        .filter(only -> !only.contains(formula.code()))
+        .ifPresent(only -> why.add(new Restriction.OnlyFormulas(only).words()));
+    if (excludedFormulas.contains(formula.code())) why.add("warms the skin: no heat today");
+    depthCap
+        .filter(depth::deeperThan)
+        .ifPresent(cap -> why.add(depth.label() + "; the cap is " + cap.label()));
+    if (capsVerySuperficial()
+        && (formula.family().strong() || formula.contains(Substance.RESORCINOL))) {
+      why.add(
+          "a very superficial cap shuts Jessner, resorcinol, pyruvic and TCA at any number of"
+              + " layers");
+    }
+    if (firstRungOnly && formula.rung() > 1) {
+      why.add("keep to the first rung");
+    } else if (entryRungOnly && formula.rung() > entryRung) {
+      why.add("keep to the entry rung");
+    }
+    if (formula.percentOf(Substance.TCA) > tcaAtMostPercent) {
+      why.add("TCA above " + Math.round(tcaAtMostPercent) + " % is not for this phototype");
+    }
+    if (formula.firstContact().isPresent() && contact(formula.firstContact().get()).isEmpty()) {
+      why.add("contact would fall under 60 s");
+    }
+    return List.copyOf(why);
+  }
+}

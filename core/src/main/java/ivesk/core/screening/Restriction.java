@@ -1,0 +1,120 @@
+package ivesk.core.screening;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Substance;
+import java.util.Set;
+
+/// One limit that a finding puts on the plan. [Limits] combines them.
+public sealed interface Restriction {
+
+  /// As shown beside the finding.
+  String words();
+
+  /// Shuts every formula that contains one of them.
+  record Exclude(Set<Substance> substances) implements Restriction {
+    public String words() {
+      return "no " + String.join(", ", substances.stream().map(Substance::label).sorted().toList());
+    }
+  }
+
+  record ExcludeFamilies(Set<Family> families) implements Restriction {
+    public String words() {
+      return "no " + String.join(", ", families.stream().map(Family::label).sorted().toList());
+    }
+  }
+
+  record OnlyFamilies(Set<Family> families) implements Restriction {
+    public String words() {
+      return "only " + String.join(", ", families.stream().map(Family::label).sorted().toList());
+    }
+  }
+
+  record OnlyFormulas(Set<String> codes) implements Restriction {
+    public String words() {
+      return "only " + String.join(", ", codes.stream().sorted().toList());
+    }
+  }
+
+  record ExcludeFormulas(Set<String> codes, String because) implements Restriction {
+    public String words() {
+      return because;
+    }
+  }
+
+  record CapDepth(DepthClass most) implements Restriction {
+    public String words() {
+      return "at most " + most.label();
+    }
+  }
+
+  /// The family's first rung, or the rung where this client enters.
+  record KeepToRung(boolean first) implements Restriction {
+    public String words() {
+      return first ? "first rungs" : "entry rungs";
+    }
+  }
+
+  record CapLayers(int most) implements Restriction {
+    public String words() {
+      return "layers ≤ " + most;
+    }
+  }
+
+  record OneLayerOff() implements Restriction {
+    public String words() {
+      return "one layer fewer";
+    }
+  }
+
+  record ShortenContact(double factor) implements Restriction {
+    public String words() {
+      return "contact ×" + factor;
+    }
+  }
+
+  record TcaAtMost(double percentWv) implements Restriction {
+    public String words() {
+      return "TCA at most " + Math.round(percentWv) + " %";
+    }
+  }
+
+  record IntervalAtLeast(int days) implements Restriction {
+    public String words() {
+      return "next after " + days + " days or more";
+    }
+  }
+
+  record DoubleInterval() implements Restriction {
+    public String words() {
+      return "interval doubled";
+    }
+  }
+
+  /// Something that is done or left out on the day.
+  record Care(Kind kind) implements Restriction {
+    public enum Kind {
+      NO_SOLVENT("no solvent"),
+      NO_HEAT("no heat"),
+      NO_SCRUB("no scrub"),
+      NO_HIGH_FREQUENCY("no high frequency"),
+      MINERAL_SUNSCREEN("sunscreen mineral"),
+      COVER_OPEN_SPOTS("cover, leave out each"),
+      TELL_TINGLING("told on sheet"),
+      VENTILATE("ventilate, fan"),
+      COMPRESS_LIFT("lift with a cool compress"),
+      GUARDIAN("guardian consents"),
+      GUARDIAN_PRESENT("guardian present");
+
+      private final String words;
+
+      Kind(String words) {
+        this.words = words;
+      }
+    }
+
+    public String words() {
+      return kind.words;
+    }
+  }
+}

@@ -1,0 +1,157 @@
+package ivesk.core.screening;
+
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/// The outcome of screening one client for one day.
+///
+/// @param verdict the most severe client-scope finding
+/// @param until the latest date of the client-scope waits; kept even when the verdict is REFER
+/// @param findings most severe first
+/// @param limits of the findings that stand, combined
+/// @param unasked how many findings wait for an answer
+/// @param opensMost the single finding that, cleared, opens the most formulas
+public record Screening(
+    Verdict verdict,
+    Optional<LocalDate> until,
+    List<Finding> findings,
+    Limits limits,
+    int unasked,
+    Optional<Opening> opensMost) {
+
+  /// @param opens how many formulas more would be open
+  /// @param open how many would be open in all
+  public record Opening(Finding finding, int opens, int open) {}
+
+  public static Screening screen(ScreeningFacts facts, List<Settlement> settlements) {
+    List<Finding> findings =
+        ScreeningRules.ALL.stream()
+            .flatMap(rule -> rule.apply(facts).stream())
+            .map(finding -> settle(finding, settlements))
+            .sorted(Comparator.comparing(Finding::verdict).reversed())
+            .toList();
+    Screening bare = of(findings, Optional.empty());
+    return of(findings, bare.opensMost(facts));
+  }
+
+  private static Screening of(List<Finding> findings, Optional<Opening> opensMost) {
+    List<Finding> standing = findings.stream().filter(Finding::stands).toList();
+    Verdict verdict =
+        standing.stream()
+            .filter(finding -> finding.scope().client())
+            .map(Finding::verdict)
+            .reduce(Verdict.PROCEED, Verdict::moreSevere);
+    Optional<LocalDate> until =
+        standing.stream()
+            .filter(finding -> finding.scope().client() && finding.verdict() != Verdict.PROCEED)
+            .flatMap(finding -> finding.until().stream())
+            .max(Comparator.naturalOrder());
+    // A clearance lifts the verdict of a REFER, never the restrictions that came with it.
+    List<Restriction> restrictions =
+        findings.stream()
+            .filter(finding -> finding.stands() || finding.verdict() == Verdict.REFER)
+            .flatMap(finding -> finding.restrictions().stream())
+            .toList();
+    return new Screening(
+        verdict,
+        until,
+        findings,
+        Limits.combine(restrictions),
+        (int) standing.stream().filter(Finding::unasked).count(),
+        opensMost);
+  }
+
+  private static Finding settle(Finding finding, List<Settlement> settlements) {
+    return settlements.stream()
+        .filter(s -> s.ruleId().equals(finding.ruleId()) && s.said().equals(finding.said()))
+        .flatMap(settlement -> words(finding, settlement).stream())
+        .findFirst()
+        .map(finding::settledBy)
+        .orElse(finding);
+  }
+
+  private static Optional<String> words(Finding finding, Settlement settlement) {
+    return switch (settlement) {
+      case Settlement.Override(var id, var said, var reason, var by) ->
+          finding.overridable()
+              ? Optional.of("overridden by " + by + ": " + reason)
+              : Optional.empty();
+      case Settlement.Clearance(var id, var said, var clinician, var on) ->
+          finding.verdict() == Verdict.REFER
+              ? Optional.of("cleared by " + clinician + ", " + on)
+              : Optional.empty();
+    };
+  }
+
+  /// The questions that are put to this client.
+  public static List<Question> questions(ScreeningFacts facts) {
+    List<Question> asked =
+        new ArrayList<>(
+            ScreeningRules.ALL.stream()
+                .filter(rule -> rule.concerns(facts))
+                .flatMap(rule -> rule.asks().stream())
+                .distinct()
+                .toList());
+    if (facts.pigmentProne()) asked.add(Question.INHIBITOR);
+    asked.sort(Comparator.naturalOrder());
+    return List.copyOf(asked);
+  }
+
+  /// Everything by which screening shuts a formula planned at a depth; empty when it is open.
+  public List<Shut> shuts(Formula formula, DepthClass depth, int entryRung) {
+    List<Shut> why = new ArrayList<>();
+    for (Finding finding : findings) {
+      if (finding.shuts() && finding.scope().covers().test(formula, depth)) {
+        why.add(
+            new Shut(
+                finding.ruleId(),
+                finding.verdict() + ": " + finding.said(),
+                finding.until(),
+                finding.clearedBy()));
+      }
+    }
+    limits
+        .objections(formula, depth, entryRung)
+        .forEach(words -> why.add(new Shut("SCREEN", words, Optional.empty(), "")));
+    return List.copyOf(why);
+  }
+
+  /// One reason by which a formula is shut.
+  ///
+  /// @param opens what would open it, in words; empty when nothing today
+  public record Shut(String ruleId, String words, Optional<LocalDate> until, String opens) {}
+
+  private Optional<Opening> opensMost(ScreeningFacts facts) {
+    int now = open(facts);
+    return findings.stream()
+        .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
+        .map(finding -> {
+          List<Finding> others = new ArrayList<>(findings);
+          others.remove(finding);
+          int then = of(others, Optional.empty()).open(facts);
+          return new Opening(finding, then - now, then);
+        })
+        .filter(opening -> opening.opens() > 0)
+        .max(Comparator.comparingInt(Opening::opens));
+  }
+
+  private int open(ScreeningFacts facts) {
+    return (int)
+        Library.FORMULAS.stream()
+            .filter(formula -> formula.use() != Formula.Use.OUT_OF_SCOPE)
+            .filter(formula ->
+                shuts(
+                        formula,
+                        Depth.of(formula, formula.firstContact(), formula.layersFirst()),
+                        facts.entryRung(formula.family()))
+                    .isEmpty())
+            .count();
+  }
+}

@@ -1,0 +1,117 @@
+package ivesk.core.series;
+
+import ivesk.core.Words;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.Ladders;
+import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.TreatmentState;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/// The next peel: its earliest date with the reasons for it, and what it would be.
+///
+/// @param earliest the latest of all the dates that count
+/// @param reasons one for each date that counted
+/// @param formula proposed; empty when the clinician decides first
+/// @param why the step in words
+public record NextPeel(
+    LocalDate earliest, List<String> reasons, Step step, Optional<Formula> formula, String why) {
+
+  public enum Step {
+    SAME("Same again"),
+    ONE_LAYER_MORE("One layer more"),
+    ONE_RUNG_UP("One rung up"),
+    LOWER("Lower"),
+    WAIT("Wait for the clinician");
+
+    private final String label;
+
+    Step(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /// @param past peels before this one
+  public static NextPeel after(
+      TreatmentPlan plan,
+      TreatmentState state,
+      ScreeningFacts client,
+      List<PastPeel> past,
+      LocalDate on) {
+    Formula done = plan.formula();
+    int layers = Math.max(1, state.layers().size());
+    List<String> reasons = new ArrayList<>();
+    int interval = done.intervalDays(layers);
+    String why = "interval " + Words.count(interval, "day") + " after " + done.code();
+    if (client.sensitive()) {
+      interval = (int) Math.ceil(interval * 1.5);
+      why += ", half as much again for sensitive skin: " + interval;
+    }
+    if (client.minor() && interval < 14) {
+      interval = 14;
+      why += ", at least 14 under 18";
+    }
+    LocalDate byInterval = on.plusDays(interval);
+    reasons.add(why + ": " + Words.day(byInterval));
+    LocalDate clear = on.plusDays(done.peelingLast() + 1L);
+    if (done.peelingLast() > 0) reasons.add("flakes gone, as expected: " + Words.day(clear));
+    LocalDate earliest = byInterval.isAfter(clear) ? byInterval : clear;
+
+    if (Outcome.injured(state)) {
+      return new NextPeel(
+          earliest,
+          reasons,
+          Step.WAIT,
+          Optional.empty(),
+          "An injury or alarm was seen. The supervising clinician decides what comes next.");
+    }
+    PastPeel peel = Outcome.peel(plan, state, on);
+    List<PastPeel> all = new ArrayList<>(past);
+    all.add(peel);
+    Ladders ladders = LadderRules.of(all, earliest);
+    int rung = ladders.rungs().getOrDefault(done.family(), done.rung());
+    String reason = ladders.reasons().getOrDefault(done.family(), "");
+    if (!peel.wellTaken()) {
+      return new NextPeel(
+          earliest,
+          reasons,
+          Step.LOWER,
+          atRung(done, rung),
+          "It was ended early or was hard to bear: shorter, lower, or another family.");
+    }
+    if (rung > done.rung() && atRung(done, rung).isPresent()) {
+      return new NextPeel(
+          earliest,
+          reasons,
+          Step.ONE_RUNG_UP,
+          atRung(done, rung),
+          reason + ". Staying is as good when the goals are met.");
+    }
+    if (done.takesLayers() && layers < done.layersMost() && layers >= plan.layersPlanned()) {
+      return new NextPeel(
+          earliest,
+          reasons,
+          Step.ONE_LAYER_MORE,
+          Optional.of(done),
+          "Well taken. At most " + (layers + 1) + " layers within the client's limits.");
+    }
+    return new NextPeel(earliest, reasons, Step.SAME, Optional.of(done), "Well taken. " + reason);
+  }
+
+  private static Optional<Formula> atRung(Formula done, int rung) {
+    return Library.of(done.family()).stream()
+        .filter(formula -> formula.use() != Formula.Use.OUT_OF_SCOPE)
+        .filter(formula -> formula.rung() == rung)
+        .findFirst();
+  }
+}

@@ -1,0 +1,8 @@
+package ivesk.core.skin;
+
+public enum Oil {
+  DRY,
+  BALANCED,
+  COMBINATION,
+  OILY
+}

@@ -1,0 +1,65 @@
+package ivesk.core.treatment;
+
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentState.ZoneState;
+import java.util.Collection;
+import java.util.Optional;
+
+/// Which whitening is the planned endpoint and which ends a peel, by formula. Common practice;
+/// frost levels after Rubin 1995, from memory.
+public final class Endpoints {
+  private static final double HALF = 0.5 - 1e-9;
+
+  private Endpoints() {}
+
+  /// The least whitening that ends the peel.
+  public static Whitening ending(TreatmentPlan plan) {
+    boolean darker = plan.phototype().atLeast(Phototype.IV);
+    return switch (plan.formula().family()) {
+      case TCA, JESSNER -> darker ? Whitening.F1 : Whitening.F2;
+      case SALICYLIC -> Whitening.F1;
+      // Frost under an AHA is injury starting: any whitening at all.
+      case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC, PHA, ENZYME -> Whitening.CRYSTALS;
+    };
+  }
+
+  /// The whitening that is aimed for; empty where time and layers alone plan the end.
+  public static Optional<Whitening> planned(TreatmentPlan plan) {
+    return switch (plan.formula().family()) {
+      case TCA -> Optional.of(Whitening.F1);
+      case JESSNER -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
+      case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC, PHA, ENZYME, SALICYLIC ->
+          Optional.empty();
+    };
+  }
+
+  /// Ending whitening in a zone. White that may be crystals counts only after the wipe test.
+  public static boolean ends(TreatmentPlan plan, ZoneState zone) {
+    return !zone.wipeOwed() && zone.whitening().atLeast(ending(plan));
+  }
+
+  static boolean reachedPlanned(TreatmentPlan plan, TreatmentState state) {
+    return planned(plan)
+        .filter(aim -> {
+          Collection<Zone> there =
+              state.treated(plan).stream()
+                  .filter(zone -> !state.zones().get(zone).wipeOwed())
+                  .filter(zone -> state.zones().get(zone).whitening().atLeast(aim))
+                  .toList();
+          return halfOrMore(there, state.treated(plan));
+        })
+        .isPresent();
+  }
+
+  /// By area, not by number of zones.
+  static boolean halfOrMore(Collection<Zone> some, Collection<Zone> all) {
+    double whole = area(all);
+    return whole > 0 && area(some) / whole >= HALF;
+  }
+
+  private static double area(Collection<Zone> zones) {
+    return zones.stream().mapToDouble(Zone::shareOfFace).sum();
+  }
+}

@@ -1,0 +1,114 @@
+package ivesk.core.treatment;
+
+import ivesk.core.Words;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentState.Answer;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/// What a finished treatment tells the next one, and the record's one paragraph.
+public final class Outcome {
+  /// Limit reached, planned layers or endpoint, finish on a strong answer, finish on numbed skin.
+  private static final Set<Integer> AS_PLANNED = Set.of(5, 14, 16, 17);
+
+  private Outcome() {}
+
+  /// No red flag, endpoint or time reached, and the last answer below the hold line.
+  public static boolean wellTaken(TreatmentPlan plan, TreatmentState state) {
+    boolean asPlanned = state.endedByRow().filter(AS_PLANNED::contains).isPresent();
+    boolean bearable =
+        state
+            .lastUnderAcid()
+            .map(last -> last.value() < SensationLines.at(plan, state, last.at()).hold())
+            .orElse(true);
+    return !injured(state) && asPlanned && bearable;
+  }
+
+  /// An alarm, or frost beyond any endpoint.
+  public static boolean injured(TreatmentState state) {
+    return state.seenSigns().stream().anyMatch(sign -> sign.weight() != Sign.Weight.WISH)
+        || state.zones().values().stream().anyMatch(z -> z.whitening().atLeast(Whitening.F3));
+  }
+
+  public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {
+    return new PastPeel(
+        plan.formula(),
+        on,
+        Math.max(1, state.layers().size()),
+        state.contact(state.lastEventAt()),
+        wellTaken(plan, state),
+        state.worstSensation());
+  }
+
+  /// One paragraph: formula, layers, contact, worst answer, what was seen, how it ended, rest.
+  public static String summary(TreatmentPlan plan, TreatmentState state, Instant now) {
+    if (state.phase() == Phase.STOPPED) {
+      return "Stopped at the answer to the prep, before any acid.";
+    }
+    List<String> parts = new ArrayList<>();
+    parts.add(
+        plan.formula().name()
+            + " on the face, "
+            + Words.count(state.layers().size(), "layer")
+            + ", "
+            + Words.clock(state.contact(now))
+            + " to END");
+    parts.add("strongest answer " + state.worstSensation());
+    String spots =
+        Words.list(
+            plan.zones().stream()
+                .filter(zone -> state.zones().get(zone).hotSpot().isPresent())
+                .map(zone -> zone.label() + " " + state.zones().get(zone).hotSpot().orElse(0))
+                .toList());
+    if (!spots.isEmpty()) parts.add("hot: " + spots);
+    for (Whitening grade : Whitening.values()) {
+      List<Zone> there =
+          plan.zones().stream()
+              .filter(zone -> state.zones().get(zone).whitening() == grade)
+              .toList();
+      if (grade != Whitening.NONE && !there.isEmpty()) {
+        parts.add(
+            (grade == Whitening.CRYSTALS ? "crystals, wiped off" : grade.name())
+                + " on "
+                + (there.size() > 4
+                    ? Words.count(there.size(), "zone")
+                    : Words.list(there.stream().map(Zone::label).toList())));
+      }
+    }
+    parts.add("ended " + endedBy(state));
+    state
+        .timeToRest()
+        .ifPresent(rest ->
+            parts.add(
+                "at rest after "
+                    + Words.clock(rest)
+                    + state
+                        .lastAnswer()
+                        .map(Answer::value)
+                        .map(value -> " at " + value)
+                        .orElse("")));
+    return String.join("; ", parts) + ".";
+  }
+
+  private static String endedBy(TreatmentState state) {
+    return switch (state.endedByRow().orElse(0)) {
+      case 1 -> "as an emergency";
+      case 2 -> "for the eye";
+      case 3 -> "for an injury";
+      case 4 -> "at the client's wish";
+      case 5 -> "at its limit";
+      case 6 -> "at the stop line";
+      case 7 -> "by frost";
+      case 8 -> "by redness";
+      case 12 -> "at the hold line, not falling";
+      case 14 -> "as planned";
+      case 16, 17 -> "after this layer";
+      default -> "by the therapist";
+    };
+  }
+}

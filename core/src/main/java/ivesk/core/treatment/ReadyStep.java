@@ -1,0 +1,63 @@
+package ivesk.core.treatment;
+
+import ivesk.core.plan.TreatmentPlan;
+import java.util.Arrays;
+import java.util.List;
+
+/// The order on the day, from the door to the armed timer. Common practice.
+public enum ReadyStep {
+  CHANGED("what changed", "Medicines, sun, hair, cold sore, products, unwell: ask again."),
+  CONSENT("consent", "See the signature. A minor's guardian signs too."),
+  PHOTOS("photo before", "Three views, the same light."),
+  BRIEFING(
+      "briefing",
+      "How it will feel and when it peaks; eyes shut; 0 to 10, and honesty helps; a raised hand"
+          + " means stop; the fan is theirs; what ends it, a short sting, then relief."),
+  LOOK_1("look 1", "Before anything touches the skin."),
+  HAIR_LENSES_GLOVES(
+      "hair, lenses, gloves", "Hair back, jewellery and lenses out. Hands washed, two pairs."),
+  CLEANSE("cleanse, twice", "Cool or tepid water. No steam, no hot towel."),
+  LOOK_2("look 2, lamp", "Magnifier, then lamp."),
+  PREP("prep wipe", "Two crossing directions, half a face at a time, dry to the touch."),
+  BASELINE("redness baseline", "Friction reddens. Let the flush settle, then take the baseline."),
+  GATE_A("answer to the prep", "Ask openly, then wait for the number."),
+  BARRIER(
+      "barrier",
+      "Brows, lash line, eye corners, nostril folds, mouth corners, lips, open spots, and any spot"
+          + " that flared."),
+  EYES("eyes", "Pads or shields. Lids covered."),
+  IN_REACH("in reach", "Everything. You do not leave once acid is on."),
+  FAN_TISSUE("fan and tissue", "Fan in one hand, tissue in the other. Blot tears at once.");
+
+  private final String label;
+  private final String how;
+
+  ReadyStep(String label, String how) {
+    this.label = label;
+    this.how = how;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  public String how() {
+    return how;
+  }
+
+  /// How this step is done for a plan.
+  public String how(TreatmentPlan plan) {
+    return this == PREP && !plan.solventAllowed()
+        ? "No solvent for this skin: a plain damp wipe, dry to the touch."
+        : how;
+  }
+
+  /// Steps that carry an answer of their own and are not merely ticked.
+  public boolean answered() {
+    return this == GATE_A || this == BASELINE;
+  }
+
+  public static List<ReadyStep> inOrder() {
+    return Arrays.asList(values());
+  }
+}

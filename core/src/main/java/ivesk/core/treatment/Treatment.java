@@ -1,0 +1,155 @@
+package ivesk.core.treatment;
+
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+
+/// Which events may come next. What was seen or said is always taken; what is done has an order.
+public final class Treatment {
+  private Treatment() {}
+
+  /// Why an event cannot follow; empty when it can.
+  ///
+  /// @param at when it happened: it is judged by the advice of that moment
+  public static Optional<String> refuse(
+      TreatmentPlan plan, TreatmentState state, Fact fact, Instant at) {
+    if (state.phase().closed()) {
+      return Optional.of(
+          state.phase() == Phase.SIGNED
+              ? "the record is signed; it is corrected by addendum only"
+              : "the treatment was stopped before any acid");
+    }
+    return switch (fact) {
+      case Opened opened -> Optional.of("the treatment is open already");
+      case StepDone(var step, var note) ->
+          when(state.phase() != Phase.READY, "Ready is over: the timer is armed");
+      case GateADecided(var choice, var note) ->
+          when(
+              state.phase() != Phase.READY || prepAnswer(state).isEmpty(),
+              "ask how the prep feels first");
+      case TimerArmed armed -> arm(plan, state);
+      case LayerStarted(var zones, var nextRung) -> layer(plan, state, zones, nextRung, at);
+      case ZoneReached(var zone) ->
+          when(!state.layerRunning(), "no layer is being spread").or(() -> known(plan, zone));
+      case LayerCovered covered -> when(!state.layerRunning(), "no layer is being spread");
+      case LayersExtended extended ->
+          when(
+              state.extended() || plan.layersAtMost() <= state.layersPlanned(),
+              "no more layers are planned for today");
+      case ZoneEnded(var zone) ->
+          when(state.phase() != Phase.ACID, "no acid is on").or(() -> known(plan, zone));
+      case AdviceDeclined(var row, var reason) -> {
+        Advice advice = Advisor.advise(plan, state, at);
+        yield when(advice.row() != row || !advice.passable(), "this advice cannot be passed");
+      }
+      case EndingStarted(var row) -> when(state.phase() != Phase.ACID, "no acid is on");
+      case EndingStepDone(var step) ->
+          when(
+              state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
+              "this is no step of the ending");
+      case LeavingChecked checked ->
+          when(
+              state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
+              "the skin is not at rest");
+      case Signed signed -> when(state.phase() != Phase.CHECKED, "the leaving check is not done");
+      case HotSpotFelt(var zone, var value) -> known(plan, zone);
+      case RednessSeen(var grades) -> known(plan, grades.keySet());
+      case WhiteningSeen(var zones, var grade) ->
+          known(plan, zones)
+              .or(() ->
+                  when(
+                      grade == Whitening.CRYSTALS && !plan.formula().mayCrystallise(),
+                      plan.formula().code() + " leaves no crystals: choose a frost level"));
+      case TreatmentEvent.SensationAnswered f -> Optional.empty();
+      case TreatmentEvent.QualityTold f -> Optional.empty();
+      case TreatmentEvent.WipeTested f -> when(!state.wipeOwed(), "no wipe test is owed");
+      case TreatmentEvent.SignSeen f -> Optional.empty();
+      case TreatmentEvent.SignResolved f -> Optional.empty();
+      case TreatmentEvent.ResponseNoted f -> Optional.empty();
+      case TreatmentEvent.WorkedIn f -> known(plan, f.zone());
+      case TreatmentEvent.AdviceTaken f -> Optional.empty();
+      case TreatmentEvent.FanTurned f -> Optional.empty();
+      case TreatmentEvent.NoteWritten f -> Optional.empty();
+      case TreatmentEvent.ProductApplied f ->
+          when(!state.phase().afterAcid(), "the acid is not off yet");
+    };
+  }
+
+  /// The number told after the prep wipe; empty when it was not asked.
+  public static Optional<Integer> prepAnswer(TreatmentState state) {
+    Instant prepped = state.stepsDone().get(ReadyStep.PREP);
+    if (prepped == null) return Optional.empty();
+    return state
+        .lastAnswer()
+        .filter(answer -> !answer.at().isBefore(prepped))
+        .map(TreatmentState.Answer::value);
+  }
+
+  /// Steps of Ready that are still open, in order.
+  public static List<ReadyStep> openSteps(TreatmentState state) {
+    return ReadyStep.inOrder().stream()
+        .filter(step -> !state.stepsDone().containsKey(step))
+        .toList();
+  }
+
+  private static Optional<String> arm(TreatmentPlan plan, TreatmentState state) {
+    if (state.phase() != Phase.READY) return Optional.of("the timer is armed already");
+    List<ReadyStep> open = openSteps(state);
+    return open.isEmpty()
+        ? Optional.empty()
+        : Optional.of("no timer, no acid: " + open.getFirst().label() + " is open");
+  }
+
+  private static Optional<String> layer(
+      TreatmentPlan plan, TreatmentState state, List<Zone> zones, boolean nextRung, Instant at) {
+    if (state.phase() == Phase.READY) return Optional.of("no timer, no acid: arm it first");
+    if (state.phase().afterAcid()) return Optional.of("the peel is ended");
+    Optional<String> unknown = known(plan, zones);
+    if (unknown.isPresent()) return unknown;
+    Advice advice = Advisor.advise(plan, state, at);
+    if (!advice.kind().layer()) return Optional.of("no layer now: " + advice.reason());
+    if (nextRung && advice.kind() != Advice.Kind.NEXT_RUNG) {
+      return Optional.of("the next rung is not advised");
+    }
+    return zones.stream()
+        .filter(zone -> !advice.zones().contains(zone))
+        .findFirst()
+        .map(zone -> "no layer on the " + zone.label() + ": it is white, ended or spent");
+  }
+
+  private static Optional<String> known(TreatmentPlan plan, Zone zone) {
+    return known(plan, List.of(zone));
+  }
+
+  private static Optional<String> known(TreatmentPlan plan, Collection<Zone> zones) {
+    return zones.stream()
+        .filter(zone -> !plan.zones().contains(zone))
+        .findFirst()
+        .map(zone -> "the " + zone.label() + " is not in the plan");
+  }
+
+  private static Optional<String> when(boolean wrong, String why) {
+    return wrong ? Optional.of(why) : Optional.empty();
+  }
+}
