@@ -1,0 +1,25 @@
+package ivesk.server.app;
+
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import ivesk.core.treatment.TreatmentEvent;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.DeserializationFeature;
+
+/// How core's records go over the wire; core itself knows no JSON.
+@Configuration(proxyBeanMethods = false)
+class JsonConfiguration {
+
+  /// A fact names its kind by its simple class name.
+  @JsonTypeInfo(use = JsonTypeInfo.Id.SIMPLE_NAME, property = "type")
+  interface ByTypeName {}
+
+  @Bean
+  JsonMapperBuilderCustomizer wire() {
+    return builder ->
+        builder
+            .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+  }
+}

@@ -1,0 +1,2 @@
+/// Who: clients and their charts.
+package ivesk.server.client;

@@ -1,0 +1,173 @@
+package ivesk.server.demo;
+
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Advice;
+import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.Whitening;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.treatment.Treatments.Live;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/// Runs one peel through the real engine: every step of Ready, then whatever the advice says.
+final class DemoPeel {
+  private static final Duration STEP = Duration.ofSeconds(40);
+
+  private final Treatments engine;
+  private final DemoClock clock;
+  private final String who;
+  private Live live;
+
+  DemoPeel(Treatments engine, DemoClock clock, String who) {
+    this.engine = engine.on(clock);
+    this.clock = clock;
+    this.who = who;
+  }
+
+  /// From the open treatment to the signed record.
+  void whole(UUID visit, TreatmentPlan plan, Instant start, List<Integer> answers, String next) {
+    ready(visit, plan, start);
+    acid(answers, Instant.MAX);
+    settle();
+    sign(next);
+  }
+
+  /// Stops on the couch at a moment, with acid on.
+  void running(
+      UUID visit, TreatmentPlan plan, Instant firstTouch, List<Integer> answers, Instant now) {
+    Duration before = STEP.multipliedBy(ReadyStep.values().length + 3);
+    ready(visit, plan, firstTouch.minus(before));
+    clock.set(firstTouch);
+    acid(answers, now);
+  }
+
+  private void ready(UUID visit, TreatmentPlan plan, Instant start) {
+    clock.set(start);
+    live = engine.open(visit, plan, who);
+    for (ReadyStep step : ReadyStep.inOrder()) {
+      clock.pass(STEP);
+      switch (step) {
+        case BASELINE -> say(new RednessSeen(redness(0)));
+        case GATE_A -> {
+          say(new SensationAnswered(1));
+          say(new GateADecided(GateA.KEEP, ""));
+        }
+        default -> say(new StepDone(step, ""));
+      }
+    }
+    say(new TimerArmed());
+    clock.pass(Duration.ofSeconds(20));
+  }
+
+  private void acid(List<Integer> answers, Instant until) {
+    Iterator<Integer> told = answers.iterator();
+    int last = 1;
+    startLayer();
+    boolean looked = false;
+    while (live.state().phase() == Phase.ACID) {
+      Instant next = nextInstant();
+      if (next.isAfter(until)) return;
+      clock.set(next);
+      Advice advice = Advisor.advise(live.plan(), live.state(), next);
+      switch (advice.action()) {
+        case END -> say(new EndingStarted(java.util.Optional.of(advice.row())));
+        case START_LAYER -> startLayer();
+        default -> {
+          last = told.hasNext() ? told.next() : Math.max(1, last - 1);
+          say(new SensationAnswered(last));
+          if (!looked && live.state().underAcid().size() == 2) {
+            looked = true;
+            look();
+          }
+        }
+      }
+    }
+  }
+
+  private void look() {
+    clock.pass(Duration.ofSeconds(3));
+    say(new RednessSeen(redness(1)));
+    if (live.plan().formula().mayCrystallise()) {
+      clock.pass(Duration.ofSeconds(4));
+      say(new WhiteningSeen(List.of(Zone.FOREHEAD, Zone.NOSE), Whitening.CRYSTALS));
+      clock.pass(Duration.ofSeconds(6));
+      say(new WipeTested(true));
+    }
+  }
+
+  private void startLayer() {
+    say(
+        new LayerStarted(
+            Advisor.advise(live.plan(), live.state(), clock.instant()).zones(), false));
+    clock.pass(Duration.ofSeconds(25));
+    say(new LayerCovered());
+  }
+
+  private Instant nextInstant() {
+    return Advisor.cues(live.plan(), live.state()).stream()
+        .map(cue -> cue.at())
+        .filter(at -> at.isAfter(clock.instant()))
+        .findFirst()
+        .orElse(clock.instant().plusSeconds(30));
+  }
+
+  private void settle() {
+    while (live.state().phase() == Phase.ENDING) {
+      clock.pass(Duration.ofSeconds(30));
+      say(new EndingStepDone(Advisor.advise(live.plan(), live.state(), clock.instant()).line()));
+    }
+    int feels = Math.min(3, live.state().worstSensation());
+    while (live.state().phase() == Phase.SETTLING) {
+      clock.pass(Duration.ofSeconds(60));
+      feels = Math.max(live.plan().restAtMost(), feels - 1);
+      say(new SensationAnswered(feels));
+    }
+    for (String product :
+        List.of("Calming serum, pressed in", "Bland cream", "Mineral sunscreen 50")) {
+      clock.pass(Duration.ofSeconds(75));
+      say(new ProductApplied(product));
+    }
+    clock.pass(STEP);
+    say(new LeavingChecked(true, List.of()));
+  }
+
+  private void sign(String next) {
+    clock.pass(STEP);
+    say(
+        new Signed(
+            ivesk.core.treatment.Outcome.summary(live.plan(), live.state(), clock.instant()),
+            next));
+  }
+
+  private Map<Zone, Integer> redness(int grade) {
+    return live.plan().zones().stream().collect(Collectors.toMap(zone -> zone, zone -> grade));
+  }
+
+  private void say(Fact fact) {
+    live = engine.append(live.id(), UUID.randomUUID(), clock.instant(), fact, who);
+  }
+}

@@ -1,0 +1,462 @@
+package ivesk.server.demo;
+
+import static ivesk.core.screening.Question.COLD_SORES_EVER;
+import static ivesk.core.screening.Question.HAIR;
+import static ivesk.core.screening.Question.HOME_ACID;
+import static ivesk.core.screening.Question.INHIBITOR;
+import static ivesk.core.screening.Question.OPEN_SPOTS;
+import static ivesk.core.screening.Question.PIH_EVER;
+import static ivesk.core.screening.Question.PREGNANT;
+import static ivesk.core.screening.Question.RETINOID;
+import static ivesk.core.screening.Question.SUN;
+import static ivesk.core.skin.Condition.COMEDONES;
+import static ivesk.core.skin.Condition.DRYNESS;
+import static ivesk.core.skin.Condition.DULLNESS;
+import static ivesk.core.skin.Condition.FINE_LINES;
+import static ivesk.core.skin.Condition.INFLAMED_SPOTS;
+import static ivesk.core.skin.Condition.MELASMA;
+import static ivesk.core.skin.Condition.PIH;
+import static ivesk.core.skin.Condition.PORES;
+import static ivesk.core.skin.Condition.ROSACEA_PAPULES;
+import static ivesk.core.skin.Condition.ROUGHNESS;
+import static ivesk.core.skin.Condition.SCARS_SHALLOW;
+import static ivesk.core.skin.Condition.SUN_DAMAGE;
+
+import ivesk.core.formula.Family;
+import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.screening.Question;
+import ivesk.core.screening.Question.Answer;
+import ivesk.core.screening.Screening;
+import ivesk.core.skin.Condition;
+import ivesk.core.skin.LookFinding;
+import ivesk.core.skin.Oil;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.PhototypeQuestionnaire;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.server.client.Client;
+import ivesk.server.client.ClientStore;
+import ivesk.server.plan.PlanService;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.practice.PracticeStore.Account;
+import ivesk.server.practice.PracticeStore.Role;
+import ivesk.server.screening.ScreeningService;
+import ivesk.server.skin.Consult;
+import ivesk.server.skin.ConsultStore;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.annotation.Profile;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/// Fills an empty database with the practice "Two Rooms at Skerrow Harbour" and twelve made-up
+/// clients, each of whom calls for something else. One peel is running in room 2 when it starts.
+@Component
+@Profile("demo")
+class DemoScenario implements ApplicationRunner {
+  static final String PASSWORD = "harbour";
+  private static final String INES = "ines";
+  private static final String ROLF = "rolf";
+
+  private final PracticeStore practice;
+  private final ClientStore clients;
+  private final VisitStore visits;
+  private final ConsultStore consults;
+  private final ScreeningService screening;
+  private final PlanService plans;
+  private final Treatments treatments;
+  private final PasswordEncoder passwords;
+  private final Clock clock;
+  private final DemoClock past;
+
+  DemoScenario(
+      PracticeStore practice,
+      ClientStore clients,
+      VisitStore visits,
+      ConsultStore consults,
+      ScreeningService screening,
+      PlanService plans,
+      Treatments treatments,
+      PasswordEncoder passwords,
+      Clock clock) {
+    this.practice = practice;
+    this.clients = clients;
+    this.visits = visits;
+    this.consults = consults;
+    this.screening = screening;
+    this.plans = plans;
+    this.treatments = treatments;
+    this.passwords = passwords;
+    this.clock = clock;
+    this.past = new DemoClock(clock.getZone(), clock.instant());
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) {
+    if (!practice.accounts().isEmpty()) return;
+    String hash = passwords.encode(PASSWORD);
+    practice.addAccount(new Account(INES, "Ines Kov", Role.THERAPIST), hash);
+    practice.addAccount(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);
+    practice.addAccount(new Account("thea", "Dr Thea Lund", Role.SUPERVISOR), hash);
+    practice.open(Restricted.TCA, "thea", clock.instant());
+
+    greta();
+    jonas();
+    maren();
+    oumar();
+    yara();
+    ishani();
+    adaeze();
+    bruno();
+    tobiah();
+    rosalind();
+    casper();
+    linnea();
+  }
+
+  /// Dry and dull at 71; signed two hours ago.
+  private void greta() {
+    UUID client = client("Greta Sollund", 71, "retired netmaker", 162, 58, "", "feels cold easily");
+    Consult skin =
+        skin(Phototype.I, 5, Oil.DRY, Sensitivity.NORMAL)
+            .goals(Map.of(DRYNESS, 3, DULLNESS, 2, FINE_LINES, 1), DRYNESS, DULLNESS)
+            .build();
+    Instant start = clock.instant().minus(Duration.ofHours(2)).truncatedTo(ChronoUnit.HOURS);
+    UUID visit = visit(client, start, "room 1", INES);
+    screened(visit, skin, Map.of());
+    peel(visit, "LAC-10", start, List.of(1, 1), "Same again, one week");
+  }
+
+  /// On the couch in room 2, a mandelic series.
+  private void jonas() {
+    UUID client = client("Jonas Arkwright", 44, "joiner", 181, 84, "latex", "nose free of towels");
+    Consult skin =
+        skin(Phototype.III, 17, Oil.COMBINATION, Sensitivity.NORMAL)
+            .goals(Map.of(INFLAMED_SPOTS, 3, COMEDONES, 2, PORES, 2), INFLAMED_SPOTS, COMEDONES)
+            .build();
+    for (int weeks = 10; weeks >= 2; weeks -= 2) {
+      past(client, skin, Map.of(), "MAN-20", weeks * 7, List.of(2, 3, 3), "Same again");
+    }
+    Instant start = clock.instant().minus(Duration.ofMinutes(20)).truncatedTo(ChronoUnit.MINUTES);
+    UUID visit = visit(client, start, "room 2", ROLF);
+    screened(visit, skin, Map.of());
+    choose(visit, "MAN-20");
+    plans.keep(visit, Wishes.NONE, ROLF);
+    Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    new DemoPeel(treatments, past, ROLF)
+        .running(visit, plans.ready(visit), now.minusSeconds(134), List.of(2, 3, 3), now);
+  }
+
+  /// Sun and lines, a glycolic series behind her; ready for the couch.
+  private void maren() {
+    UUID client = client("Maren Holt", 43, "boat painter", 170, 66, "", "");
+    Consult skin =
+        skin(Phototype.II, 10, Oil.BALANCED, Sensitivity.RESILIENT)
+            .goals(Map.of(SUN_DAMAGE, 3, FINE_LINES, 2, DULLNESS, 1), SUN_DAMAGE, FINE_LINES)
+            .build();
+    for (int peel = 6; peel >= 1; peel--) {
+      past(client, skin, Map.of(), "GLY-20", 28 + peel * 14, List.of(2, 2), "Same again");
+    }
+    past(client, skin, Map.of(), "GLY-35", 21, List.of(3, 4, 3), "Same again, 2:30");
+    UUID visit = visit(client, today(11, 0), "room 1", INES);
+    screened(visit, skin, Map.of());
+    choose(visit, "GLY-35");
+    plans.keep(visit, Wishes.NONE, INES);
+  }
+
+  /// Type VI with marks after spots, six salicylic peels behind him.
+  private void oumar() {
+    UUID client = client("Oumar Belgrave", 58, "customs officer", 176, 79, "", "");
+    Consult skin =
+        skin(Phototype.VI, 37, Oil.OILY, Sensitivity.RESILIENT)
+            .goals(Map.of(PIH, 3, INFLAMED_SPOTS, 1, PORES, 2), PIH, PORES)
+            .build();
+    Map<Question, Answer> answers =
+        Map.of(PIH_EVER, Answer.of("yes"), INHIBITOR, Answer.on("since", day(-160)));
+    for (int peel = 6; peel >= 1; peel--) {
+      past(client, skin, answers, "SAL-10", peel * 21, List.of(3, 5, 4, 3), "Same again");
+    }
+    UUID visit = visit(client, at(day(1), 10, 0), "room 1", INES);
+    screened(visit, skin, answers);
+  }
+
+  /// Shallow scars; three mandelic peels well taken open the first TCA.
+  private void yara() {
+    UUID client = client("Yara Minhas", 31, "cook", 167, 61, "", "claustrophobia");
+    Consult skin =
+        skin(Phototype.III, 18, Oil.COMBINATION, Sensitivity.RESILIENT)
+            .goals(Map.of(SCARS_SHALLOW, 3, ROUGHNESS, 2, SUN_DAMAGE, 1), SCARS_SHALLOW, ROUGHNESS)
+            .build();
+    for (int peel = 3; peel >= 1; peel--) {
+      past(client, skin, Map.of(), "MAN-20", peel * 28, List.of(1, 2, 2), "Same again");
+    }
+    UUID visit = visit(client, today(14, 0), "room 1", INES);
+    screened(visit, skin, Map.of());
+  }
+
+  /// Melasma in type IV, primed; a wedding in five weeks.
+  private void ishani() {
+    UUID client = client("Ishani Velloor", 38, "teacher", 164, 60, "", "");
+    Consult skin =
+        skin(Phototype.IV, 24, Oil.COMBINATION, Sensitivity.NORMAL)
+            .goals(Map.of(MELASMA, 3, PIH, 1, DULLNESS, 1), MELASMA)
+            .event("wedding", day(35))
+            .build();
+    UUID visit = visit(client, today(15, 15), "room 1", INES);
+    screened(
+        visit, skin, Map.of(PIH_EVER, Answer.of("yes"), INHIBITOR, Answer.on("since", day(-23))));
+    choose(visit, "MAN-20");
+  }
+
+  /// Type V, oily, marks after spots: the first visit, nothing asked yet.
+  private void adaeze() {
+    UUID client = client("Adaeze Orland", 29, "ferry purser", 172, 68, "", "");
+    visit(client, today(16, 30), "room 1", INES);
+  }
+
+  /// Back from a week at sea: must wait.
+  private void bruno() {
+    UUID client = client("Bruno Castelmar", 47, "trawler skipper", 184, 92, "", "");
+    Consult skin =
+        skin(Phototype.III, 20, Oil.BALANCED, Sensitivity.NORMAL)
+            .goals(Map.of(SUN_DAMAGE, 2, ROUGHNESS, 3), ROUGHNESS, SUN_DAMAGE)
+            .build();
+    UUID visit = visit(client, today(17, 30), "room 2", ROLF);
+    screened(
+        visit,
+        skin,
+        Map.of(
+            SUN, Answer.on("sun", day(-4)),
+            HAIR, Answer.on("done", day(-2)),
+            OPEN_SPOTS, Answer.of("few")));
+  }
+
+  /// Sixteen, comedones; two questions are still open.
+  private void tobiah() {
+    UUID client = client("Tobiah Quill", 16, "school", 174, 63, "", "");
+    Consult skin =
+        skin(Phototype.III, 16, Oil.OILY, Sensitivity.NORMAL)
+            .goals(Map.of(COMEDONES, 3, INFLAMED_SPOTS, 2, PORES, 1), COMEDONES, INFLAMED_SPOTS)
+            .build();
+    UUID visit = visit(client, at(day(1), 15, 30), "room 2", ROLF);
+    consults.save(visit, skin, 0, ROLF);
+    answers(visit, Map.of(HOME_ACID, Answer.on("used", day(-6))), List.of(RETINOID, SUN));
+    screening.consent(
+        visit, List.of(Family.values()), "Tobiah Quill", Optional.of("Hanne Quill"), day(0), ROLF);
+  }
+
+  /// Rosacea with papules, sensitive.
+  private void rosalind() {
+    UUID client =
+        client("Rosalind Peake", 52, "harbour pilot", 169, 71, "", "bright light bothers her");
+    Consult skin =
+        skin(Phototype.I, 6, Oil.DRY, Sensitivity.SENSITIVE)
+            .goals(Map.of(ROSACEA_PAPULES, 2, DRYNESS, 1), ROSACEA_PAPULES)
+            .build();
+    UUID visit = visit(client, at(day(1), 11, 30), "room 1", INES);
+    screened(visit, skin, Map.of());
+  }
+
+  /// Cold sores four times a year: only with a prescriber's cover.
+  private void casper() {
+    UUID client = client("Casper Wynd", 26, "fiddler", 178, 70, "", "");
+    Consult skin =
+        skin(Phototype.III, 15, Oil.BALANCED, Sensitivity.NORMAL)
+            .goals(Map.of(DULLNESS, 2, ROUGHNESS, 2), DULLNESS)
+            .build();
+    UUID visit = visit(client, at(day(2), 10, 0), "room 1", INES);
+    screened(visit, skin, Map.of(COLD_SORES_EVER, Answer.of("often")));
+  }
+
+  /// Pregnant: no peel.
+  private void linnea() {
+    UUID client = client("Linnea Strand", 33, "lighthouse guide", 171, 69, "", "");
+    Consult skin =
+        skin(Phototype.II, 11, Oil.COMBINATION, Sensitivity.NORMAL)
+            .goals(Map.of(MELASMA, 1, DULLNESS, 2), DULLNESS)
+            .build();
+    UUID visit = visit(client, at(day(2), 14, 0), "room 2", ROLF);
+    screened(visit, skin, Map.of(PREGNANT, Answer.of("yes")));
+  }
+
+  private UUID client(
+      String name, int age, String work, double cm, double kg, String allergies, String comfort) {
+    UUID id = UUID.randomUUID();
+    clients.add(
+        new Client(
+            id,
+            name,
+            day(0).minusYears(age).minusDays(40L + name.length() * 3L),
+            work,
+            Optional.of(cm),
+            Optional.of(kg),
+            allergies,
+            comfort,
+            ""));
+    return id;
+  }
+
+  private UUID visit(UUID client, Instant start, String room, String who) {
+    UUID id = UUID.randomUUID();
+    visits.add(new Visit(id, client, start, 45, room, who));
+    return id;
+  }
+
+  /// A whole visit in the past, run by the real engine.
+  private void past(
+      UUID client,
+      Consult skin,
+      Map<Question, Answer> answers,
+      String formula,
+      int daysAgo,
+      List<Integer> told,
+      String next) {
+    Instant start = at(day(-daysAgo), 10, 0);
+    UUID visit = visit(client, start, "room 1", INES);
+    screened(visit, skin, answers);
+    peel(visit, formula, start, told, next);
+  }
+
+  private void peel(UUID visit, String formula, Instant start, List<Integer> told, String next) {
+    choose(visit, formula);
+    plans.keep(visit, Wishes.NONE, INES);
+    new DemoPeel(treatments, past, INES).whole(visit, plans.ready(visit), start, told, next);
+  }
+
+  private void choose(UUID visit, String formula) {
+    plans.choose(visit, formula, "agreed with the client as the gentler start", INES);
+  }
+
+  private void screened(UUID visit, Consult skin, Map<Question, Answer> differing) {
+    consults.save(visit, skin, 0, INES);
+    answers(visit, differing, List.of());
+    LocalDate day = LocalDate.ofInstant(visits.get(visit).startsAt(), clock.getZone());
+    String name = clients.get(visits.get(visit).clientId()).name();
+    screening.consent(
+        visit,
+        List.of(Family.values()),
+        name,
+        Optional.empty(),
+        day.isAfter(day(0)) ? day(0) : day,
+        INES);
+  }
+
+  /// Answers every question that is put with its harmless answer, but for those that differ.
+  private void answers(UUID visit, Map<Question, Answer> differing, List<Question> unasked) {
+    differing.forEach(
+        (question, answer) -> screening.answer(visit, question, Optional.of(answer), INES));
+    for (Question question : Screening.questions(screening.facts(visit))) {
+      if (differing.containsKey(question) || unasked.contains(question)) continue;
+      screening.answer(
+          visit, question, Optional.of(Answer.of(question.options().getFirst().id())), INES);
+    }
+  }
+
+  private LocalDate day(int fromToday) {
+    return LocalDate.now(clock).plusDays(fromToday);
+  }
+
+  private Instant at(LocalDate day, int hour, int minute) {
+    return day.atTime(LocalTime.of(hour, minute)).atZone(clock.getZone()).toInstant();
+  }
+
+  private Instant today(int hour, int minute) {
+    return at(day(0), hour, minute);
+  }
+
+  private static SkinDraft skin(Phototype type, int total, Oil oil, Sensitivity sensitivity) {
+    return new SkinDraft(type, total, oil, sensitivity);
+  }
+
+  /// A consult in the making; the questionnaire is filled so that it adds up to the total.
+  private static final class SkinDraft {
+    private final int total;
+    private final Oil oil;
+    private final Sensitivity sensitivity;
+    private Map<Condition, Integer> conditions = Map.of();
+    private List<Condition> goals = List.of();
+    private Optional<LocalDate> eventOn = Optional.empty();
+    private Optional<String> eventName = Optional.empty();
+
+    SkinDraft(Phototype type, int total, Oil oil, Sensitivity sensitivity) {
+      if (PhototypeQuestionnaire.type(total) != type) {
+        throw new IllegalArgumentException(total + " is not type " + type);
+      }
+      this.total = total;
+      this.oil = oil;
+      this.sensitivity = sensitivity;
+    }
+
+    SkinDraft goals(Map<Condition, Integer> grades, Condition... inOrder) {
+      conditions = grades;
+      goals = List.of(inOrder);
+      return this;
+    }
+
+    SkinDraft event(String name, LocalDate on) {
+      eventName = Optional.of(name);
+      eventOn = Optional.of(on);
+      return this;
+    }
+
+    Consult build() {
+      Map<String, Integer> scores = new HashMap<>();
+      int left = total;
+      int items = PhototypeQuestionnaire.ITEMS.size();
+      for (PhototypeQuestionnaire.Item item : PhototypeQuestionnaire.ITEMS) {
+        int score = Math.min(4, Math.ceilDiv(left, items));
+        scores.put(item.id(), score);
+        left -= score;
+        items--;
+      }
+      return new Consult(
+          scores,
+          Optional.empty(),
+          Optional.empty(),
+          Optional.of(oil),
+          Optional.of(sensitivity),
+          conditions,
+          goals,
+          looks(),
+          Optional.of(7),
+          eventOn,
+          eventName);
+    }
+
+    private Map<Zone, Map<LookFinding, Integer>> looks() {
+      Map<Zone, Map<LookFinding, Integer>> looks = new EnumMap<>(Zone.class);
+      int shine = oil == Oil.OILY ? 3 : oil == Oil.COMBINATION ? 2 : 0;
+      int flaking = oil == Oil.DRY ? 2 : 0;
+      int pores = conditions.getOrDefault(PORES, conditions.getOrDefault(COMEDONES, 1));
+      int pigment =
+          conditions.getOrDefault(
+              PIH, conditions.getOrDefault(MELASMA, conditions.getOrDefault(SUN_DAMAGE, 0)));
+      looks.put(
+          Zone.FOREHEAD,
+          Map.of(LookFinding.SHINE, shine, LookFinding.FLAKING, 0, LookFinding.PORES, pores));
+      looks.put(Zone.NOSE, Map.of(LookFinding.SHINE, shine, LookFinding.PORES, pores));
+      looks.put(
+          Zone.CHEEK_LEFT, Map.of(LookFinding.FLAKING, flaking, LookFinding.PIGMENT, pigment));
+      looks.put(
+          Zone.CHEEK_RIGHT, Map.of(LookFinding.FLAKING, flaking, LookFinding.PIGMENT, pigment));
+      looks.put(Zone.CHIN, Map.of(LookFinding.PORES, pores, LookFinding.COMEDONES, pores));
+      return looks;
+    }
+  }
+}

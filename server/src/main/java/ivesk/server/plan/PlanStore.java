@@ -1,0 +1,75 @@
+package ivesk.server.plan;
+
+import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.skin.Zone;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+@Component
+class PlanStore {
+  private final JdbcClient jdbc;
+  private final Clock clock;
+
+  PlanStore(JdbcClient jdbc, Clock clock) {
+    this.jdbc = jdbc;
+    this.clock = clock;
+  }
+
+  /// @param reason why this and not the first choice; empty when it is the first
+  record Chosen(String formulaCode, String reason, Wishes wishes, boolean kept) {}
+
+  Optional<Chosen> of(UUID visitId) {
+    List<Zone> zones =
+        jdbc.sql("SELECT zone FROM plan_zone WHERE visit_id = ? ORDER BY position")
+            .param(visitId)
+            .query((row, n) -> Zone.valueOf(row.getString("zone")))
+            .list();
+    return jdbc.sql("SELECT * FROM visit_plan WHERE visit_id = ?")
+        .param(visitId)
+        .query((row, n) ->
+            new Chosen(
+                row.getString("formula_code"),
+                row.getString("reason"),
+                new Wishes(
+                    Optional.ofNullable(row.getObject("layers_planned", Integer.class)),
+                    Optional.ofNullable(row.getObject("layers_at_most", Integer.class)),
+                    Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
+                        .map(Duration::ofSeconds),
+                    zones.isEmpty() ? Optional.empty() : Optional.of(zones)),
+                row.getBoolean("kept")))
+        .optional();
+  }
+
+  void save(UUID visitId, Chosen chosen, String who) {
+    jdbc.sql(
+            """
+            MERGE INTO visit_plan (visit_id, formula_code, reason, layers_planned, layers_at_most,
+                                   contact_seconds, kept, chosen_at, chosen_by)
+            KEY (visit_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)\
+            """)
+        .params(
+            visitId,
+            chosen.formulaCode(),
+            chosen.reason(),
+            chosen.wishes().layersPlanned().orElse(null),
+            chosen.wishes().layersAtMost().orElse(null),
+            chosen.wishes().contact().map(d -> (int) d.toSeconds()).orElse(null),
+            chosen.kept(),
+            OffsetDateTime.now(clock),
+            who)
+        .update();
+    jdbc.sql("DELETE FROM plan_zone WHERE visit_id = ?").param(visitId).update();
+    List<Zone> zones = chosen.wishes().zones().orElse(List.of());
+    for (int i = 0; i < zones.size(); i++) {
+      jdbc.sql("INSERT INTO plan_zone (visit_id, position, zone) VALUES (?, ?, ?)")
+          .params(visitId, i, zones.get(i).name())
+          .update();
+    }
+  }
+}

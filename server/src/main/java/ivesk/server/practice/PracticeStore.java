@@ -1,0 +1,84 @@
+package ivesk.server.practice;
+
+import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Restricted;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.stereotype.Component;
+
+@Component
+public class PracticeStore implements UserDetailsService {
+  private final JdbcClient jdbc;
+
+  PracticeStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  public enum Role {
+    OWNER,
+    SUPERVISOR,
+    THERAPIST,
+    DESK
+  }
+
+  public record Account(String username, String name, Role role) {}
+
+  public Optional<Account> account(String username) {
+    return accounts().stream().filter(a -> a.username().equals(username)).findFirst();
+  }
+
+  public List<Account> accounts() {
+    return jdbc.sql("SELECT username, name, role FROM account ORDER BY name")
+        .query((row, n) ->
+            new Account(
+                row.getString("username"),
+                row.getString("name"),
+                Role.valueOf(row.getString("role"))))
+        .list();
+  }
+
+  public void addAccount(Account account, String passwordHash) {
+    jdbc.sql("INSERT INTO account (username, name, password_hash, role) VALUES (?, ?, ?, ?)")
+        .params(account.username(), account.name(), passwordHash, account.role().name())
+        .update();
+  }
+
+  /// The usual policies, with what the supervising clinician has opened.
+  public Policies policies() {
+    List<Restricted> opened =
+        jdbc.sql("SELECT substance FROM clinician_opening")
+            .query((row, n) -> Restricted.valueOf(row.getString("substance")))
+            .list();
+    Set<Restricted> substances = EnumSet.noneOf(Restricted.class);
+    substances.addAll(opened);
+    return Policies.defaults().opening(substances);
+  }
+
+  public void open(Restricted substance, String clinician, Instant at) {
+    jdbc.sql("INSERT INTO clinician_opening (substance, opened_by, opened_at) VALUES (?, ?, ?)")
+        .params(substance.name(), clinician, at.atOffset(ZoneOffset.UTC))
+        .update();
+  }
+
+  @Override
+  public UserDetails loadUserByUsername(String username) {
+    return jdbc.sql("SELECT username, password_hash, role FROM account WHERE username = ?")
+        .param(username)
+        .query((row, n) ->
+            User.withUsername(row.getString("username"))
+                .password(row.getString("password_hash"))
+                .roles(row.getString("role"))
+                .build())
+        .optional()
+        .orElseThrow(() -> new UsernameNotFoundException(username));
+  }
+}

@@ -1,0 +1,2 @@
+/// Accounts and the practice's policies.
+package ivesk.server.practice;

@@ -1,0 +1,57 @@
+package ivesk.server.selection;
+
+import ivesk.core.screening.Screening;
+import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.Selection;
+import ivesk.core.selection.SelectionFacts;
+import ivesk.core.series.LadderRules;
+import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Zone;
+import ivesk.server.client.Client;
+import ivesk.server.client.ClientStore;
+import ivesk.server.screening.ScreeningService;
+import ivesk.server.skin.Consult;
+import ivesk.server.skin.ConsultStore;
+import ivesk.server.visit.VisitStore;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+@Service
+public class SelectionService {
+  private final ScreeningService screening;
+  private final VisitStore visits;
+  private final ClientStore clients;
+  private final ConsultStore consults;
+
+  SelectionService(
+      ScreeningService screening, VisitStore visits, ClientStore clients, ConsultStore consults) {
+    this.screening = screening;
+    this.visits = visits;
+    this.clients = clients;
+    this.consults = consults;
+  }
+
+  /// Everything that selection reads of a visit.
+  public SelectionFacts facts(UUID visitId) {
+    ScreeningFacts facts = screening.facts(visitId);
+    Screening outcome = screening.screen(visitId, facts);
+    Client client = clients.get(visits.get(visitId).clientId());
+    Consult consult = consults.of(visitId).consult();
+    return new SelectionFacts(
+        facts,
+        outcome,
+        LadderRules.of(facts.pastPeels(), facts.peelDate()),
+        consult.flakingDaysThatFit(),
+        consult.eventOn(),
+        BodySurface.zonesCm2(faceCm2(client, facts), Zone.FACE_IN_ORDER),
+        client.weightKg());
+  }
+
+  public double faceCm2(Client client, ScreeningFacts facts) {
+    return BodySurface.faceCm2(BodySurface.of(client.heightCm(), client.weightKg()), facts.age());
+  }
+
+  public Selection choose(UUID visitId) {
+    return Selection.choose(facts(visitId));
+  }
+}

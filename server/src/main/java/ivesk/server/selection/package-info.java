@@ -1,0 +1,2 @@
+/// Choose: the rack for one visit.
+package ivesk.server.selection;

@@ -1,0 +1,68 @@
+package ivesk.server.skin;
+
+import ivesk.server.app.Problems.Stale;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+@Component
+public class ConsultStore {
+  private final JdbcClient jdbc;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  ConsultStore(JdbcClient jdbc, JsonMapper json, Clock clock) {
+    this.jdbc = jdbc;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /// @param version 0 before the first save
+  public record Saved(Consult consult, int version) {}
+
+  public Saved of(UUID visitId) {
+    return find(visitId).orElse(new Saved(Consult.EMPTY, 0));
+  }
+
+  private Optional<Saved> find(UUID visitId) {
+    return jdbc.sql("SELECT answers, version FROM consult WHERE visit_id = ?")
+        .param(visitId)
+        .query((row, n) ->
+            new Saved(
+                json.readValue(row.getBytes("answers"), Consult.class), row.getInt("version")))
+        .optional();
+  }
+
+  /// Saves over the version that was read.
+  ///
+  /// @throws Stale when somebody else saved in between
+  public Saved save(UUID visitId, Consult consult, int version, String who) {
+    byte[] answers = json.writeValueAsBytes(consult);
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    if (version == 0) {
+      try {
+        jdbc.sql(
+                "INSERT INTO consult (visit_id, answers, version, saved_at, saved_by)"
+                    + " VALUES (?, ? FORMAT JSON, 1, ?, ?)")
+            .params(visitId, answers, now, who)
+            .update();
+      } catch (DuplicateKeyException e) {
+        throw new Stale("This consult");
+      }
+      return new Saved(consult, 1);
+    }
+    int changed =
+        jdbc.sql(
+                "UPDATE consult SET answers = ? FORMAT JSON, version = version + 1, saved_at = ?,"
+                    + " saved_by = ? WHERE visit_id = ? AND version = ?")
+            .params(answers, now, who, visitId, version)
+            .update();
+    if (changed == 0) throw new Stale("This consult");
+    return new Saved(consult, version + 1);
+  }
+}

@@ -1,0 +1,78 @@
+package ivesk.server.treatment;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+/// A plan on the wire: times in seconds, the formula reduced to what a screen shows.
+///
+/// @param bandSeconds how long the expected feel may last, from each layer's first touch
+public record PlanView(
+    String formulaCode,
+    String formulaName,
+    Formula.Use use,
+    Formula.Ending ending,
+    DepthClass depth,
+    String depthLabel,
+    List<Zone> zones,
+    int layersPlanned,
+    int layersAtMost,
+    Optional<Long> contactSeconds,
+    Optional<Long> mostContactSeconds,
+    long dwellSeconds,
+    int hold,
+    int stop,
+    int bandLow,
+    int bandHigh,
+    Optional<Long> bandSeconds,
+    String bandWords,
+    boolean mayCrystallise,
+    boolean firstVisit,
+    int restAtMost,
+    Phototype phototype,
+    Sensitivity sensitivity,
+    double percentWv,
+    double ph,
+    double areaCm2,
+    double layerMl,
+    double mgPerCm2PerLayer) {
+
+  public static PlanView of(TreatmentPlan plan) {
+    Formula formula = plan.formula();
+    return new PlanView(
+        formula.code(),
+        formula.name(),
+        formula.use(),
+        formula.ending(),
+        plan.depth(),
+        plan.depth().label(),
+        plan.zones(),
+        plan.layersPlanned(),
+        plan.layersAtMost(),
+        plan.contactLimit().map(Duration::toSeconds),
+        formula.mostContact().map(Duration::toSeconds),
+        formula.dwell().toSeconds(),
+        plan.hold(),
+        plan.stop(),
+        formula.band().low(),
+        formula.band().high(),
+        formula.band().window().map(Duration::toSeconds),
+        formula.band().words(),
+        formula.mayCrystallise(),
+        plan.firstVisit(),
+        plan.restAtMost(),
+        plan.phototype(),
+        plan.sensitivity(),
+        formula.percentWv(),
+        formula.ph().orElse(7.0),
+        plan.areaCm2(),
+        plan.layerMl(),
+        plan.mgPerCm2PerLayer());
+  }
+}

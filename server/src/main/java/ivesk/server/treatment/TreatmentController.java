@@ -1,0 +1,74 @@
+package ivesk.server.treatment;
+
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.server.app.Audit;
+import ivesk.server.plan.PlanService;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+@RestController
+@RequestMapping("/api")
+class TreatmentController {
+  private final Treatments treatments;
+  private final TreatmentStreams streams;
+  private final PlanService plans;
+  private final Audit audit;
+  private final Clock clock;
+
+  TreatmentController(
+      Treatments treatments,
+      TreatmentStreams streams,
+      PlanService plans,
+      Audit audit,
+      Clock clock) {
+    this.treatments = treatments;
+    this.streams = streams;
+    this.plans = plans;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param id made by the screen, so that sending twice counts once
+  /// @param at when it happened, by server time as the screen knows it
+  record NewEvent(UUID id, Instant at, Fact fact) {}
+
+  @PostMapping("/visits/{visitId}/treatment")
+  TreatmentView open(@PathVariable UUID visitId, Principal who) {
+    return view(
+        treatments
+            .ofVisit(visitId)
+            .orElseGet(() -> treatments.open(visitId, plans.ready(visitId), who.getName())));
+  }
+
+  @GetMapping("/treatments/{id}")
+  TreatmentView treatment(@PathVariable UUID id, Principal who) {
+    audit.note(who.getName(), "read treatment", id);
+    return view(treatments.live(id));
+  }
+
+  @PostMapping("/treatments/{id}/events")
+  TreatmentView append(@PathVariable UUID id, @RequestBody NewEvent event, Principal who) {
+    return view(treatments.append(id, event.id(), event.at(), event.fact(), who.getName()));
+  }
+
+  @GetMapping(path = "/treatments/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter stream(@PathVariable UUID id) {
+    treatments.live(id);
+    return streams.listen(id);
+  }
+
+  private TreatmentView view(Treatments.Live live) {
+    return TreatmentView.of(live, clock.instant().truncatedTo(ChronoUnit.MILLIS));
+  }
+}

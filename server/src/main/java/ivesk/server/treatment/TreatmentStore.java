@@ -1,0 +1,116 @@
+package ivesk.server.treatment;
+
+import ivesk.core.treatment.TreatmentEvent;
+import ivesk.server.app.Problems.NotFound;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+@Component
+class TreatmentStore {
+  private final JdbcClient jdbc;
+  private final JsonMapper json;
+
+  TreatmentStore(JdbcClient jdbc, JsonMapper json) {
+    this.jdbc = jdbc;
+    this.json = json;
+  }
+
+  record Row(UUID id, UUID visitId, Instant openedAt, Optional<Instant> closedAt) {}
+
+  void add(UUID id, UUID visitId, Instant openedAt) {
+    jdbc.sql("INSERT INTO treatment (id, visit_id, opened_at) VALUES (?, ?, ?)")
+        .params(id, visitId, utc(openedAt))
+        .update();
+  }
+
+  Row get(UUID id) {
+    return jdbc.sql("SELECT * FROM treatment WHERE id = ?")
+        .param(id)
+        .query(TreatmentStore::row)
+        .optional()
+        .orElseThrow(() -> new NotFound("treatment", id));
+  }
+
+  /// Takes the row's lock, so that events of one treatment keep one order.
+  void lock(UUID id) {
+    jdbc.sql("SELECT id FROM treatment WHERE id = ? FOR UPDATE")
+        .param(id)
+        .query(UUID.class)
+        .optional()
+        .orElseThrow(() -> new NotFound("treatment", id));
+  }
+
+  Optional<Row> ofVisit(UUID visitId) {
+    return jdbc.sql("SELECT * FROM treatment WHERE visit_id = ?")
+        .param(visitId)
+        .query(TreatmentStore::row)
+        .optional();
+  }
+
+  List<Row> open() {
+    return jdbc.sql("SELECT * FROM treatment WHERE closed_at IS NULL ORDER BY opened_at")
+        .query(TreatmentStore::row)
+        .list();
+  }
+
+  void close(UUID id, Instant at) {
+    jdbc.sql("UPDATE treatment SET closed_at = ? WHERE id = ?").params(utc(at), id).update();
+  }
+
+  List<TreatmentEvent> events(UUID id) {
+    return jdbc.sql("SELECT * FROM treatment_event WHERE treatment_id = ? ORDER BY seq")
+        .param(id)
+        .query((row, n) ->
+            new TreatmentEvent(
+                row.getObject("event_id", UUID.class),
+                row.getObject("happened_at", OffsetDateTime.class).toInstant(),
+                row.getString("who"),
+                json.readValue(row.getBytes("fact"), TreatmentEvent.Fact.class)))
+        .list();
+  }
+
+  void append(UUID id, int seq, TreatmentEvent event, Instant recordedAt) {
+    jdbc.sql(
+            """
+            INSERT INTO treatment_event (treatment_id, seq, event_id, happened_at, recorded_at,
+                                         who, fact)
+            VALUES (?, ?, ?, ?, ?, ?, ? FORMAT JSON)\
+            """)
+        .params(
+            id,
+            seq,
+            event.id(),
+            utc(event.at()),
+            utc(recordedAt),
+            event.who(),
+            json.writerFor(TreatmentEvent.Fact.class).writeValueAsBytes(event.fact()))
+        .update();
+  }
+
+  /// Forces everything committed so far to the disk, so that it survives a power cut.
+  void force() {
+    jdbc.sql("CHECKPOINT SYNC").update();
+  }
+
+  private static OffsetDateTime utc(Instant at) {
+    return at.atOffset(ZoneOffset.UTC);
+  }
+
+  private static Row row(ResultSet row, int n) throws SQLException {
+    return new Row(
+        row.getObject("id", UUID.class),
+        row.getObject("visit_id", UUID.class),
+        row.getObject("opened_at", OffsetDateTime.class).toInstant(),
+        Optional.ofNullable(row.getObject("closed_at", OffsetDateTime.class))
+            .map(OffsetDateTime::toInstant));
+  }
+}

@@ -1,0 +1,43 @@
+package ivesk.server.treatment;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/// Tells every other screen of a treatment that it has moved on.
+@Component
+class TreatmentStreams {
+  private final Map<UUID, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
+
+  SseEmitter listen(UUID treatmentId) {
+    SseEmitter emitter = new SseEmitter(0L);
+    List<SseEmitter> own =
+        listeners.computeIfAbsent(treatmentId, id -> new CopyOnWriteArrayList<>());
+    own.add(emitter);
+    Runnable gone = () -> own.remove(emitter);
+    emitter.onCompletion(gone);
+    emitter.onTimeout(gone);
+    emitter.onError(failure -> gone.run());
+    send(own, emitter, 0);
+    return emitter;
+  }
+
+  /// @param seq number of the newest event
+  void changed(UUID treatmentId, int seq) {
+    List<SseEmitter> own = listeners.getOrDefault(treatmentId, List.of());
+    own.forEach(emitter -> send(own, emitter, seq));
+  }
+
+  private static void send(List<SseEmitter> own, SseEmitter emitter, int seq) {
+    try {
+      emitter.send(SseEmitter.event().name("changed").data(seq));
+    } catch (IOException | IllegalStateException e) {
+      own.remove(emitter);
+    }
+  }
+}

@@ -1,0 +1,128 @@
+package ivesk.server.treatment;
+
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Advice;
+import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Cue;
+import ivesk.core.treatment.EndingSteps;
+import ivesk.core.treatment.Gate;
+import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Sign;
+import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentState;
+import ivesk.core.treatment.TreatmentState.ZoneState;
+import ivesk.server.treatment.Treatments.Live;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/// A treatment as a screen needs it: what happened, what holds now, and every coming change.
+///
+/// @param seq number of the newest event
+/// @param serverNow what the browser sets its clocks by
+/// @param gatePasses the answer to the prep lets the plan go on; empty before it
+/// @param shortenedSeconds what the limit would be if the gate shortened it
+record TreatmentView(
+    UUID id,
+    UUID visitId,
+    int seq,
+    Instant serverNow,
+    Phase phase,
+    PlanView plan,
+    List<StepView> steps,
+    Optional<Integer> prepAnswer,
+    Optional<Boolean> gatePasses,
+    Optional<GateA> gateA,
+    Optional<Long> shortenedSeconds,
+    Optional<Long> contactLimitSeconds,
+    int layersPlanned,
+    List<LayerView> layers,
+    Map<Zone, ZoneState> zones,
+    Set<Sign> signs,
+    Response response,
+    boolean fanOn,
+    List<TreatmentState.Answer> answers,
+    Advisor.Clocks clocks,
+    Advice advice,
+    List<Advice> ifAnswered,
+    List<Cue> cues,
+    List<String> endingSteps,
+    List<String> endingDone,
+    List<String> products,
+    Optional<Instant> restAt,
+    boolean wipeOwed,
+    String summary,
+    List<EventView> events) {
+
+  record StepView(ReadyStep id, String label, String how, Optional<Instant> doneAt) {}
+
+  record LayerView(int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
+
+  /// An event as the ribbon reads it; the plan that opened it stands on its own.
+  record EventView(UUID id, Instant at, String who, Optional<Fact> fact) {}
+
+  static TreatmentView of(Live live, Instant now) {
+    TreatmentState state = live.state();
+    Optional<Integer> prep = Treatment.prepAnswer(state);
+    boolean hot = state.zones().values().stream().anyMatch(zone -> zone.hotSpot().isPresent());
+    return new TreatmentView(
+        live.id(),
+        live.visitId(),
+        live.events().size(),
+        now,
+        state.phase(),
+        PlanView.of(live.plan()),
+        ReadyStep.inOrder().stream()
+            .map(step ->
+                new StepView(
+                    step,
+                    step.label(),
+                    step.how(live.plan()),
+                    Optional.ofNullable(state.stepsDone().get(step))))
+            .toList(),
+        prep,
+        prep.map(answer -> Gate.passes(answer, hot)),
+        state.gateA(),
+        live.plan().contactLimit().map(Gate::shortened).map(Duration::toSeconds),
+        state.contactLimit().map(Duration::toSeconds),
+        state.extended() ? live.plan().layersAtMost() : state.layersPlanned(),
+        state.layers().stream()
+            .map(l -> new LayerView(l.number(), l.startedAt(), l.coveredAt(), l.zones()))
+            .toList(),
+        state.zones(),
+        state.signs(),
+        state.response(),
+        state.fanOn(),
+        state.answers(),
+        Advisor.clocks(live.plan(), state),
+        Advisor.advise(live.plan(), state, now),
+        Advisor.ifAnswered(live.plan(), state, now),
+        Advisor.cues(live.plan(), state),
+        EndingSteps.of(live.plan(), state),
+        state.endingSteps(),
+        state.products(),
+        state.restAt(),
+        state.wipeOwed(),
+        Outcome.summary(live.plan(), state, now),
+        live.events().stream().map(TreatmentView::event).toList());
+  }
+
+  private static EventView event(TreatmentEvent event) {
+    return new EventView(
+        event.id(),
+        event.at(),
+        event.who(),
+        event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()));
+  }
+}

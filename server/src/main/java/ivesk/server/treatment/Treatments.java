@@ -1,0 +1,135 @@
+package ivesk.server.treatment;
+
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentState;
+import ivesk.server.app.Audit;
+import ivesk.server.app.Problems.NotFound;
+import ivesk.server.app.Problems.Refused;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/// Opens treatments and appends to them. An event is on the disk before it is acknowledged.
+@Service
+public class Treatments {
+  private final TreatmentStore store;
+  private final TransactionTemplate transaction;
+  private final TreatmentStreams streams;
+  private final Audit audit;
+  private final Clock clock;
+
+  Treatments(
+      TreatmentStore store,
+      TransactionTemplate transaction,
+      TreatmentStreams streams,
+      Audit audit,
+      Clock clock) {
+    this.store = store;
+    this.transaction = transaction;
+    this.streams = streams;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// The same service on another clock: past visits of the demo run through the real engine.
+  public Treatments on(Clock other) {
+    return new Treatments(store, transaction, streams, audit, other);
+  }
+
+  /// A treatment with everything that follows from its events.
+  public record Live(
+      UUID id,
+      UUID visitId,
+      TreatmentPlan plan,
+      TreatmentState state,
+      List<TreatmentEvent> events) {}
+
+  public Live open(UUID visitId, TreatmentPlan plan, String who) {
+    Instant now = now();
+    UUID id =
+        transaction.execute(tx -> {
+          Optional<UUID> existing = store.ofVisit(visitId).map(TreatmentStore.Row::id);
+          if (existing.isPresent()) return existing.get();
+          UUID fresh = UUID.randomUUID();
+          store.add(fresh, visitId, now);
+          store.append(
+              fresh, 1, new TreatmentEvent(UUID.randomUUID(), now, who, new Opened(plan)), now);
+          audit.note(who, "open treatment", fresh);
+          return fresh;
+        });
+    store.force();
+    return live(id);
+  }
+
+  public Optional<Live> ofVisit(UUID visitId) {
+    return store.ofVisit(visitId).map(row -> live(row.id()));
+  }
+
+  public Live live(UUID id) {
+    TreatmentStore.Row row = store.get(id);
+    return live(row, store.events(id));
+  }
+
+  public List<Live> running() {
+    return store.open().stream().map(row -> live(row, store.events(row.id()))).toList();
+  }
+
+  private static Live live(TreatmentStore.Row row, List<TreatmentEvent> events) {
+    if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var plan))) {
+      throw new NotFound("opened treatment", row.id());
+    }
+    return new Live(row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events);
+  }
+
+  /// Appends one event, once, after those before it.
+  ///
+  /// @param at when it happened; never after now and never before the event before it
+  /// @throws Refused when it cannot follow
+  public Live append(UUID id, UUID eventId, Instant at, Fact fact, String who) {
+    Live live = transaction.execute(tx -> appendLocked(id, eventId, at, fact, who));
+    store.force();
+    streams.changed(id, live.events().size());
+    return live;
+  }
+
+  private Live appendLocked(UUID id, UUID eventId, Instant at, Fact fact, String who) {
+    store.lock(id);
+    Live live = live(id);
+    if (live.events().stream().anyMatch(event -> event.id().equals(eventId))) return live;
+    Instant now = now();
+    Instant when = at.isAfter(now) ? now : at;
+    if (when.isBefore(live.state().lastEventAt())) when = live.state().lastEventAt();
+    Optional<String> refused = Treatment.refuse(live.plan(), live.state(), fact, when);
+    if (refused.isPresent()) {
+      String why = refused.get();
+      throw new Refused(
+          Character.toUpperCase(why.charAt(0)) + why.substring(1) + ". What was said is kept.");
+    }
+    TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
+    store.append(id, live.events().size() + 1, event, now);
+    List<TreatmentEvent> events = new ArrayList<>(live.events());
+    events.add(event);
+    Live after =
+        new Live(id, live.visitId(), live.plan(), live.state().after(live.plan(), event), events);
+    if (after.state().phase().closed()) {
+      store.close(id, when);
+      audit.note(who, "close treatment", id);
+    }
+    return after;
+  }
+
+  /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+}

@@ -1,0 +1,122 @@
+package ivesk.server.visit;
+
+import ivesk.server.app.Audit;
+import ivesk.server.client.ClientStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class VisitController {
+  private final VisitStore visits;
+  private final VisitPath path;
+  private final ClientStore clients;
+  private final Audit audit;
+  private final Clock clock;
+
+  VisitController(
+      VisitStore visits, VisitPath path, ClientStore clients, Audit audit, Clock clock) {
+    this.visits = visits;
+    this.path = path;
+    this.clients = clients;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param today at the practice
+  record TodayView(LocalDate today, Instant serverNow, List<VisitPath.VisitView> visits) {}
+
+  record NewVisit(UUID clientId, Instant startsAt, Optional<Integer> minutes, String room) {}
+
+  record Move(Instant startsAt) {}
+
+  @GetMapping("/today")
+  TodayView today() {
+    LocalDate today = LocalDate.now(clock);
+    return new TodayView(
+        today,
+        clock.instant(),
+        visits
+            .between(
+                today.atStartOfDay(clock.getZone()).toInstant(),
+                today.plusDays(1).atStartOfDay(clock.getZone()).toInstant())
+            .stream()
+            .map(path::of)
+            .toList());
+  }
+
+  @PostMapping("/visits")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Transactional
+  VisitPath.VisitView add(@RequestBody NewVisit body, Principal who) {
+    clients.get(body.clientId());
+    int minutes = body.minutes().orElse(45);
+    if (minutes < 10 || minutes > 240) {
+      throw new IllegalArgumentException("minutes are " + minutes + "; allowed is 10 to 240");
+    }
+    requireNear(body.startsAt());
+    if (body.room().isBlank() || body.room().length() > 20) {
+      throw new IllegalArgumentException("room is empty or over 20 letters");
+    }
+    Visit visit =
+        new Visit(
+            UUID.randomUUID(),
+            body.clientId(),
+            body.startsAt(),
+            minutes,
+            body.room(),
+            who.getName());
+    visits.add(visit);
+    audit.note(who.getName(), "add visit", visit.id());
+    return path.of(visit);
+  }
+
+  @GetMapping("/visits/{id}")
+  VisitPath.VisitView visit(@PathVariable UUID id, Principal who) {
+    audit.note(who.getName(), "read visit", id);
+    return path.of(visits.get(id));
+  }
+
+  /// Moving the date moves everything that is computed from it.
+  @PutMapping("/visits/{id}/start")
+  @Transactional
+  VisitPath.VisitView move(@PathVariable UUID id, @RequestBody Move body, Principal who) {
+    Visit visit = visits.get(id);
+    path.requireMovable(visit);
+    requireNear(body.startsAt());
+    visits.move(id, body.startsAt());
+    audit.note(who.getName(), "move visit", id);
+    return path.of(visits.get(id));
+  }
+
+  @GetMapping("/clients/{clientId}/visits")
+  List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
+    audit.note(who.getName(), "read chart", clientId);
+    return visits.ofClient(clientId).stream().map(path::of).toList();
+  }
+
+  private void requireNear(Instant startsAt) {
+    LocalDate day = LocalDate.ofInstant(startsAt, clock.getZone());
+    LocalDate today = LocalDate.now(clock);
+    if (day.isBefore(today) || day.isAfter(today.plusYears(2))) {
+      throw new IllegalArgumentException(
+          "the visit is on " + day + "; allowed is today, " + today + ", to two years from now");
+    }
+  }
+}

@@ -1,0 +1,325 @@
+package ivesk.server.visit;
+
+import ivesk.core.Words;
+import ivesk.core.screening.Screening;
+import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Verdict;
+import ivesk.core.skin.Phototype;
+import ivesk.core.treatment.Advice;
+import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.TreatmentState;
+import ivesk.server.app.Problems.Refused;
+import ivesk.server.client.Client;
+import ivesk.server.client.ClientStore;
+import ivesk.server.plan.PlanService;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningService;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.treatment.Treatments.Live;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/// How far along its eight stations a visit is, each with its answer, and what a shut one misses.
+@Component
+class VisitPath {
+  private final ClientStore clients;
+  private final ScreeningService screening;
+  private final PlanService plans;
+  private final Treatments treatments;
+  private final PracticeStore practice;
+  private final Clock clock;
+
+  VisitPath(
+      ClientStore clients,
+      ScreeningService screening,
+      PlanService plans,
+      Treatments treatments,
+      PracticeStore practice,
+      Clock clock) {
+    this.clients = clients;
+    this.screening = screening;
+    this.plans = plans;
+    this.treatments = treatments;
+    this.practice = practice;
+    this.clock = clock;
+  }
+
+  enum Station {
+    CONSULT,
+    SCREEN,
+    CHOOSE,
+    PLAN,
+    READY,
+    TREAT,
+    SETTLE,
+    AFTER
+  }
+
+  enum Progress {
+    DONE,
+    HERE,
+    AHEAD
+  }
+
+  /// @param answer what the station came to, in a few words
+  /// @param missing what it waits for; empty when it is open
+  record StationView(Station id, Progress progress, String answer, Optional<String> missing) {}
+
+  /// @param elapsed from here the running clock counts; empty when no acid is on
+  record RunningView(
+      UUID treatmentId,
+      Phase phase,
+      Optional<Instant> elapsed,
+      Optional<Instant> limitAt,
+      Optional<Integer> lastAnswer,
+      int layer,
+      int layersPlanned,
+      String advice) {}
+
+  record VisitView(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      int age,
+      Optional<Phototype> phototype,
+      String occupation,
+      String allergies,
+      String comfort,
+      Instant startsAt,
+      LocalDate day,
+      int minutes,
+      String room,
+      String therapist,
+      Verdict verdict,
+      List<String> limits,
+      List<StationView> stations,
+      Station here,
+      Optional<String> formula,
+      int pastPeels,
+      Optional<String> lastPeel,
+      Optional<UUID> treatmentId,
+      Optional<RunningView> running,
+      Optional<Instant> signedAt,
+      String needs) {}
+
+  void requireMovable(Visit visit) {
+    if (treatments.ofVisit(visit.id()).isPresent()) {
+      throw new Refused("The treatment is open: its date stays.");
+    }
+  }
+
+  VisitView of(Visit visit) {
+    Client client = clients.get(visit.clientId());
+    ScreeningFacts facts = screening.facts(visit.id());
+    Screening outcome = screening.screen(visit.id(), facts);
+    Optional<Live> live = treatments.ofVisit(visit.id());
+    Optional<String> formula =
+        live.map(l -> l.plan().formula().code()).or(() -> plans.formula(visit.id()));
+    boolean kept = plans.kept(visit.id());
+    Optional<Phase> phase = live.map(l -> l.state().phase());
+    boolean signed = phase.filter(p -> p == Phase.SIGNED).isPresent();
+    Station here = here(facts, outcome, formula, kept, phase);
+    return new VisitView(
+        visit.id(),
+        client.id(),
+        client.name(),
+        facts.age(),
+        facts.skin().phototype(),
+        client.occupation(),
+        client.allergies(),
+        client.comfort(),
+        visit.startsAt(),
+        facts.peelDate(),
+        visit.minutes(),
+        visit.room(),
+        practice.account(visit.therapist()).map(PracticeStore.Account::name).orElse(""),
+        outcome.verdict(),
+        outcome.limits().words(),
+        stations(facts, outcome, formula, kept, live, here, signed),
+        here,
+        formula,
+        facts.pastPeels().size(),
+        facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
+        live.map(Live::id),
+        live.filter(l -> !l.state().phase().closed()).map(this::running),
+        live.filter(l -> signed).map(l -> l.state().lastEventAt()),
+        needs(here, outcome, signed));
+  }
+
+  private static Station here(
+      ScreeningFacts facts,
+      Screening outcome,
+      Optional<String> formula,
+      boolean kept,
+      Optional<Phase> phase) {
+    if (phase.isPresent()) {
+      return switch (phase.get()) {
+        case READY, STOPPED -> Station.READY;
+        case ARMED, ACID -> Station.TREAT;
+        case ENDING, SETTLING, AT_REST -> Station.SETTLE;
+        case CHECKED, SIGNED -> Station.AFTER;
+      };
+    }
+    if (kept) return Station.READY;
+    if (formula.isPresent()) return Station.PLAN;
+    if (facts.skin().phototype().isEmpty() || facts.skin().sensitivity().isEmpty()) {
+      return Station.CONSULT;
+    }
+    return shut(outcome) ? Station.SCREEN : Station.CHOOSE;
+  }
+
+  private static boolean shut(Screening outcome) {
+    return outcome.verdict().compareTo(Verdict.WAIT) >= 0;
+  }
+
+  private List<StationView> stations(
+      ScreeningFacts facts,
+      Screening outcome,
+      Optional<String> formula,
+      boolean kept,
+      Optional<Live> live,
+      Station here,
+      boolean signed) {
+    Optional<TreatmentState> state = live.map(Live::state);
+    List<StationView> stations = new ArrayList<>();
+    for (Station station : Station.values()) {
+      Progress progress =
+          signed || station.ordinal() < here.ordinal()
+              ? Progress.DONE
+              : station == here ? Progress.HERE : Progress.AHEAD;
+      stations.add(
+          new StationView(
+              station,
+              progress,
+              answer(station, facts, outcome, formula, kept, state),
+              missing(station, outcome, formula, kept, state)));
+    }
+    return stations;
+  }
+
+  private static String answer(
+      Station station,
+      ScreeningFacts facts,
+      Screening outcome,
+      Optional<String> formula,
+      boolean kept,
+      Optional<TreatmentState> state) {
+    return switch (station) {
+      case CONSULT ->
+          facts.skin().phototype().map(type -> "type " + type).orElse("phototype open")
+              + " · "
+              + Words.count(facts.skin().goals().size(), "goal");
+      case SCREEN ->
+          outcome.unasked() > 0
+              ? outcome.unasked() + " not asked"
+              : outcome.verdict().name().toLowerCase(java.util.Locale.ROOT)
+                  + (outcome.limits().words().isEmpty()
+                      ? ""
+                      : " · " + Words.count(outcome.limits().words().size(), "limit"));
+      case CHOOSE -> formula.orElse("");
+      case PLAN -> kept ? "kept" : "";
+      case READY ->
+          state
+              .flatMap(TreatmentState::gateA)
+              .map(gate ->
+                  switch (gate) {
+                    case KEEP -> "gate kept";
+                    case SHORTEN -> "shortened";
+                    case STOP -> "stopped";
+                  })
+              .orElse("");
+      case TREAT ->
+          state
+              .filter(s -> s.endingStartedAt().isPresent())
+              .map(s -> Words.clock(s.contact(s.lastEventAt())))
+              .orElse("");
+      case SETTLE ->
+          state
+              .flatMap(TreatmentState::timeToRest)
+              .map(rest -> "rest in " + Words.clock(rest))
+              .orElse("");
+      case AFTER -> state.filter(s -> s.phase() == Phase.SIGNED).map(s -> "signed").orElse("");
+    };
+  }
+
+  private static Optional<String> missing(
+      Station station,
+      Screening outcome,
+      Optional<String> formula,
+      boolean kept,
+      Optional<TreatmentState> state) {
+    boolean open =
+        switch (station) {
+          case CONSULT, SCREEN -> true;
+          case CHOOSE -> !shut(outcome) || state.isPresent();
+          case PLAN -> formula.isPresent();
+          case READY -> kept || state.isPresent();
+          case TREAT ->
+              state.filter(s -> s.phase() != Phase.READY && s.phase() != Phase.STOPPED).isPresent();
+          case SETTLE -> state.filter(s -> s.endingStartedAt().isPresent()).isPresent();
+          case AFTER ->
+              state
+                  .filter(s -> s.phase() == Phase.CHECKED || s.phase() == Phase.SIGNED)
+                  .isPresent();
+        };
+    if (open) return Optional.empty();
+    return Optional.of(
+        switch (station) {
+          case CONSULT, SCREEN -> "";
+          case CHOOSE ->
+              outcome.unasked() > 0
+                  ? outcome.unasked() + " answers are missing in Screen"
+                  : "Screen says " + outcome.verdict();
+          case PLAN -> "choose a formula first";
+          case READY -> "keep the plan first";
+          case TREAT -> "arm the timer first";
+          case SETTLE -> "the peel is not ended";
+          case AFTER -> "the leaving check is not done";
+        });
+  }
+
+  private static String needs(Station here, Screening outcome, boolean signed) {
+    if (signed) return "signed";
+    return switch (here) {
+      case CONSULT -> "consult";
+      case SCREEN ->
+          outcome.unasked() > 0
+              ? Words.count(outcome.unasked(), "answer") + " not asked yet"
+              : outcome.verdict()
+                  + ": "
+                  + outcome.findings().getFirst().said()
+                  + outcome.until().map(day -> ", from " + Words.day(day)).orElse("");
+      case CHOOSE -> "choose a formula";
+      case PLAN -> "keep the plan";
+      case READY -> "ready for the couch";
+      case TREAT -> "on the couch";
+      case SETTLE -> "coming to rest";
+      case AFTER -> "sheet and signature";
+    };
+  }
+
+  private RunningView running(Live live) {
+    TreatmentState state = live.state();
+    Instant now = clock.instant();
+    Advice advice = Advisor.advise(live.plan(), state, now);
+    return new RunningView(
+        live.id(),
+        state.phase(),
+        state.endingStartedAt().isPresent()
+            ? state.endingStartedAt().filter(e -> state.phase() != Phase.CHECKED)
+            : state.firstTouch(),
+        state.endingStartedAt().isPresent() ? Optional.empty() : state.limitAt(),
+        state.lastAnswer().map(TreatmentState.Answer::value),
+        state.layers().size(),
+        state.layersPlanned(),
+        advice.line());
+  }
+}

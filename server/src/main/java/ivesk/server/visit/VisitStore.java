@@ -1,0 +1,79 @@
+package ivesk.server.visit;
+
+import ivesk.server.app.Problems.NotFound;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+@Component
+public class VisitStore {
+  private final JdbcClient jdbc;
+
+  VisitStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /// @param minutes booked, 10 to 240
+  public record Visit(
+      UUID id, UUID clientId, Instant startsAt, int minutes, String room, String therapist) {}
+
+  public void add(Visit visit) {
+    jdbc.sql(
+            "INSERT INTO visit (id, client_id, starts_at, minutes, room, therapist)"
+                + " VALUES (?, ?, ?, ?, ?, ?)")
+        .params(
+            visit.id(),
+            visit.clientId(),
+            visit.startsAt().atOffset(ZoneOffset.UTC),
+            visit.minutes(),
+            visit.room(),
+            visit.therapist())
+        .update();
+  }
+
+  public void move(UUID id, Instant startsAt) {
+    jdbc.sql("UPDATE visit SET starts_at = ? WHERE id = ?")
+        .params(startsAt.atOffset(ZoneOffset.UTC), id)
+        .update();
+  }
+
+  public Visit get(UUID id) {
+    return jdbc.sql("SELECT * FROM visit WHERE id = ?")
+        .param(id)
+        .query(VisitStore::visit)
+        .optional()
+        .orElseThrow(() -> new NotFound("visit", id));
+  }
+
+  /// @param from inclusive
+  /// @param to exclusive
+  public List<Visit> between(Instant from, Instant to) {
+    return jdbc.sql(
+            "SELECT * FROM visit WHERE starts_at >= ? AND starts_at < ? ORDER BY starts_at, id")
+        .params(from.atOffset(ZoneOffset.UTC), to.atOffset(ZoneOffset.UTC))
+        .query(VisitStore::visit)
+        .list();
+  }
+
+  public List<Visit> ofClient(UUID clientId) {
+    return jdbc.sql("SELECT * FROM visit WHERE client_id = ? ORDER BY starts_at")
+        .param(clientId)
+        .query(VisitStore::visit)
+        .list();
+  }
+
+  private static Visit visit(ResultSet row, int n) throws SQLException {
+    return new Visit(
+        row.getObject("id", UUID.class),
+        row.getObject("client_id", UUID.class),
+        row.getObject("starts_at", java.time.OffsetDateTime.class).toInstant(),
+        row.getInt("minutes"),
+        row.getString("room"),
+        row.getString("therapist"));
+  }
+}
