@@ -19,7 +19,7 @@ import java.util.TreeMap;
 /// @param days what each day brings, in order
 /// @param rules what holds until when
 /// @param answers to what clients ask, from the plan
-public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers) {
+public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) {
 
   public enum Mark {
     PEEL,
@@ -34,7 +34,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers)
   /// @param free the first day on which it is allowed again
   public record Until(String what, LocalDate free) {}
 
-  public record Answer(String question, String answer) {}
+  public record Reply(String question, String answer) {}
 
   private static final DateTimeFormatter HOUR =
       DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
@@ -133,29 +133,29 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers)
         : Mark.CARE;
   }
 
-  private static List<Answer> answers(
+  private static List<Reply> answers(
       Formula formula,
       LocalDate day,
       LocalDate from,
       LocalDate to,
       List<Until> rules,
       boolean pigmentProne) {
-    List<Answer> answers = new ArrayList<>();
+    List<Reply> answers = new ArrayList<>();
     answers.add(
-        new Answer(
+        new Reply(
             "When can I go out in the sun?",
             "With mineral sunscreen and a hat, today. Without strict care from "
                 + Words.day(free(rules, "sun"))
                 + "."));
     answers.add(
-        new Answer(
+        new Reply(
             "When does flaking start, when does it end?",
             formula.peelingLast() == 0
                 ? "None is expected. Tightness for a day is normal."
                 : Words.day(from) + " to " + Words.day(to) + "."));
-    answers.add(new Answer("No flakes: did it work?", "Yes. Skin can renew without showing it."));
+    answers.add(new Reply("No flakes: did it work?", "Yes. Skin can renew without showing it."));
     answers.add(
-        new Answer(
+        new Reply(
             "Make-up, gym, sauna?",
             "Mineral powder today, other make-up from "
                 + Words.day(free(rules, "make-up"))
@@ -163,7 +163,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers)
                 + Words.day(free(rules, "exercise"))
                 + "."));
     answers.add(
-        new Answer(
+        new Reply(
             "My acids and retinoid again?",
             "Acids and scrubs from "
                 + Words.day(free(rules, "scrub"))
@@ -171,7 +171,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Answer> answers)
                 + Words.day(free(rules, "retinoid"))
                 + ", and only on calm skin."));
     answers.add(
-        new Answer(
+        new Reply(
             "What if it itches, darkens or blisters?",
             "Itch: cool, do not scratch. Darker before the flakes is expected"
                 + (pigmentProne ? "; dark after them: tell us" : "")

@@ -13,7 +13,7 @@ public final class Trolley {
   private Trolley() {}
 
   /// @param quantity with its unit, as laid out
-  public record Item(String what, String quantity, String note) {}
+  public record LaidOut(String what, String quantity, String note) {}
 
   /// Bicarbonate to lay out; empty where a neutraliser does not end the formula.
   public static Optional<Neutraliser> neutraliser(TreatmentPlan plan) {
@@ -24,45 +24,46 @@ public final class Trolley {
         : Optional.empty();
   }
 
-  public static List<Item> of(TreatmentPlan plan, boolean latexAllergy, boolean guarded) {
+  public static List<LaidOut> of(TreatmentPlan plan, boolean latexAllergy, boolean guarded) {
     int layers = plan.layersAtMost();
-    List<Item> items = new ArrayList<>();
+    List<LaidOut> items = new ArrayList<>();
     items.add(
-        new Item(
+        new LaidOut(
             plan.formula().code(),
             "%.1f mL".formatted(plan.layerMl() * layers * 1.1),
             "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())));
     items.add(
-        new Item(
+        new LaidOut(
             "gauze 10 × 10", String.valueOf(2 * layers), "folded, two a layer; never dip twice"));
     neutraliser(plan)
         .ifPresentOrElse(
             n ->
                 items.add(
-                    new Item(
+                    new LaidOut(
                         "bicarbonate 10 %",
                         "%.0f mL".formatted(Math.ceil(n.layOutMl() / 5) * 5),
                         "shake; %.2f L gas, leave froth room".formatted(n.gasL()))),
             () ->
-                items.add(new Item("cold compresses", "4", "a neutraliser does not end this one")));
+                items.add(
+                    new LaidOut("cold compresses", "4", "a neutraliser does not end this one")));
     items.add(
-        new Item(
+        new LaidOut(
             "pads to remove",
             String.valueOf((int) Math.ceil(plan.areaCm2() / 50)),
             endingNote(plan.formula())));
-    items.add(new Item("cool water", "600 mL", "cool or tepid, never warm"));
+    items.add(new LaidOut("cool water", "600 mL", "cool or tepid, never warm"));
     items.add(
-        new Item(
+        new LaidOut(
             "barrier gel", "2 g", guarded ? "each open spot too" : "nostrils, lips, eye corners"));
-    items.add(new Item("eye pads, damp", "2", "lids covered"));
+    items.add(new LaidOut("eye pads, damp", "2", "lids covered"));
     items.add(
-        new Item(
+        new LaidOut(
             latexAllergy ? "gloves, nitrile" : "gloves",
             "2 pairs",
             latexAllergy ? "latex allergy" : "the outer pair goes with the acid"));
-    items.add(new Item("fan, tissue", "1 each", "in the client's hands"));
-    items.add(new Item("saline for eyes", "1", "within reach"));
-    items.add(new Item("calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
+    items.add(new LaidOut("fan, tissue", "1 each", "in the client's hands"));
+    items.add(new LaidOut("saline for eyes", "1", "within reach"));
+    items.add(new LaidOut("calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
     return List.copyOf(items);
   }
 

@@ -8,8 +8,8 @@ import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
-import ivesk.core.treatment.TreatmentState.Answer;
 import ivesk.core.treatment.TreatmentState.Layer;
+import ivesk.core.treatment.TreatmentState.Told;
 import ivesk.core.treatment.TreatmentState.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
@@ -128,7 +128,7 @@ public final class Advisor {
           case SETTLING ->
               state
                   .endingStartedAt()
-                  .map(end -> state.lastAnswer().map(Answer::at).filter(end::isBefore).orElse(end))
+                  .map(end -> state.lastAnswer().map(Told::at).filter(end::isBefore).orElse(end))
                   .map(last -> last.plus(REST_ASK));
           default -> Optional.empty();
         };
@@ -214,10 +214,10 @@ public final class Advisor {
   private static Advice table(TreatmentPlan plan, TreatmentState state, Instant now) {
     List<Zone> treated = state.treated(plan);
     List<Zone> active = state.active(plan);
-    Optional<Answer> told = state.lastUnderAcid();
-    int feels = told.map(Answer::value).orElse(0);
+    Optional<Told> told = state.lastUnderAcid();
+    int feels = told.map(Told::value).orElse(0);
     SensationLines lines =
-        SensationLines.at(plan, state, told.map(Answer::at).orElse(state.lastEventAt()));
+        SensationLines.at(plan, state, told.map(Told::at).orElse(state.lastEventAt()));
 
     if (state.signs().contains(Sign.ASKS_TO_STOP)) {
       return plain(4, Kind.END, "End").because("The client asks to stop.").key(Action.END).build();
@@ -293,10 +293,10 @@ public final class Advisor {
   private static Advice decide(
       TreatmentPlan plan,
       TreatmentState state,
-      Optional<Answer> told,
+      Optional<Told> told,
       SensationLines lines,
       List<Zone> active) {
-    int feels = told.map(Answer::value).orElse(0);
+    int feels = told.map(Told::value).orElse(0);
     int done = state.layers().size();
     int planned = state.extended() ? plan.layersAtMost() : state.layersPlanned();
     List<Zone> next = startable(plan, state);
@@ -396,7 +396,7 @@ public final class Advisor {
 
   private static Advice hold(
       TreatmentPlan plan, TreatmentState state, int feels, SensationLines lines) {
-    List<Answer> told = state.underAcid();
+    List<Told> told = state.underAcid();
     boolean twice =
         told.size() >= 2
             && told.getLast().value() >= told.get(told.size() - 2).value()
@@ -473,7 +473,7 @@ public final class Advisor {
           .key(Action.ASK)
           .build();
     }
-    Optional<Answer> told = state.lastAnswer().filter(answer -> answer.at().isAfter(ended));
+    Optional<Told> told = state.lastAnswer().filter(answer -> answer.at().isAfter(ended));
     return plain(0, Kind.SETTLE, told.isPresent() ? "Cool, then ask again" : "Ask how it feels")
         .because(
             told.map(answer -> answer.value() + " is above rest. Minutes are normal.")

@@ -4,7 +4,7 @@ import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.TreatmentState.Answer;
+import ivesk.core.treatment.TreatmentState.Told;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -87,11 +87,7 @@ public final class Outcome {
             parts.add(
                 "at rest after "
                     + Words.clock(rest)
-                    + state
-                        .lastAnswer()
-                        .map(Answer::value)
-                        .map(value -> " at " + value)
-                        .orElse("")));
+                    + state.lastAnswer().map(Told::value).map(value -> " at " + value).orElse("")));
     return String.join("; ", parts) + ".";
   }
 

@@ -3,8 +3,8 @@ package ivesk.core.treatment;
 import ivesk.core.formula.Formula.Band;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;
-import ivesk.core.treatment.TreatmentState.Answer;
 import ivesk.core.treatment.TreatmentState.Layer;
+import ivesk.core.treatment.TreatmentState.Told;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -43,7 +43,7 @@ public record SensationLines(int hold, int stop) {
   /// In the running layer an answer fell below the one before it and a later one rose.
   private static boolean risesAgain(TreatmentState state, Instant when) {
     int layer = state.layers().size();
-    List<Answer> told =
+    List<Told> told =
         state.underAcid().stream()
             .filter(answer -> answer.layer() == layer && !answer.at().isAfter(when))
             .toList();

@@ -103,7 +103,7 @@ public final class Treatment {
     return state
         .lastAnswer()
         .filter(answer -> !answer.at().isBefore(prepped))
-        .map(TreatmentState.Answer::value);
+        .map(TreatmentState.Told::value);
   }
 
   /// Steps of Ready that are still open, in order.

@@ -32,8 +32,8 @@ import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.WorkedIn;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
-import ivesk.core.treatment.TreatmentState.Answer;
 import ivesk.core.treatment.TreatmentState.Layer;
+import ivesk.core.treatment.TreatmentState.Told;
 import ivesk.core.treatment.TreatmentState.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
@@ -52,7 +52,7 @@ final class TreatmentFold {
   private final TreatmentPlan plan;
   private Phase phase;
   private final Map<ReadyStep, Instant> stepsDone = new EnumMap<>(ReadyStep.class);
-  private final List<Answer> answers;
+  private final List<Told> answers;
   private final List<Layer> layers;
   private final Map<Zone, ZoneState> zones = new EnumMap<>(Zone.class);
   private final Set<Sign> signs = EnumSet.noneOf(Sign.class);
@@ -192,7 +192,7 @@ final class TreatmentFold {
   }
 
   private void answered(Instant at, int value) {
-    answers.add(new Answer(at, value, phase, layers.size()));
+    answers.add(new Told(at, value, phase, layers.size()));
     declined.clear();
     if (phase == Phase.ACID) lastLookAt = Optional.of(at);
     if (phase == Phase.READY && stepsDone.containsKey(ReadyStep.PREP)) gateA = Optional.empty();

@@ -29,7 +29,7 @@ import java.util.Set;
 public record TreatmentState(
     Phase phase,
     Map<ReadyStep, Instant> stepsDone,
-    List<Answer> answers,
+    List<Told> answers,
     List<Layer> layers,
     Map<Zone, ZoneState> zones,
     Set<Sign> signs,
@@ -51,7 +51,7 @@ public record TreatmentState(
     Instant lastEventAt) {
 
   /// @param layer how many layers had been started; 0 before the acid
-  public record Answer(Instant at, int value, Phase phase, int layer) {}
+  public record Told(Instant at, int value, Phase phase, int layer) {}
 
   public record Layer(
       int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
@@ -171,16 +171,16 @@ public record TreatmentState(
   }
 
   /// Numbers told while acid was on, in order.
-  public List<Answer> underAcid() {
+  public List<Told> underAcid() {
     return answers.stream().filter(answer -> answer.phase() == Phase.ACID).toList();
   }
 
-  public Optional<Answer> lastUnderAcid() {
-    List<Answer> told = underAcid();
+  public Optional<Told> lastUnderAcid() {
+    List<Told> told = underAcid();
     return told.isEmpty() ? Optional.empty() : Optional.of(told.getLast());
   }
 
-  public Optional<Answer> lastAnswer() {
+  public Optional<Told> lastAnswer() {
     return answers.isEmpty() ? Optional.empty() : Optional.of(answers.getLast());
   }
 
@@ -229,6 +229,6 @@ public record TreatmentState(
   }
 
   public int worstSensation() {
-    return underAcid().stream().mapToInt(Answer::value).max().orElse(0);
+    return underAcid().stream().mapToInt(Told::value).max().orElse(0);
   }
 }

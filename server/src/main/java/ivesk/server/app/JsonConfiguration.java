@@ -1,5 +1,6 @@
 package ivesk.server.app;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import ivesk.core.treatment.TreatmentEvent;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
@@ -20,6 +21,9 @@ class JsonConfiguration {
     return builder ->
         builder
             .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
+            // An empty Optional is left out, as the description says.
+            .changeDefaultPropertyInclusion(
+                all -> all.withValueInclusion(JsonInclude.Include.NON_ABSENT))
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
   }
 }

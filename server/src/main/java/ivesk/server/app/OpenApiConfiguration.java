@@ -59,6 +59,7 @@ class OpenApiConfiguration {
           own = new Schema<>().type("object").name(kind.getSimpleName());
           context.defineModel(kind.getSimpleName(), own);
         }
+        own.addType("object");
         own.addProperty("type", new StringSchema()._enum(List.of(kind.getSimpleName())));
         if (own.getRequired() == null || !own.getRequired().contains("type")) {
           own.addRequiredItem("type");

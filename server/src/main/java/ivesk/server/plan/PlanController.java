@@ -70,7 +70,7 @@ class PlanController {
       long lengthMinutes,
       int bookedMinutes,
       List<PrepCalendar.Step> prep,
-      List<Trolley.Item> trolley,
+      List<Trolley.LaidOut> trolley,
       LocalDate flakingFrom,
       LocalDate flakingTo) {}
 

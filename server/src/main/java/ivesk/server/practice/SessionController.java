@@ -1,5 +1,6 @@
 package ivesk.server.practice;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import ivesk.server.practice.PracticeStore.Account;
 import java.security.Principal;
 import java.util.Optional;
@@ -23,7 +24,7 @@ class SessionController {
 
   /// Also sets the CSRF cookie that a page needs before its first write.
   @GetMapping
-  Session session(@Nullable Principal who, CsrfToken token) {
+  Session session(@Nullable Principal who, @Parameter(hidden = true) CsrfToken token) {
     token.getToken();
     return new Session(Optional.ofNullable(who).flatMap(p -> practice.account(p.getName())));
   }

@@ -52,7 +52,7 @@ record TreatmentView(
     Set<Sign> signs,
     Response response,
     boolean fanOn,
-    List<TreatmentState.Answer> answers,
+    List<TreatmentState.Told> answers,
     Advisor.Clocks clocks,
     Advice advice,
     List<Advice> ifAnswered,

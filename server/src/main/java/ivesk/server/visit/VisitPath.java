@@ -317,7 +317,7 @@ class VisitPath {
             ? state.endingStartedAt().filter(e -> state.phase() != Phase.CHECKED)
             : state.firstTouch(),
         state.endingStartedAt().isPresent() ? Optional.empty() : state.limitAt(),
-        state.lastAnswer().map(TreatmentState.Answer::value),
+        state.lastAnswer().map(TreatmentState.Told::value),
         state.layers().size(),
         state.layersPlanned(),
         advice.line());

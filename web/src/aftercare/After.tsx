@@ -1,0 +1,201 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
+import type { After as AfterState, Treatment, Visit } from "../api/types";
+import { ErrorNote } from "../parts/ErrorNote";
+import { Strip } from "../parts/Strip";
+import { day, firstName, hour } from "../parts/words";
+import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
+import type { StationProps } from "../visit/VisitStation";
+import { DayList } from "./DayList";
+import { afterQuery } from "./queries";
+import "./after.css";
+
+export default function After({ visit }: StationProps) {
+  const after = useQuery(afterQuery(visit.id));
+  const live = useTreatment(visit.treatmentId ?? "", visit.id);
+  if (!after.data || !live.treatment) {
+    return (
+      <main className="pad">
+        <ErrorNote error={after.error ?? live.error} />
+      </main>
+    );
+  }
+  return (
+    <main className="columns after">
+      <section className="side pad" aria-label="Sheet">
+        <h1>
+          For {firstName(visit.clientName)}, after{" "}
+          {after.data.formulaName.toLowerCase()}
+        </h1>
+        <p className="soft">One page, printed. Dates, not day numbers.</p>
+        <DayList after={after.data} />
+        <div className="row">
+          <Button
+            variant="contained"
+            component={Link}
+            to={`/visits/${visit.id}/sheet`}
+          >
+            Sheet to print
+          </Button>
+        </div>
+      </section>
+      <section className="after-right" aria-label="Record">
+        <OnTheSkin treatment={live.treatment} />
+        <Strip
+          title={`What ${firstName(visit.clientName)} may ask`}
+          code="from the plan"
+        />
+        {after.data.sheet.answers.map((reply) => (
+          <div key={reply.question} className="reply">
+            <b>{reply.question}</b>
+            <p className="soft">{reply.answer}</p>
+          </div>
+        ))}
+        <Sign
+          visit={visit}
+          after={after.data}
+          treatment={live.treatment}
+          live={live}
+        />
+      </section>
+    </main>
+  );
+}
+
+function OnTheSkin({ treatment }: { treatment: Treatment }) {
+  const put = treatment.events.flatMap(({ at, fact }) =>
+    fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
+  );
+  return (
+    <>
+      <Strip title="On the skin now" code="in order" />
+      {put.length === 0 && (
+        <p className="reply soft">No product was recorded.</p>
+      )}
+      {put.map(({ at, product }) => (
+        <div key={at} className="line slim">
+          <span>{product}</span>
+          <span className="value mono">{hour(at)}</span>
+        </div>
+      ))}
+    </>
+  );
+}
+
+function Next({ after }: { after: AfterState }) {
+  const { next } = after;
+  return (
+    <>
+      <Strip
+        title="Next"
+        code={`after peel ${next.peelNumber}, series of ${next.seriesMost}`}
+      />
+      <div className="next">
+        <div>
+          <h2>{day(next.earliest)}</h2>
+          <b>{next.step}</b>
+        </div>
+        <div>
+          <p className="small">Earliest: {next.reasons.join("; ")}.</p>
+          <p className="small">
+            {next.formula && `${next.formula}. `}
+            {next.why}
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Sign({
+  visit,
+  after,
+  treatment,
+  live,
+}: {
+  visit: Visit;
+  after: AfterState;
+  treatment: Treatment;
+  live: LiveTreatment;
+}) {
+  const queries = useQueryClient();
+  const [signing, setSigning] = useState(false);
+  const { next } = after;
+  const [words, setWords] = useState(
+    `${next.step}${next.formula ? `, ${next.formula}` : ""}, from ${day(next.earliest)}`,
+  );
+  if (treatment.phase === "SIGNED") {
+    return (
+      <div className="foot">
+        <p className="grow">
+          <b>Signed.</b> The record is closed; it is corrected by addendum only.
+        </p>
+        <Button component={Link} to={`/clients/${visit.clientId}`}>
+          Read it in the chart
+        </Button>
+      </div>
+    );
+  }
+  async function submit(event: FormEvent) {
+    event.preventDefault();
+    live.say({ type: "Signed", summary: treatment.summary, nextTime: words });
+    setSigning(false);
+    await queries.invalidateQueries({ queryKey: ["today"] });
+    await queries.invalidateQueries({ queryKey: ["clients"] });
+  }
+  return (
+    <div className="foot">
+      <Button variant="contained" onClick={() => setSigning(true)}>
+        Sign the record
+      </Button>
+      {live.refused && <ErrorNote error={live.refused} />}
+      {live.unsent.length > 0 && (
+        <p className="warn">Not saved yet; it is sent again.</p>
+      )}
+      <Dialog
+        open={signing}
+        onClose={() => setSigning(false)}
+        maxWidth="sm"
+        fullWidth
+        aria-labelledby="sign"
+      >
+        <form onSubmit={(e) => void submit(e)}>
+          <DialogTitle id="sign">Sign the record</DialogTitle>
+          <DialogContent>
+            <div className="stack">
+              <p>{treatment.summary}</p>
+              <TextField
+                label="Plan for next time"
+                multiline
+                minRows={2}
+                required
+                autoFocus
+                value={words}
+                onChange={(e) => setWords(e.target.value)}
+                slotProps={{ htmlInput: { maxLength: 1000 } }}
+              />
+              <p className="small soft">
+                A signed record cannot be changed, only added to.
+              </p>
+            </div>
+          </DialogContent>
+          <DialogActions>
+            <Button color="inherit" onClick={() => setSigning(false)}>
+              Not yet
+            </Button>
+            <Button type="submit" variant="contained" disabled={!words.trim()}>
+              Sign
+            </Button>
+          </DialogActions>
+        </form>
+      </Dialog>
+    </div>
+  );
+}

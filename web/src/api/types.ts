@@ -1,0 +1,37 @@
+// Short names for the generated schema; nothing is written by hand that the server describes.
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+export type Session = Schemas["Session"];
+export type Account = Schemas["Account"];
+export type Client = Schemas["Client"];
+export type NewClient = Schemas["NewClient"];
+export type Today = Schemas["TodayView"];
+export type Visit = Schemas["VisitView"];
+export type StationState = Schemas["StationView"];
+export type StationId = StationState["id"];
+export type Verdict = Visit["verdict"];
+export type ConsultWords = Schemas["ConsultWords"];
+export type ConsultState = Schemas["ConsultView"];
+export type Consult = Schemas["Consult"];
+export type Zone = Schemas["ZoneWords"]["id"];
+export type Condition = Schemas["ConditionWords"]["id"];
+export type LookFinding = Schemas["LookWords"]["id"];
+export type ScreeningState = Schemas["ScreeningView"];
+export type Question = Schemas["QuestionView"];
+export type Finding = Schemas["FindingView"];
+export type Family = Schemas["FamilyView"]["id"];
+export type Rack = Schemas["RackView"];
+export type Tile = Schemas["TileView"];
+export type PlanStation = Schemas["PlanStation"];
+export type PlanKept = Schemas["PlanKept"];
+export type PlanView = Schemas["PlanView"];
+export type Treatment = Schemas["TreatmentView"];
+export type Advice = Schemas["Advice"];
+export type Cue = Schemas["Cue"];
+export type Fact = Schemas["Fact"];
+export type NewEvent = Schemas["NewEvent"];
+export type ZoneState = Schemas["ZoneState"];
+export type Whitening = ZoneState["whitening"];
+export type Sign = Treatment["signs"][number];
+export type After = Schemas["AfterView"];

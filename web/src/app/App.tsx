@@ -1,0 +1,61 @@
+import GlobalStyles from "@mui/material/GlobalStyles";
+import { QueryClientProvider } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
+import { createBrowserRouter, Outlet, RouterProvider } from "react-router";
+import { queryClient } from "../api/client";
+import { RoomOf } from "./RoomOf";
+import { SignedIn } from "./SignedIn";
+import { roomVariables } from "./theme";
+
+// Each screen is loaded when it is first opened.
+const Today = lazy(() => import("../visit/Today"));
+const Clients = lazy(() => import("../client/Clients"));
+const Chart = lazy(() => import("../client/Chart"));
+const VisitStation = lazy(() => import("../visit/VisitStation"));
+const Sheet = lazy(() => import("../aftercare/Sheet"));
+
+function Frame() {
+  return (
+    <SignedIn>
+      <Suspense fallback={null}>
+        <Outlet />
+      </Suspense>
+    </SignedIn>
+  );
+}
+
+function NotHere() {
+  return (
+    <RoomOf room="desk">
+      <main className="pad">
+        <h1>There is nothing here</h1>
+        <p>
+          <a href="/">Go to Today</a>
+        </p>
+      </main>
+    </RoomOf>
+  );
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    children: [
+      { path: "/", element: <Today /> },
+      { path: "/clients", element: <Clients /> },
+      { path: "/clients/:clientId", element: <Chart /> },
+      { path: "/visits/:visitId/sheet", element: <Sheet /> },
+      { path: "/visits/:visitId/:station", element: <VisitStation /> },
+      { path: "*", element: <NotHere /> },
+    ],
+  },
+]);
+
+export function App() {
+  return (
+    <QueryClientProvider client={queryClient}>
+      <GlobalStyles styles={roomVariables} />
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  );
+}

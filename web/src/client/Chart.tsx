@@ -1,0 +1,182 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import type { Treatment, Visit } from "../api/types";
+import { RoomOf } from "../app/RoomOf";
+import { Top } from "../app/Top";
+import { ErrorNote } from "../parts/ErrorNote";
+import { FaceMap } from "../parts/FaceMap";
+import { Ribbon } from "../parts/Ribbon";
+import { ribbonOfTreatment } from "../parts/ribbonModel";
+import { Strip } from "../parts/Strip";
+import { day, hour, LOCALE, plural } from "../parts/words";
+import { treatmentQuery } from "../treatment/useTreatment";
+import { zoneLooks } from "../treatment/zoneLooks";
+import { clientQuery, clientVisitsQuery } from "./queries";
+import "./clients.css";
+
+/** A client's chart: every visit, and the record of one with its ribbon. */
+export default function Chart() {
+  const { clientId = "" } = useParams();
+  const client = useQuery(clientQuery(clientId));
+  const visits = useQuery(clientVisitsQuery(clientId));
+  const [picked, setPicked] = useState<string | null>(null);
+  const newest = (visits.data ?? []).toReversed();
+  const shown =
+    newest.find((visit) => visit.id === picked) ??
+    newest.find((visit) => visit.signedAt) ??
+    newest[0];
+  return (
+    <RoomOf room="desk">
+      <div className="station">
+        <Top />
+        <ErrorNote error={client.error ?? visits.error} />
+        {client.data && (
+          <div className="who-strip">
+            <span className="name">{client.data.name}</span>
+            {shown && <span>{shown.age}</span>}
+            {shown?.phototype && <span>type {shown.phototype}</span>}
+            <span>{client.data.occupation}</span>
+            <span>{client.data.allergies || "no allergies told"}</span>
+            <span>{client.data.comfort}</span>
+          </div>
+        )}
+        <main className="columns chart">
+          <section aria-label="Visits">
+            <Strip title="Visits" code={newest.length} />
+            <ul>
+              {newest.map((visit) => (
+                <li key={visit.id}>
+                  <button
+                    type="button"
+                    aria-pressed={visit.id === shown?.id}
+                    onClick={() => setPicked(visit.id)}
+                  >
+                    <span className="mono">{day(visit.startsAt)}</span>
+                    <b>{visit.formula ?? "no peel yet"}</b>
+                    <small className="soft">
+                      {visit.signedAt ? "signed" : visit.needs}
+                    </small>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {visits.data && newest.length === 0 && (
+              <p className="pad soft">
+                No visit yet. The first is added on Today.
+              </p>
+            )}
+          </section>
+          <section className="side" aria-label="Record">
+            {shown && <Record visit={shown} />}
+          </section>
+        </main>
+      </div>
+    </RoomOf>
+  );
+}
+
+function Record({ visit }: { visit: Visit }) {
+  const id = visit.treatmentId;
+  const { data } = useQuery({
+    ...treatmentQuery(id ?? ""),
+    enabled: id !== undefined,
+  });
+  if (!data) {
+    return (
+      <div className="pad">
+        <h2>{day(visit.startsAt)}</h2>
+        <p>No peel was done. {visit.needs}.</p>
+        <p>
+          <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+            Open the visit
+          </Link>
+        </p>
+      </div>
+    );
+  }
+  const ribbon = ribbonOfTreatment(data);
+  const signature = data.events.findLast(({ fact }) => fact?.type === "Signed");
+  return (
+    <>
+      <Strip
+        title={`${day(visit.startsAt)} · ${data.plan.formulaName}`}
+        code={
+          signature
+            ? `signed ${hour(signature.at)} by ${signature.who}`
+            : "open"
+        }
+      />
+      <div className="record">
+        <div className="record-face">
+          <FaceMap
+            zones={zoneLooks(data, []).zones}
+            crop="neck"
+            label="Face at the end"
+          />
+        </div>
+        <div>
+          <p className="summary">{data.summary}</p>
+          {signature?.fact?.type === "Signed" && (
+            <p>
+              <b>Next time:</b> {signature.fact.nextTime}
+            </p>
+          )}
+          <p className="row wrap">
+            <Link to={`/visits/${visit.id}/sheet`}>Sheet</Link>
+            <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+              Open the visit
+            </Link>
+          </p>
+        </div>
+      </div>
+      {ribbon && (
+        <Ribbon
+          model={ribbon}
+          unit="clock"
+          label={`Peel of ${day(visit.startsAt)}`}
+        />
+      )}
+      <Log treatment={data} />
+    </>
+  );
+}
+
+/** Every event, as it was said. */
+function Log({ treatment }: { treatment: Treatment }) {
+  return (
+    <details className="log">
+      <summary>
+        Session log,{" "}
+        {plural(treatment.events.length, "entry").replace("entrys", "entries")}
+      </summary>
+      <ol>
+        {treatment.events.map((event) => (
+          <li key={event.id}>
+            <span className="mono">
+              {new Date(event.at).toLocaleTimeString(LOCALE, {
+                hourCycle: "h23",
+              })}
+            </span>
+            <span>{event.fact ? said(event.fact) : "opened"}</span>
+            <span className="soft">{event.who}</span>
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}
+
+function said(fact: NonNullable<Treatment["events"][number]["fact"]>): string {
+  const { type, ...rest } = fact;
+  const words = type.replace(/([a-z])([A-Z0-9])/g, "$1 $2").toLowerCase();
+  const values = Object.values(rest)
+    .map((value) =>
+      typeof value === "object" ? JSON.stringify(value) : String(value),
+    )
+    .join(", ")
+    .replace(/["{}[\]]/g, "")
+    .replaceAll("_", " ")
+    .toLowerCase();
+  return values ? `${words}: ${values}` : words;
+}

@@ -1,0 +1,218 @@
+import type { KeyboardEvent } from "react";
+import type { Whitening, Zone } from "../api/types";
+import { CENTRES, FACE_PATHS, FEATURES, OUTLINE } from "./faceZones";
+import "./face.css";
+import { zoneName } from "./words";
+
+/** What one zone shows. */
+export interface ZoneLook {
+  /** Depth of the tint, 0 none to 3. */
+  tint?: number;
+  /** A word or number in it. */
+  text?: string;
+  redness?: number;
+  whitening?: Whitening;
+  hotSpot?: number;
+  covered?: boolean;
+  ended?: boolean;
+  next?: boolean;
+  chosen?: boolean;
+  /** Said to a screen reader after the zone's name. */
+  says?: string;
+}
+
+const TEXTURE: Partial<Record<Whitening, string>> = {
+  CRYSTALS: "url(#crystals)",
+  F1: "url(#f1)",
+  F2: "url(#f2)",
+  F3: "var(--chalk)",
+  F4: "url(#f4)",
+};
+
+/** The drawn face. Zones that are not part of the matter are dotted. */
+export function FaceMap({
+  zones,
+  onPick,
+  label,
+  crop = "shoulders",
+}: {
+  zones: Partial<Record<Zone, ZoneLook>>;
+  onPick?: (zone: Zone) => void;
+  label: string;
+  crop?: "shoulders" | "neck";
+}) {
+  return (
+    <figure className="face">
+      <svg
+        viewBox={crop === "neck" ? "40 20 280 386" : "24 20 312 446"}
+        role="group"
+        aria-label={label}
+      >
+        <Textures />
+        <path d={OUTLINE} className="outline" />
+        {(Object.keys(FACE_PATHS) as Zone[]).map((zone) => (
+          <ZoneShape
+            key={zone}
+            zone={zone}
+            look={zones[zone]}
+            onPick={onPick}
+          />
+        ))}
+        {FEATURES.map((path) => (
+          <path key={path} d={path} className="feature" />
+        ))}
+        <text x={crop === "neck" ? 46 : 34} y="40" className="side-word">
+          right
+        </text>
+        <text
+          x={crop === "neck" ? 314 : 326}
+          y="40"
+          textAnchor="end"
+          className="side-word"
+        >
+          left
+        </text>
+      </svg>
+    </figure>
+  );
+}
+
+function ZoneShape({
+  zone,
+  look,
+  onPick,
+}: {
+  zone: Zone;
+  look: ZoneLook | undefined;
+  onPick: ((zone: Zone) => void) | undefined;
+}) {
+  const path = FACE_PATHS[zone];
+  if (!look) return <path d={path} className="zone aside" />;
+  const [x, y] = CENTRES[zone];
+  const classes = ["zone"];
+  if (look.covered) classes.push("covered");
+  if (look.ended) classes.push("ended");
+  if (look.next) classes.push("next");
+  if (look.chosen) classes.push("chosen");
+  if (look.tint) classes.push(`tint${look.tint}`);
+  const texture = look.whitening && TEXTURE[look.whitening];
+  const pick = onPick && {
+    role: "button",
+    tabIndex: 0,
+    "aria-pressed": look.chosen ?? false,
+    onClick: () => onPick(zone),
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key === "Enter" || event.key === " ") {
+        event.preventDefault();
+        event.stopPropagation();
+        onPick(zone);
+      }
+    },
+  };
+  return (
+    <g
+      className={pick && "pick"}
+      data-zone={zone}
+      {...(pick ?? { role: "img" })}
+      aria-label={zoneName(zone) + (look.says ? `, ${look.says}` : "")}
+    >
+      <path d={path} className={classes.join(" ")} />
+      {texture && (
+        <path
+          d={path}
+          fill={texture}
+          className={look.whitening === "F4" ? "white f4" : "white"}
+        />
+      )}
+      {Array.from({ length: look.redness ?? 0 }, (_, ring) => (
+        <path
+          key={ring}
+          d={path}
+          className="redness"
+          transform={`translate(${x} ${y}) scale(${0.86 - ring * 0.16}) translate(${-x} ${-y})`}
+        />
+      ))}
+      {look.ended && (
+        <path
+          d={`M ${x - 8} ${y - 8} l 16 16 m 0 -16 l -16 16`}
+          className="crossed"
+        />
+      )}
+      {look.hotSpot !== undefined ? (
+        <>
+          <circle cx={x} cy={y} r="12" className="spot" />
+          <text x={x} y={y + 5} className="number">
+            {look.hotSpot}
+          </text>
+        </>
+      ) : (
+        look.text && (
+          <text x={x} y={y + 6} className="number">
+            {look.text}
+          </text>
+        )
+      )}
+    </g>
+  );
+}
+
+function Textures() {
+  return (
+    <defs>
+      <pattern
+        id="crystals"
+        width="12"
+        height="12"
+        patternUnits="userSpaceOnUse"
+      >
+        <path d="M 3 6 h 6 M 6 3 v 6" className="texture-line" />
+      </pattern>
+      <pattern id="f1" width="11" height="11" patternUnits="userSpaceOnUse">
+        <circle cx="5" cy="5" r="1.6" className="texture-dot" />
+      </pattern>
+      <pattern id="f2" width="5" height="5" patternUnits="userSpaceOnUse">
+        <circle cx="2.5" cy="2.5" r="1.7" className="texture-dot" />
+      </pattern>
+      <pattern id="f4" width="7" height="7" patternUnits="userSpaceOnUse">
+        <path d="M 0 7 L 7 0 M 0 0 L 7 7" className="texture-line" />
+      </pattern>
+    </defs>
+  );
+}
+
+/** What the textures and contours mean, one tap away. */
+export function FaceLegend() {
+  const rows: [string, ZoneLook][] = [
+    ["crystals", { whitening: "CRYSTALS" }],
+    ["F1 speckled", { whitening: "F1" }],
+    ["F2 even", { whitening: "F2" }],
+    ["F3 solid", { whitening: "F3" }],
+    ["F4 grey", { whitening: "F4" }],
+    ["redness 1 to 3: inner lines", { redness: 3 }],
+  ];
+  return (
+    <ul className="legend">
+      {rows.map(([word, look]) => (
+        <li key={word}>
+          <svg viewBox="0 0 40 24" width="40" height="24" aria-hidden="true">
+            <rect
+              x="1"
+              y="1"
+              width="38"
+              height="22"
+              fill={(look.whitening && TEXTURE[look.whitening]) ?? "none"}
+              className="swatch"
+            />
+            {look.redness && (
+              <rect x="6" y="5" width="28" height="14" className="redness" />
+            )}
+            {look.redness && (
+              <rect x="11" y="9" width="18" height="6" className="redness" />
+            )}
+          </svg>
+          {word}
+        </li>
+      ))}
+    </ul>
+  );
+}

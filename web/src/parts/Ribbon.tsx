@@ -1,0 +1,359 @@
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import type { RibbonModel } from "./ribbonModel";
+import { clock } from "./words";
+import "./ribbon.css";
+
+const LEFT = 84;
+const LANES = { steps: 30, layers: 30, feel: 52, looks: 26 };
+
+/**
+ * One band of time, the same wherever a treatment is seen: planned in outline, actual filled. Arrow
+ * keys move along it; a table says the same for screen readers.
+ */
+export function Ribbon({
+  model,
+  label,
+  unit,
+}: {
+  model: RibbonModel;
+  label: string;
+  unit: "minutes" | "clock";
+}) {
+  const [width, setWidth] = useState(1000);
+  const [picked, setPicked] = useState<number | null>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const tableId = useId();
+  useEffect(() => {
+    const element = box.current;
+    if (!element || typeof ResizeObserver === "undefined") return;
+    const watch = new ResizeObserver(() =>
+      setWidth(Math.max(320, element.clientWidth)),
+    );
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+
+  const x = (seconds: number) =>
+    LEFT +
+    ((seconds - model.from) / (model.to - model.from)) * (width - LEFT - 16);
+  const withSteps = model.steps.some((step) => step.kind !== "ending");
+  const top = {
+    steps: 26,
+    layers: withSteps ? 26 + LANES.steps + 8 : 26,
+    feel: 0,
+    looks: 0,
+  };
+  top.feel = top.layers + LANES.layers + 8;
+  top.looks = top.feel + LANES.feel + 6;
+  const height = top.looks + (unit === "clock" ? LANES.looks : 0) + 6;
+  const feelY = (value: number) =>
+    top.feel + LANES.feel - (value / 10) * LANES.feel;
+  const points = readings(model);
+  const reading = picked === null ? null : points[picked];
+
+  function move(event: KeyboardEvent) {
+    const step =
+      event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    if (step === 0 || points.length === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    setPicked((was) =>
+      Math.min(points.length - 1, Math.max(0, (was ?? -1) + step)),
+    );
+  }
+
+  return (
+    <div className="ribbon" ref={box}>
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={label}
+        aria-describedby={tableId}
+        tabIndex={0}
+        onKeyDown={move}
+        onBlur={() => setPicked(null)}
+      >
+        {ticks(model, unit).map((tick) => (
+          <g key={tick}>
+            <line
+              x1={x(tick)}
+              x2={x(tick)}
+              y1="14"
+              y2={height - 4}
+              className="tick"
+            />
+            <text x={x(tick) + 4} y="14" className="tick-word">
+              {unit === "minutes" ? tick / 60 : clock(tick * 1000)}
+            </text>
+          </g>
+        ))}
+        {withSteps && <Lane y={top.steps + 20} word="steps" />}
+        <Lane y={top.layers + 20} word="layers" />
+        <Lane y={top.feel + 32} word="feel" />
+        {unit === "clock" && <Lane y={top.looks + 16} word="looks" />}
+
+        {model.steps.map((step) => (
+          <g key={step.label + step.start}>
+            <rect
+              x={x(step.start)}
+              y={withSteps ? top.steps : top.layers}
+              width={Math.max(1, x(step.end) - x(step.start))}
+              height={LANES.steps}
+              className={`step ${step.kind}`}
+            />
+            {x(step.end) - x(step.start) > step.label.length * 6.4 && (
+              <text
+                x={x(step.start) + 6}
+                y={(withSteps ? top.steps : top.layers) + 20}
+                className={`step-word ${step.kind}`}
+              >
+                {step.label}
+              </text>
+            )}
+          </g>
+        ))}
+        {model.layers.map((layer) => {
+          const unitHeight =
+            LANES.layers / Math.max(1, model.layersMost, model.layers.length);
+          return (
+            <rect
+              key={layer.number}
+              x={x(layer.start)}
+              y={top.layers + LANES.layers - layer.number * unitHeight}
+              width={Math.max(1.5, x(layer.end) - x(layer.start))}
+              height={unitHeight - 1}
+              className={
+                layer.planned ? "layer planned" : `layer n${layer.number % 2}`
+              }
+            />
+          );
+        })}
+        {model.layerNote && model.layers[0] && (
+          <text
+            x={x(model.layers[0].end) + 8}
+            y={top.layers + 20}
+            className="note accent"
+          >
+            {model.layerNote}
+          </text>
+        )}
+        {model.bands.map((band) => (
+          <path
+            key={band.start}
+            className="band"
+            d={`M ${x(band.start)} ${feelY(0)} L ${x(band.start + (band.end - band.start) * 0.3)} ${feelY(band.high)} L ${x(band.end)} ${feelY(band.falling ? band.low / 2 + 1 : band.high)} L ${x(band.end)} ${feelY(band.falling ? 0 : band.low)} L ${x(band.start + (band.end - band.start) * 0.3)} ${feelY(band.low)} Z`}
+          />
+        ))}
+        {model.bandNote && model.bands[0] && (
+          <text
+            x={x(model.bands[0].end) + 8}
+            y={top.feel + 34}
+            className="note"
+          >
+            {model.bandNote}
+          </text>
+        )}
+        {unit === "clock" && (
+          <>
+            <line
+              x1={LEFT}
+              x2={width - 16}
+              y1={feelY(model.hold)}
+              y2={feelY(model.hold)}
+              className="hold"
+            />
+            <line
+              x1={LEFT}
+              x2={width - 16}
+              y1={feelY(model.stop)}
+              y2={feelY(model.stop)}
+              className="stop"
+            />
+            <Feel model={model} x={x} y={feelY} />
+            <Looks model={model} x={x} y={top.looks + 12} />
+          </>
+        )}
+        {model.marks.map((mark) => (
+          <g key={mark.label + mark.at}>
+            <line
+              x1={x(mark.at)}
+              x2={x(mark.at)}
+              y1="16"
+              y2={top.looks}
+              className="mark"
+            />
+            {mark.label === "END" && (
+              <text
+                x={x(mark.at) - 6}
+                y={top.feel + 14}
+                textAnchor="end"
+                className="mark-word"
+              >
+                END
+              </text>
+            )}
+          </g>
+        ))}
+        {model.limit !== undefined && (
+          <g>
+            <line
+              x1={x(model.limit)}
+              x2={x(model.limit)}
+              y1="16"
+              y2={height - 4}
+              className="limit"
+            />
+            <text
+              x={x(model.limit) + 6}
+              y={top.layers + 14}
+              className="limit-word"
+            >
+              limit {clock(model.limit * 1000)}
+            </text>
+          </g>
+        )}
+        {model.now !== undefined && (
+          <line
+            x1={x(model.now)}
+            x2={x(model.now)}
+            y1="4"
+            y2={height - 2}
+            className="now"
+          />
+        )}
+        {reading && (
+          <line
+            x1={x(reading.at)}
+            x2={x(reading.at)}
+            y1="4"
+            y2={height - 2}
+            className="cursor"
+          />
+        )}
+      </svg>
+      <div className="reading" aria-live="polite">
+        {reading && `${clock(reading.at * 1000)} · ${reading.label}`}
+      </div>
+      <table className="hidden" id={tableId}>
+        <caption>{label}</caption>
+        <tbody>
+          {points.map((point, i) => (
+            <tr key={i}>
+              <th scope="row">{clock(point.at * 1000)}</th>
+              <td>{point.label}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Lane({ y, word }: { y: number; word: string }) {
+  return (
+    <text x="14" y={y} className="lane">
+      {word}
+    </text>
+  );
+}
+
+function Feel({
+  model,
+  x,
+  y,
+}: {
+  model: RibbonModel;
+  x: (s: number) => number;
+  y: (v: number) => number;
+}) {
+  if (model.feel.length === 0) return null;
+  const end = model.now ?? model.feel.at(-1)?.at ?? 0;
+  let path = "";
+  model.feel.forEach((told, i) => {
+    path +=
+      i === 0
+        ? `M ${x(told.at)} ${y(told.value)}`
+        : ` H ${x(told.at)} V ${y(told.value)}`;
+  });
+  return (
+    <>
+      <path d={`${path} H ${x(end)}`} className="feel" />
+      {model.feel.map((told) => (
+        <circle
+          key={told.at}
+          cx={x(told.at)}
+          cy={y(told.value)}
+          r="3"
+          className="told"
+        >
+          <title>{`${clock(told.at * 1000)}: ${told.value}`}</title>
+        </circle>
+      ))}
+    </>
+  );
+}
+
+/** Marks of looks; the words of one that would run into the next are left to the reading. */
+function Looks({
+  model,
+  x,
+  y,
+}: {
+  model: RibbonModel;
+  x: (s: number) => number;
+  y: number;
+}) {
+  const worded = new Set<number>();
+  model.looks.reduce((free, look, i) => {
+    if (x(look.at) < free) return free;
+    worded.add(i);
+    return x(look.at) + 22 + look.label.length * 10;
+  }, 0);
+  return (
+    <>
+      {model.looks.map((look, i) => (
+        <g key={look.label + look.at}>
+          <circle cx={x(look.at)} cy={y} r="5" className="look">
+            <title>{`${clock(look.at * 1000)}: ${look.label}`}</title>
+          </circle>
+          {worded.has(i) && (
+            <text x={x(look.at) + 9} y={y + 5} className="note">
+              {look.label}
+            </text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
+function readings(model: RibbonModel): { at: number; label: string }[] {
+  return [
+    ...model.steps.map((step) => ({ at: step.start, label: step.label })),
+    ...model.layers.map((layer) => ({
+      at: layer.start,
+      label: `layer ${layer.number}, ${(layer.number * model.mgPerCm2PerLayer).toFixed(2)} mg/cm² in all`,
+    })),
+    ...model.feel.map((told) => ({
+      at: told.at,
+      label: `feels ${told.value}`,
+    })),
+    ...model.looks,
+    ...model.marks,
+  ].sort((a, b) => a.at - b.at);
+}
+
+function ticks(model: RibbonModel, unit: "minutes" | "clock"): number[] {
+  const span = model.to - model.from;
+  const every =
+    unit === "minutes" ? 300 : span > 1200 ? 300 : span > 600 ? 120 : 60;
+  const found = [];
+  for (
+    let at = Math.ceil(model.from / every) * every;
+    at < model.to;
+    at += every
+  )
+    found.push(at);
+  return found;
+}

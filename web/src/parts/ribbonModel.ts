@@ -1,0 +1,204 @@
+import type { PlanStation, PlanView, Treatment } from "../api/types";
+import { zoneName } from "./words";
+
+/** Everything a ribbon draws; times in seconds from its zero. */
+export interface RibbonModel {
+  from: number;
+  to: number;
+  now?: number;
+  limit?: number;
+  steps: {
+    start: number;
+    end: number;
+    label: string;
+    kind: "prep" | "acid" | "ending" | "care";
+  }[];
+  layers: { start: number; end: number; number: number; planned: boolean }[];
+  layerNote?: string;
+  layersMost: number;
+  feel: { at: number; value: number }[];
+  hold: number;
+  stop: number;
+  bands: {
+    start: number;
+    end: number;
+    low: number;
+    high: number;
+    falling: boolean;
+  }[];
+  bandNote?: string;
+  looks: { at: number; label: string }[];
+  marks: { at: number; label: string }[];
+  mgPerCm2PerLayer: number;
+}
+
+/** A plan in outline: minutes from the chair. */
+export function ribbonOfPlan(station: PlanStation): RibbonModel {
+  const { plan, course } = station;
+  const acid = course.find((block) => block.kind === "ACID");
+  const start = acid?.startSeconds ?? 0;
+  const end = start + (acid?.seconds ?? 0);
+  const last = course.at(-1);
+  const dose = (plan.mgPerCm2PerLayer * plan.layersPlanned).toFixed(2);
+  const each = (end - start) / plan.layersPlanned;
+  return {
+    from: 0,
+    to: Math.max(
+      station.bookedMinutes * 60,
+      (last?.startSeconds ?? 0) + (last?.seconds ?? 0),
+    ),
+    steps: course.map((block) => ({
+      start: block.startSeconds,
+      end: block.startSeconds + block.seconds,
+      label: block.label,
+      kind: block.kind.toLowerCase() as "prep",
+    })),
+    layers: Array.from({ length: plan.layersPlanned }, (_, i) => ({
+      start: start + i * each,
+      end,
+      number: i + 1,
+      planned: true,
+    })),
+    layerNote: `${plan.layersPlanned === 1 ? "1 layer" : `${plan.layersPlanned} layers`}, at most ${plan.layersAtMost} · ${plan.layerMl.toFixed(1)} mL · ${dose} mg/cm²`,
+    layersMost: plan.layersAtMost,
+    feel: [],
+    hold: plan.hold,
+    stop: plan.stop,
+    bands: [band(plan, start, end)],
+    bandNote: `expected ${plan.bandWords}`,
+    looks: [],
+    marks: [],
+    mgPerCm2PerLayer: plan.mgPerCm2PerLayer,
+  };
+}
+
+/** A running or finished treatment: seconds from the first touch. */
+export function ribbonOfTreatment(
+  treatment: Treatment,
+  now?: number,
+): RibbonModel | null {
+  const first = treatment.clocks.firstTouch;
+  if (!first) return null;
+  const zero = Date.parse(first);
+  const at = (instant: string) => (Date.parse(instant) - zero) / 1000;
+  const nowAt = now === undefined ? undefined : (now - zero) / 1000;
+  const limit = treatment.contactLimitSeconds;
+  const ended = treatment.clocks.endedAt
+    ? at(treatment.clocks.endedAt)
+    : undefined;
+  const last = treatment.events.at(-1);
+  const closed = treatment.phase === "SIGNED";
+  const rest = treatment.restAt ? at(treatment.restAt) : undefined;
+  const runs = nowAt ?? (last ? at(last.at) : 0);
+  const through = ended ?? runs;
+  const span =
+    closed || rest !== undefined ? (rest ?? through) + 40 : runs * 1.12 + 30;
+  const to = Math.max(span, (limit ?? 240) * 1.35, 60);
+  const underAcid = treatment.answers.filter((told) => told.phase !== "READY");
+  return {
+    from: 0,
+    to,
+    now: closed ? undefined : nowAt,
+    limit,
+    steps:
+      ended === undefined
+        ? []
+        : [
+            {
+              start: ended,
+              end: rest ?? Math.max(ended, runs),
+              label: "end, rest",
+              kind: "ending",
+            },
+          ],
+    layers: treatment.layers.map((layer) => ({
+      start: at(layer.startedAt),
+      end: through,
+      number: layer.number,
+      planned: false,
+    })),
+    layersMost: Math.max(treatment.plan.layersAtMost, treatment.layers.length),
+    feel: underAcid.map((told) => ({ at: at(told.at), value: told.value })),
+    hold: treatment.plan.hold,
+    stop: treatment.plan.stop,
+    bands: treatment.layers
+      .slice(0, 1)
+      .map((layer) =>
+        band(
+          treatment.plan,
+          at(layer.startedAt),
+          limit ?? at(layer.startedAt) + 180,
+        ),
+      ),
+    looks: looks(treatment, at),
+    marks: marks(treatment, at),
+    mgPerCm2PerLayer: treatment.plan.mgPerCm2PerLayer,
+  };
+}
+
+function band(plan: PlanView, start: number, end: number) {
+  return {
+    start,
+    end,
+    low: plan.bandLow,
+    high: plan.bandHigh,
+    falling: plan.bandWords.includes("falling"),
+  };
+}
+
+const WHITE: Record<string, string> = {
+  NONE: "clear",
+  CRYSTALS: "crystals",
+  F1: "F1",
+  F2: "F2",
+  F3: "F3",
+  F4: "F4",
+};
+const RED = ["no redness", "pink", "red", "deep red"];
+
+function looks(treatment: Treatment, at: (instant: string) => number) {
+  return treatment.events.flatMap(({ at: when, fact }) => {
+    if (!fact || at(when) < 0) return [];
+    switch (fact.type) {
+      case "RednessSeen": {
+        const worst = Math.max(0, ...Object.values(fact.grades));
+        return [{ at: at(when), label: RED[worst] ?? "" }];
+      }
+      case "WhiteningSeen":
+        return [{ at: at(when), label: `white, ${WHITE[fact.grade]}` }];
+      case "WipeTested":
+        return [
+          {
+            at: at(when),
+            label: fact.cameOff ? "wiped off: crystals" : "stays: frost",
+          },
+        ];
+      case "HotSpotFelt":
+        return [
+          { at: at(when), label: `${zoneName(fact.zone)} ${fact.value}` },
+        ];
+      case "SignSeen":
+        return [
+          { at: at(when), label: fact.sign.toLowerCase().replaceAll("_", " ") },
+        ];
+      default:
+        return [];
+    }
+  });
+}
+
+function marks(treatment: Treatment, at: (instant: string) => number) {
+  return treatment.events.flatMap(({ at: when, fact }) => {
+    if (!fact || at(when) < 0) return [];
+    switch (fact.type) {
+      case "EndingStarted":
+        return [{ at: at(when), label: "END" }];
+      case "ZoneEnded":
+        return [{ at: at(when), label: `${zoneName(fact.zone)} ended` }];
+      case "AdviceDeclined":
+        return [{ at: at(when), label: `went on: ${fact.reason}` }];
+      default:
+        return [];
+    }
+  });
+}

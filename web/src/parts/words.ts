@@ -1,0 +1,85 @@
+import dayjs from "dayjs";
+
+/** The browser's locale; in English the day stands before the month, as the server's words have it. */
+export const LOCALE = navigator.language.startsWith("en")
+  ? "en-GB"
+  : navigator.language;
+
+/** "Sat 28 Nov", by the browser's locale. */
+export function day(date: string | Date): string {
+  const words = new Intl.DateTimeFormat(LOCALE, {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+  }).format(typeof date === "string" ? dayjs(date).toDate() : date);
+  return words.replace(",", "");
+}
+
+/** "14:06", by the browser's locale, 24 hours. */
+export function hour(instant: string | Date): string {
+  return new Intl.DateTimeFormat(LOCALE, {
+    hour: "2-digit",
+    minute: "2-digit",
+    hourCycle: "h23",
+  }).format(new Date(instant));
+}
+
+/** "2:14", minutes and seconds; a negative span shows as 0:00. */
+export function clock(milliseconds: number): string {
+  const seconds = Math.max(0, Math.floor(milliseconds / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+}
+
+/** "0:46" left, counting the running second as whole. */
+export function left(milliseconds: number): string {
+  return clock(Math.ceil(Math.max(0, milliseconds) / 1000) * 1000);
+}
+
+/** A number with so many decimals, by the browser's locale. */
+export function decimal(value: number, digits: number): string {
+  return new Intl.NumberFormat(LOCALE, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  }).format(value);
+}
+
+const ZONES: Record<string, string> = {
+  FOREHEAD: "forehead",
+  GLABELLA: "glabella",
+  TEMPLE_RIGHT: "right temple",
+  TEMPLE_LEFT: "left temple",
+  EYE_RIGHT: "right eye contour",
+  EYE_LEFT: "left eye contour",
+  NOSE: "nose",
+  CHEEK_RIGHT: "right cheek",
+  CHEEK_LEFT: "left cheek",
+  UPPER_LIP: "upper lip",
+  CHIN: "chin",
+  JAW_RIGHT: "right jawline",
+  JAW_LEFT: "left jawline",
+  NECK: "neck",
+  DECOLLETAGE: "decolletage",
+};
+
+/** "Wednesday 25 November". */
+export function wholeDay(date: string): string {
+  return new Intl.DateTimeFormat(LOCALE, {
+    weekday: "long",
+    day: "numeric",
+    month: "long",
+  })
+    .format(dayjs(date).toDate())
+    .replace(",", "");
+}
+
+export function zoneName(zone: string): string {
+  return ZONES[zone] ?? zone;
+}
+
+export function firstName(name: string): string {
+  return name.split(" ")[0] ?? name;
+}
+
+export function plural(n: number, thing: string): string {
+  return `${n} ${thing}${n === 1 ? "" : "s"}`;
+}

@@ -1,0 +1,127 @@
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { Finding, ScreeningState, Verdict } from "../api/types";
+import { Strip } from "../parts/Strip";
+import { VerdictMark } from "../parts/VerdictMark";
+import { day, plural } from "../parts/words";
+import { LiftFinding } from "./LiftFinding";
+
+/** The verdict for the day, rebuilt at every answer, with what it stands on. */
+export function VerdictPanel({
+  visitId,
+  state,
+}: {
+  visitId: string;
+  state: ScreeningState;
+}) {
+  const [lifting, setLifting] = useState<Finding | null>(null);
+  return (
+    <>
+      <Strip
+        title={`Verdict for ${day(state.peelDate)}`}
+        code={plural(state.findings.length, "finding")}
+      />
+      <div className="verdict" role="status">
+        <VerdictMark verdict={state.verdict} size={34} />
+        <div>
+          <b>{state.verdict}</b>
+          <p className="soft">{words(state)}</p>
+        </div>
+      </div>
+      <ul className="findings">
+        {state.findings.map((finding) => (
+          <FindingLine
+            key={finding.ruleId + finding.said + finding.scope}
+            finding={finding}
+            onLift={() => setLifting(finding)}
+          />
+        ))}
+      </ul>
+      {state.opensMost && (
+        <p className="opens">
+          <b>Opens the most:</b> {state.opensMost}
+        </p>
+      )}
+      <p className="small soft defer">
+        The maker’s label, the law, your licence and the supervising clinician
+        come before this.
+      </p>
+      {lifting && (
+        <LiftFinding
+          visitId={visitId}
+          finding={lifting}
+          onClose={() => setLifting(null)}
+        />
+      )}
+    </>
+  );
+}
+
+function words(state: ScreeningState): string {
+  if (state.unasked > 0) {
+    return `${plural(state.unasked, "answer")} missing. Each counts as the unsafe answer until it is asked.`;
+  }
+  const said: Record<Verdict, string> = {
+    PROCEED: "Nothing stands in the way.",
+    ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
+    WAIT: state.until
+      ? `Not before ${day(state.until)}.`
+      : "Not until what is named is done.",
+    REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
+    STOP: "No peel.",
+  };
+  return said[state.verdict];
+}
+
+function FindingLine({
+  finding,
+  onLift,
+}: {
+  finding: Finding;
+  onLift: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const lifted = finding.settled !== undefined;
+  const may =
+    !lifted &&
+    !finding.unasked &&
+    (finding.overridable || finding.verdict === "REFER");
+  return (
+    <li className={lifted ? "lifted" : ""}>
+      <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <VerdictMark verdict={finding.verdict} />
+        <span className="grow">
+          <b>{finding.verdict}</b> {finding.said}
+          {!finding.clientScope && <small>for {finding.scope}</small>}
+          {lifted && <small>{finding.settled}</small>}
+        </span>
+        <span className="limit">
+          {finding.unasked
+            ? "until asked"
+            : finding.until
+              ? `until ${day(finding.until)}`
+              : finding.limits.slice(0, 2).join(" · ")}
+        </span>
+      </button>
+      {open && (
+        <div className="why">
+          <p>{finding.why}</p>
+          {finding.limits.length > 0 && (
+            <p>Limits: {finding.limits.join(" · ")}.</p>
+          )}
+          {finding.clearedBy && <p>Clears by: {finding.clearedBy}.</p>}
+          <p className="soft mono">
+            {finding.ruleId} · {finding.source}
+          </p>
+          {may && (
+            <Button size="small" onClick={onLift}>
+              {finding.verdict === "REFER"
+                ? "Record a clearance"
+                : "Override with a reason"}
+            </Button>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,14 @@
+import { queryOptions } from "@tanstack/react-query";
+import { api, body } from "../api/client";
+
+export function screeningQuery(id: string) {
+  return queryOptions({
+    queryKey: ["visit", id, "screening"],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/screening", {
+          params: { path: { id } },
+        }),
+      ),
+  });
+}

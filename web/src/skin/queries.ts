@@ -1,0 +1,19 @@
+import { queryOptions } from "@tanstack/react-query";
+import { api, body } from "../api/client";
+
+/** The words of the consult, which do not change while a page is open. */
+export const consultWordsQuery = queryOptions({
+  queryKey: ["words", "consult"],
+  queryFn: async () => body(await api.GET("/api/words/consult")),
+  staleTime: Infinity,
+});
+
+export function consultQuery(id: string) {
+  return queryOptions({
+    queryKey: ["visit", id, "consult"],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/consult", { params: { path: { id } } }),
+      ),
+  });
+}

@@ -1,0 +1,84 @@
+import { type ReactNode } from "react";
+import { Link } from "react-router";
+import type { Treatment, Visit } from "../api/types";
+import { ErrorNote } from "../parts/ErrorNote";
+import { useNow } from "../parts/useNow";
+import { VerdictMark } from "../parts/VerdictMark";
+import { clock, hour } from "../parts/words";
+import type { LiveTreatment } from "./useTreatment";
+import "./couch.css";
+
+/** The top of every couch screen: who, the limits, what is on, the time. */
+export function CouchTop({
+  visit,
+  treatment,
+  live,
+}: {
+  visit: Visit;
+  treatment: Treatment;
+  live: LiveTreatment;
+}) {
+  const now = useNow(live.offset, 1000);
+  const layers = treatment.layers.length;
+  const opened = treatment.events[0];
+  return (
+    <header className="couch-top">
+      <Link
+        to="/"
+        className="name"
+        aria-label={`${visit.clientName}, to Today`}
+      >
+        {visit.clientName}
+      </Link>
+      <span>
+        {visit.age} · type {treatment.plan.phototype}
+        {visit.allergies && ` · ${visit.allergies}`}
+      </span>
+      {visit.limits.length > 0 && (
+        <span className="limits">
+          <VerdictMark verdict="ADAPT" size={18} />
+          {visit.limits.slice(0, 2).join(" · ")}
+          {visit.limits.length > 2 && ` + ${visit.limits.length - 2}`}
+        </span>
+      )}
+      <span>
+        {treatment.plan.formulaCode} · face
+        {layers > 0 &&
+          ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
+      </span>
+      <span className="mono time">
+        {hour(new Date(now))}
+        {opened && ` · with client ${clock(now - Date.parse(opened.at))}`}
+      </span>
+    </header>
+  );
+}
+
+/** What was not taken, not sent, or not reachable; said once, where it matters. */
+export function CouchNotes({ live }: { live: LiveTreatment }) {
+  return (
+    <div role="status" className="couch-notes">
+      {live.unsent.length > 0 && live.away && (
+        <p className="warn">
+          Not saved yet: {live.unsent.length}. Kept on this screen, sent when
+          the server is back.
+        </p>
+      )}
+      {live.away && live.unsent.length === 0 && (
+        <p className="warn">
+          The server does not answer. Clocks and limit go on here.
+        </p>
+      )}
+      {live.refused && <ErrorNote error={live.refused} />}
+    </div>
+  );
+}
+
+/** A screen that waits for its treatment. */
+export function CouchWait({ error }: { error: unknown }): ReactNode {
+  return (
+    <main className="couch-wait">
+      <ErrorNote error={error} />
+    </main>
+  );
+}

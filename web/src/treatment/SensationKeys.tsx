@@ -1,0 +1,42 @@
+import type { Advice } from "../api/types";
+import { tint } from "./advice";
+
+const WORDS: Record<number, string> = {
+  0: "nothing",
+  3: "tingle",
+  5: "hot",
+  8: "hard",
+  10: "burning",
+};
+const LEADS = { go: "goes on", hold: "hold", end: "end" };
+
+/** The eleven answers; each key shows by its tint what it leads to. */
+export function SensationKeys({
+  answers,
+  told,
+  onAnswer,
+}: {
+  answers: Advice[];
+  told: number | undefined;
+  onAnswer: (value: number) => void;
+}) {
+  return (
+    <div className="keys" role="group" aria-label="How does it feel, 0 to 10">
+      {Array.from({ length: 11 }, (_, value) => {
+        const leads = tint(answers[value]);
+        return (
+          <button
+            key={value}
+            type="button"
+            className={`${leads === "go" ? "" : leads} ${told === value ? "told" : ""}`}
+            aria-label={`${value}${WORDS[value] ? `, ${WORDS[value]}` : ""}: ${LEADS[leads]}`}
+            onClick={() => onAnswer(value)}
+          >
+            <b>{value}</b>
+            <small>{WORDS[value] ?? ""}</small>
+          </button>
+        );
+      })}
+    </div>
+  );
+}

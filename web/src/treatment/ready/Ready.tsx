@@ -1,0 +1,378 @@
+import Button from "@mui/material/Button";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { api, body, useVisitChanged } from "../../api/client";
+import type { Treatment, Visit, Zone } from "../../api/types";
+import { ErrorNote } from "../../parts/ErrorNote";
+import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
+import { clock, firstName, hour } from "../../parts/words";
+import type { StationProps } from "../../visit/VisitStation";
+import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { SensationKeys } from "../SensationKeys";
+import {
+  type LiveTreatment,
+  treatmentQuery,
+  useTreatment,
+} from "../useTreatment";
+import "./ready.css";
+
+export default function Ready({ visit }: StationProps) {
+  return visit.treatmentId ? (
+    <Steps visit={visit} treatmentId={visit.treatmentId} />
+  ) : (
+    <Open visit={visit} />
+  );
+}
+
+/** The client comes in: from here on the plan is fixed and everything is recorded. */
+function Open({ visit }: { visit: Visit }) {
+  const queries = useQueryClient();
+  const changed = useVisitChanged(visit.id);
+  const open = useMutation({
+    mutationFn: async () =>
+      body(
+        await api.POST("/api/visits/{visitId}/treatment", {
+          params: { path: { visitId: visit.id } },
+        }),
+      ),
+    onSuccess: async (treatment) => {
+      queries.setQueryData(treatmentQuery(treatment.id).queryKey, treatment);
+      await changed();
+    },
+  });
+  return (
+    <main className="couch-screen open-treatment">
+      <h1>{visit.clientName} is here</h1>
+      <p>
+        {visit.formula} in {visit.room}. From now on every step is kept with its
+        time.
+      </p>
+      <ErrorNote error={open.error} />
+      <div className="row">
+        <Button
+          variant="contained"
+          autoFocus
+          onClick={() => open.mutate()}
+          disabled={open.isPending}
+        >
+          Begin
+        </Button>
+        <Button
+          color="inherit"
+          component={Link}
+          to={`/visits/${visit.id}/plan`}
+        >
+          Back to Plan
+        </Button>
+      </div>
+    </main>
+  );
+}
+
+function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
+  const live = useTreatment(treatmentId, visit.id);
+  const navigate = useNavigate();
+  const { treatment, say } = live;
+  const [looking, setLooking] = useState<string | null>(null);
+  const open = treatment?.steps.find((step) => !step.doneAt);
+  const here = treatment?.steps.find((step) => step.id === looking) ?? open;
+  const armed =
+    treatment !== undefined &&
+    treatment.phase !== "READY" &&
+    treatment.phase !== "STOPPED";
+
+  useEffect(() => {
+    function key(event: KeyboardEvent) {
+      if (!treatment || treatment.phase !== "READY" || isTyping(event)) return;
+      if (here?.id === "GATE_A" && /^[0-9t]$/.test(event.key)) {
+        event.preventDefault();
+        say({
+          type: "SensationAnswered",
+          value: event.key === "t" ? 10 : Number(event.key),
+        });
+      }
+    }
+    window.addEventListener("keydown", key);
+    return () => window.removeEventListener("keydown", key);
+  }, [treatment, here?.id, say]);
+
+  if (!treatment) return <CouchWait error={live.error} />;
+  return (
+    <div className="couch-screen">
+      <CouchTop visit={visit} treatment={treatment} live={live} />
+      <CouchNotes live={live} />
+      <main className="ready">
+        <ol className="ready-steps" aria-label="The order on the day">
+          {treatment.steps.map((step) => (
+            <li key={step.id}>
+              <button
+                type="button"
+                className={
+                  step.doneAt ? "done" : step.id === open?.id ? "now" : ""
+                }
+                aria-current={step.id === here?.id ? "step" : undefined}
+                onClick={() => setLooking(step.id)}
+              >
+                <i aria-hidden="true" />
+                <span className="grow">{step.label}</span>
+                <small>{step.doneAt ? hour(step.doneAt) : ""}</small>
+              </button>
+            </li>
+          ))}
+        </ol>
+        <section className="ready-now" aria-label="Now">
+          {treatment.phase === "STOPPED" ? (
+            <Stopped visit={visit} />
+          ) : here && !armed ? (
+            <StepNow
+              key={here.id}
+              visit={visit}
+              treatment={treatment}
+              step={here}
+              live={live}
+              onDone={() => setLooking(null)}
+            />
+          ) : armed ? (
+            <>
+              <h1>The timer is armed</h1>
+              <Link to={`/visits/${visit.id}/treat`}>Go to Treat</Link>
+            </>
+          ) : (
+            <>
+              <h1>Everything is ready</h1>
+              <p>
+                The maker’s label, the law, your licence and the supervising
+                clinician come before any advice here. You stay with{" "}
+                {firstName(visit.clientName)} once acid is on.
+              </p>
+            </>
+          )}
+          {treatment.phase === "READY" && (
+            <div className="arm">
+              <Button
+                variant={open ? "outlined" : "contained"}
+                autoFocus={!open}
+                key={open ? "shut" : "open"}
+                disabled={open !== undefined}
+                onClick={() => {
+                  say({ type: "TimerArmed" });
+                  void navigate(`/visits/${visit.id}/treat`);
+                }}
+              >
+                Arm the timer
+              </Button>
+              <span className="soft">
+                {open
+                  ? `no timer, no acid: ${treatment.steps.filter((s) => !s.doneAt).length} steps are open`
+                  : `${treatment.plan.formulaCode}${
+                      treatment.contactLimitSeconds !== undefined
+                        ? `, limit ${clock(treatment.contactLimitSeconds * 1000)}`
+                        : `, ${treatment.layersPlanned} planned`
+                    }`}
+              </span>
+            </div>
+          )}
+        </section>
+      </main>
+    </div>
+  );
+}
+
+function isTyping(event: KeyboardEvent) {
+  return (
+    event.target instanceof HTMLInputElement ||
+    event.target instanceof HTMLTextAreaElement
+  );
+}
+
+function Stopped({ visit }: { visit: Visit }) {
+  return (
+    <>
+      <h1>Stopped before any acid</h1>
+      <p>
+        Bland care today. What was said is in the record; the next visit starts
+        with it.
+      </p>
+      <Link to={`/clients/${visit.clientId}`}>To the chart</Link>
+    </>
+  );
+}
+
+interface StepNowProps {
+  visit: Visit;
+  treatment: Treatment;
+  step: Treatment["steps"][number];
+  live: LiveTreatment;
+  onDone: () => void;
+}
+
+function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
+  if (step.id === "GATE_A")
+    return (
+      <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />
+    );
+  if (step.id === "BASELINE")
+    return <Baseline treatment={treatment} live={live} onDone={onDone} />;
+  return (
+    <>
+      <h1>{step.label.charAt(0).toUpperCase() + step.label.slice(1)}</h1>
+      <p className="how">{step.how}</p>
+      {step.id === "CHANGED" && (
+        <p className="soft">
+          {visit.lastPeel
+            ? `Last peel ${visit.lastPeel}. `
+            : "First peel here. "}
+          Something new? Change it in{" "}
+          <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
+        </p>
+      )}
+      <div className="row">
+        <Button
+          variant="contained"
+          autoFocus
+          disabled={step.doneAt !== undefined}
+          onClick={() => {
+            live.say({ type: "StepDone", step: step.id, note: "" });
+            onDone();
+          }}
+        >
+          {step.doneAt ? "Done" : "Done, next"}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+const REDNESS = ["0 none", "1 pink", "2 red, even", "3 deep or patchy"];
+
+function Baseline({
+  treatment,
+  live,
+  onDone,
+}: Pick<StepNowProps, "treatment" | "live" | "onDone">) {
+  function set(grade: number) {
+    live.say({
+      type: "RednessSeen",
+      grades: Object.fromEntries(
+        treatment.plan.zones.map((zone) => [zone, grade]),
+      ),
+    });
+    onDone();
+  }
+  return (
+    <>
+      <h1>How red before any acid</h1>
+      <p className="how">
+        Friction reddens. Let the flush settle, then take the baseline.
+      </p>
+      <div className="row wrap">
+        {REDNESS.map((word, grade) => (
+          <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
+            {word}
+          </Button>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** The answer to the prep: it lets the plan go on, shortens it, or ends the visit. */
+function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
+  const [spotting, setSpotting] = useState(false);
+  const answer = treatment.prepAnswer;
+  const decide = (choice: "KEEP" | "SHORTEN" | "STOP") => {
+    live.say({ type: "GateADecided", choice, note: "" });
+    onDone();
+  };
+  const zones: Partial<Record<Zone, ZoneLook>> = {};
+  for (const zone of treatment.plan.zones) {
+    zones[zone] = { hotSpot: treatment.zones[zone]?.hotSpot };
+  }
+  return (
+    <>
+      <h1>Prep is on. Ask {firstName(visit.clientName)} how it feels.</h1>
+      <p className="how">Ask openly, then wait for the number.</p>
+      <SensationKeys
+        answers={[]}
+        told={answer}
+        onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
+      />
+      <div className="row">
+        <Button
+          color="inherit"
+          aria-pressed={spotting}
+          onClick={() => setSpotting(!spotting)}
+        >
+          A hot spot
+        </Button>
+        {treatment.gateA && (
+          <span className="soft">decided: {treatment.gateA.toLowerCase()}</span>
+        )}
+      </div>
+      {spotting && (
+        <div className="gate-face">
+          <FaceMap
+            zones={zones}
+            crop="neck"
+            label="Where is it hot"
+            onPick={(zone) =>
+              live.say({
+                type: "HotSpotFelt",
+                zone,
+                value:
+                  treatment.zones[zone]?.hotSpot === undefined
+                    ? Math.max(4, answer ?? 4)
+                    : 0,
+              })
+            }
+          />
+        </div>
+      )}
+      {answer !== undefined && (
+        <div
+          className={`gate ${treatment.gatePasses ? "" : "awake"}`}
+          role="group"
+          aria-label="Gate A"
+        >
+          <h2>
+            {treatment.gatePasses
+              ? `${answer} on even skin: go on`
+              : `${answer} before any acid: the skin is awake today`}
+          </h2>
+          <div className="gate-choices">
+            <button
+              type="button"
+              className={treatment.gatePasses ? "advised" : ""}
+              onClick={() => decide("KEEP")}
+            >
+              <b>Keep</b>
+              <span>
+                {treatment.plan.formulaCode}
+                {treatment.plan.contactSeconds !== undefined &&
+                  `, ${clock(treatment.plan.contactSeconds * 1000)}`}
+                {!treatment.gatePasses && ", barrier where it was hot"}
+              </span>
+            </button>
+            <button
+              type="button"
+              className={treatment.gatePasses ? "" : "advised"}
+              onClick={() => decide("SHORTEN")}
+            >
+              <b>Shorten</b>
+              <span>
+                {treatment.shortenedSeconds !== undefined
+                  ? `${clock(treatment.shortenedSeconds * 1000)} at most`
+                  : "one layer fewer"}
+              </span>
+            </button>
+            <button type="button" onClick={() => decide("STOP")}>
+              <b>Stop</b>
+              <span>bland care, another day</span>
+            </button>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

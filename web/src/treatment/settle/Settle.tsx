@@ -1,0 +1,299 @@
+import Button from "@mui/material/Button";
+import { useEffect, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { Treatment, Visit, Zone } from "../../api/types";
+import { FaceMap } from "../../parts/FaceMap";
+import { Ribbon } from "../../parts/Ribbon";
+import { ribbonOfTreatment } from "../../parts/ribbonModel";
+import { useNow } from "../../parts/useNow";
+import { clock, firstName, hour, left, zoneName } from "../../parts/words";
+import type { StationProps } from "../../visit/VisitStation";
+import { adviceNow, NO_ADVICE } from "../advice";
+import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { SensationKeys } from "../SensationKeys";
+import { Panel, type PanelName } from "../treat/Panels";
+import { type LiveTreatment, useTreatment } from "../useTreatment";
+import { zoneLooks } from "../zoneLooks";
+import "../treat/treat.css";
+import "./settle.css";
+
+const PRODUCTS = [
+  "Calming serum, pressed in",
+  "Bland cream",
+  "Eye and lip care",
+  "Mineral sunscreen 50",
+];
+
+export default function Settle({ visit }: StationProps) {
+  const live = useTreatment(visit.treatmentId ?? "", visit.id);
+  return live.treatment ? (
+    <Settling visit={visit} treatment={live.treatment} live={live} />
+  ) : (
+    <CouchWait error={live.error} />
+  );
+}
+
+function Settling({
+  visit,
+  treatment,
+  live,
+}: {
+  visit: Visit;
+  treatment: Treatment;
+  live: LiveTreatment;
+}) {
+  const now = useNow(live.offset, 250);
+  const navigate = useNavigate();
+  const { say } = live;
+  const [panel, setPanel] = useState<PanelName | null>(null);
+  const [chosen, setChosen] = useState<Zone[]>([]);
+  const advice = adviceNow(treatment, live.unsent, now) ?? NO_ADVICE;
+  const open = treatment.endingSteps.find(
+    (step) => !treatment.endingDone.includes(step),
+  );
+  const ended = treatment.clocks.endedAt
+    ? Date.parse(treatment.clocks.endedAt)
+    : now;
+  const ask = treatment.clocks.askAt
+    ? Date.parse(treatment.clocks.askAt)
+    : undefined;
+  const resting =
+    treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
+
+  useEffect(() => {
+    function key(event: KeyboardEvent) {
+      const target = event.target;
+      if (
+        target instanceof HTMLInputElement ||
+        target instanceof HTMLTextAreaElement
+      )
+        return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === "Escape") setPanel(null);
+      const onButton = target instanceof HTMLButtonElement;
+      if ((event.key === " " && !onButton) || event.key === "PageDown") {
+        event.preventDefault();
+        if (open) say({ type: "EndingStepDone", step: open });
+      } else if (/^[0-9t]$/.test(event.key)) {
+        event.preventDefault();
+        say({
+          type: "SensationAnswered",
+          value: event.key === "t" ? 10 : Number(event.key),
+        });
+      } else if (event.key === "a") setPanel("alarm");
+      else if (event.key === "w") setPanel("whitening");
+      else if (event.key === "r") setPanel("redness");
+      else if (event.key === "n") {
+        event.preventDefault();
+        setPanel("note");
+      }
+    }
+    window.addEventListener("keydown", key);
+    return () => window.removeEventListener("keydown", key);
+  }, [open, say]);
+
+  const { zones } = zoneLooks(treatment, chosen);
+  const ribbon = ribbonOfTreatment(treatment, resting ? undefined : now);
+  const reached = treatment.restAt ? Date.parse(treatment.restAt) : now;
+  return (
+    <div className="couch-screen">
+      <CouchTop visit={visit} treatment={treatment} live={live} />
+      <CouchNotes live={live} />
+      <main className="settle">
+        <section className="treat-face" aria-label="Face">
+          <FaceMap
+            zones={zones}
+            crop="neck"
+            label="Zones of this peel"
+            onPick={(zone) =>
+              setChosen((was) =>
+                was.includes(zone)
+                  ? was.filter((z) => z !== zone)
+                  : [...was, zone],
+              )
+            }
+          />
+        </section>
+        <section className="settle-now" aria-label="Now">
+          <div className="clocks settle-clocks">
+            <div>
+              <span>since END</span>
+              <b className="mono" role="timer" aria-label="since END">
+                {clock(reached - ended)}
+              </b>
+            </div>
+            <div className={ask !== undefined && now >= ask ? "due" : ""}>
+              <span>
+                {ask !== undefined && now >= ask ? "ask now" : "ask again in"}
+              </span>
+              <b className="mono" role="timer" aria-label="ask again in">
+                {ask === undefined ? "–" : left(ask - now)}
+              </b>
+            </div>
+          </div>
+          <div className="settle-line" role="status">
+            <h1>{advice.line}</h1>
+            <p className="soft">{advice.reason}</p>
+          </div>
+          {panel ? (
+            <Panel
+              name={panel}
+              treatment={treatment}
+              chosen={chosen}
+              row={0}
+              onSay={say}
+              onClose={() => {
+                setPanel(null);
+                setChosen([]);
+              }}
+            />
+          ) : (
+            <div className="row wrap">
+              {open && (
+                <Button
+                  variant="contained"
+                  onClick={() => say({ type: "EndingStepDone", step: open })}
+                >
+                  <kbd>Space</kbd> Done, next
+                </Button>
+              )}
+              <Button color="inherit" onClick={() => setPanel("redness")}>
+                <kbd>r</kbd> redness
+              </Button>
+              <Button color="inherit" onClick={() => setPanel("whitening")}>
+                <kbd>w</kbd> whitening
+              </Button>
+              <Button color="inherit" onClick={() => setPanel("note")}>
+                <kbd>n</kbd> note
+              </Button>
+              <Button color="inherit" onClick={() => setPanel("alarm")}>
+                <kbd>a</kbd> alarm
+              </Button>
+            </div>
+          )}
+        </section>
+        <section
+          className="settle-steps"
+          aria-label={resting ? "Before leaving" : "Steps of the ending"}
+        >
+          {resting ? (
+            <Leaving
+              visit={visit}
+              treatment={treatment}
+              live={live}
+              chosen={chosen}
+              onLeft={() => void navigate(`/visits/${visit.id}/after`)}
+            />
+          ) : (
+            <>
+              <h2>Off the skin</h2>
+              <ol>
+                {treatment.endingSteps.map((step) => {
+                  const done = treatment.endingDone.includes(step);
+                  return (
+                    <li
+                      key={step}
+                      className={done ? "done" : step === open ? "now" : ""}
+                    >
+                      <i aria-hidden="true" />
+                      <span>
+                        {step}
+                        {done && <span className="hidden">, done</span>}
+                      </span>
+                    </li>
+                  );
+                })}
+              </ol>
+            </>
+          )}
+        </section>
+      </main>
+      <SensationKeys
+        answers={[]}
+        told={
+          treatment.answers.findLast(
+            (told) => told.phase !== "ACID" && told.phase !== "READY",
+          )?.value
+        }
+        onAnswer={(value) => say({ type: "SensationAnswered", value })}
+      />
+      <section className="treat-ribbon" aria-label="Ribbon">
+        {ribbon && <Ribbon model={ribbon} unit="clock" label="This peel" />}
+      </section>
+    </div>
+  );
+}
+
+/** What goes on calm skin, in order, and the check before the client leaves. */
+function Leaving({
+  visit,
+  treatment,
+  live,
+  chosen,
+  onLeft,
+}: {
+  visit: Visit;
+  treatment: Treatment;
+  live: LiveTreatment;
+  chosen: Zone[];
+  onLeft: () => void;
+}) {
+  const pink = treatment.plan.zones.filter(
+    (zone) => (treatment.zones[zone]?.redness ?? 0) > 0,
+  );
+  const put = treatment.events.flatMap(({ at, fact }) =>
+    fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
+  );
+  return (
+    <div className="leaving">
+      <h2>On calm skin, in order</h2>
+      <div className="products" role="group" aria-label="On the skin, in order">
+        {PRODUCTS.map((product) => {
+          const when = put.find((applied) => applied.product === product)?.at;
+          return (
+            <Button
+              key={product}
+              color="inherit"
+              disabled={when !== undefined}
+              onClick={() => live.say({ type: "ProductApplied", product })}
+            >
+              {product}
+              {when && ` · ${hour(when)}`}
+            </Button>
+          );
+        })}
+      </div>
+      <p className="soft">
+        {chosen.length > 0
+          ? `Still pink: ${chosen.map(zoneName).join(", ")}.`
+          : pink.length > 0
+            ? `Pink as noted on ${pink.length} zones.`
+            : "No zone noted as pink."}{" "}
+        Ask: does anything burn?
+      </p>
+      {treatment.phase === "CHECKED" ? (
+        <Button
+          variant="contained"
+          component={Link}
+          to={`/visits/${visit.id}/after`}
+        >
+          Go to After
+        </Button>
+      ) : (
+        <Button
+          variant="contained"
+          onClick={() => {
+            live.say({
+              type: "LeavingChecked",
+              noBurning: true,
+              stillPink: chosen.length > 0 ? chosen : pink,
+            });
+            window.setTimeout(onLeft, 400);
+          }}
+        >
+          {firstName(visit.clientName)} says: no burning
+        </Button>
+      )}
+    </div>
+  );
+}

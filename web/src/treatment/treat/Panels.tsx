@@ -1,0 +1,393 @@
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { type FormEvent, type ReactNode, useState } from "react";
+import type { Fact, Sign, Treatment, Whitening, Zone } from "../../api/types";
+import { FaceLegend } from "../../parts/FaceMap";
+import { zoneName } from "../../parts/words";
+
+export type PanelName =
+  | "redness"
+  | "whitening"
+  | "wipe"
+  | "hot"
+  | "quality"
+  | "note"
+  | "alarm"
+  | "pass"
+  | "zone"
+  | "legend";
+
+interface PanelProps {
+  name: PanelName;
+  treatment: Treatment;
+  /** Zones that were chosen on the face; none means all that carry acid. */
+  chosen: Zone[];
+  row: number;
+  onSay: (fact: Fact) => void;
+  onClose: () => void;
+}
+
+const REDNESS = ["none", "pink", "red, even", "deep or patchy"];
+const WHITE: { id: Whitening; label: string; key: string }[] = [
+  { id: "NONE", label: "none", key: "0" },
+  { id: "CRYSTALS", label: "crystals", key: "c" },
+  { id: "F1", label: "F1 speckled", key: "1" },
+  { id: "F2", label: "F2 even, pink through", key: "2" },
+  { id: "F3", label: "F3 solid", key: "3" },
+  { id: "F4", label: "F4 grey", key: "4" },
+];
+const QUALITIES = [
+  "COOL",
+  "TIGHT",
+  "TINGLE",
+  "HOT",
+  "STING",
+  "ITCH",
+  "THROB",
+  "NUMB",
+  "STICKY",
+] as const;
+const ALARMS: { id: Sign; label: string }[] = [
+  { id: "ASKS_TO_STOP", label: "asks to stop" },
+  { id: "EYE", label: "product in the eye" },
+  { id: "BREATHLESS", label: "breathless" },
+  { id: "FAINT", label: "faint" },
+  { id: "PALPITATION", label: "palpitation" },
+  { id: "RINGING_EARS", label: "ringing ears" },
+  { id: "SWELLING_MOUTH", label: "lip or throat swelling" },
+  { id: "WHEALS_BEYOND", label: "wheals beyond the area" },
+  { id: "BLISTER", label: "blister" },
+  { id: "SWELLING", label: "local swelling" },
+  { id: "WHEALS", label: "wheals" },
+];
+const REASONS = [
+  "falling already",
+  "client wants to go on",
+  "one zone only, watched",
+];
+
+/** What is being entered; it takes the place of the row of keys until it is done. */
+export function Panel(props: PanelProps) {
+  const { name, treatment, chosen, onSay, onClose } = props;
+  const active = treatment.plan.zones.filter(
+    (zone) => !treatment.zones[zone]?.ended,
+  );
+  const zones = chosen.length > 0 ? chosen : active;
+  const where =
+    chosen.length > 0 ? chosen.map(zoneName).join(", ") : "whole face";
+  const say = (fact: Fact) => {
+    onSay(fact);
+    onClose();
+  };
+  switch (name) {
+    case "redness":
+      return (
+        <Frame title={`Redness, ${where}`} onClose={onClose}>
+          {REDNESS.map((word, grade) => (
+            <Button
+              key={word}
+              onClick={() =>
+                say({
+                  type: "RednessSeen",
+                  grades: Object.fromEntries(
+                    zones.map((zone) => [zone, grade]),
+                  ),
+                })
+              }
+            >
+              {grade} {word}
+            </Button>
+          ))}
+        </Frame>
+      );
+    case "whitening":
+      return (
+        <Frame title={`White, ${where}`} onClose={onClose}>
+          {WHITE.filter(
+            ({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise,
+          ).map(({ id, label, key }) => (
+            <Button
+              key={id}
+              onClick={() => say({ type: "WhiteningSeen", zones, grade: id })}
+            >
+              <kbd>{key}</kbd> {label}
+            </Button>
+          ))}
+        </Frame>
+      );
+    case "wipe":
+      return (
+        <Frame title="Damp swab over the white" onClose={onClose}>
+          <Button
+            autoFocus
+            onClick={() => say({ type: "WipeTested", cameOff: true })}
+          >
+            <kbd>c</kbd> comes off: crystals
+          </Button>
+          <Button onClick={() => say({ type: "WipeTested", cameOff: false })}>
+            <kbd>s</kbd> stays: frost
+          </Button>
+        </Frame>
+      );
+    case "hot":
+      return (
+        <Frame
+          title={
+            chosen[0]
+              ? `How hot, ${zoneName(chosen[0])}`
+              : "Hot spot: tap the zone first"
+          }
+          onClose={onClose}
+        >
+          {chosen[0] &&
+            Array.from({ length: 11 }, (_, value) => (
+              <Button
+                key={value}
+                className="narrow"
+                onClick={() =>
+                  say({ type: "HotSpotFelt", zone: chosen[0]!, value })
+                }
+              >
+                {value}
+              </Button>
+            ))}
+        </Frame>
+      );
+    case "quality":
+      return (
+        <Frame title="What it is like" onClose={onClose}>
+          {QUALITIES.map((quality) => (
+            <Button
+              key={quality}
+              onClick={() => say({ type: "QualityTold", quality })}
+            >
+              {quality.toLowerCase()}
+            </Button>
+          ))}
+        </Frame>
+      );
+    case "alarm":
+      return (
+        <Frame title="Seen or said" onClose={onClose}>
+          {ALARMS.map(({ id, label }) =>
+            treatment.signs.includes(id) ? (
+              <Button
+                key={id}
+                color="inherit"
+                onClick={() =>
+                  say({ type: "SignResolved", sign: id, note: "resolved" })
+                }
+              >
+                {label}: over
+              </Button>
+            ) : (
+              <Button
+                key={id}
+                color="error"
+                onClick={() => say({ type: "SignSeen", sign: id })}
+              >
+                {label}
+              </Button>
+            ),
+          )}
+        </Frame>
+      );
+    case "zone":
+      return (
+        <Frame
+          title={
+            chosen[0] ? chosen.map(zoneName).join(", ") : "Tap a zone, or z"
+          }
+          onClose={onClose}
+        >
+          {chosen[0] && (
+            <ZoneKeys zone={chosen[0]} treatment={treatment} onSay={say} />
+          )}
+        </Frame>
+      );
+    case "note":
+      return (
+        <Words
+          title="Note"
+          button="Keep note"
+          onClose={onClose}
+          onWords={(text) => say({ type: "NoteWritten", text })}
+        />
+      );
+    case "pass":
+      return (
+        <Words
+          title="Going on against this: why"
+          button="Go on"
+          presets={REASONS}
+          onClose={onClose}
+          onWords={(reason) =>
+            say({ type: "AdviceDeclined", row: props.row, reason })
+          }
+        />
+      );
+    case "legend":
+      return (
+        <Frame title="On the face" onClose={onClose}>
+          <FaceLegend />
+        </Frame>
+      );
+  }
+}
+
+function ZoneKeys({
+  zone,
+  treatment,
+  onSay,
+}: {
+  zone: Zone;
+  treatment: Treatment;
+  onSay: (fact: Fact) => void;
+}) {
+  const spreading =
+    treatment.layers.at(-1) && !treatment.layers.at(-1)?.coveredAt;
+  return (
+    <>
+      {spreading && !treatment.zones[zone]?.reached && (
+        <Button autoFocus onClick={() => onSay({ type: "ZoneReached", zone })}>
+          covered
+        </Button>
+      )}
+      {[1, 2, 3].map((grade) => (
+        <Button
+          key={grade}
+          onClick={() =>
+            onSay({ type: "RednessSeen", grades: { [zone]: grade } })
+          }
+        >
+          {REDNESS[grade]}
+        </Button>
+      ))}
+      {(["F1", "F2", "F3"] as const).map((grade) => (
+        <Button
+          key={grade}
+          onClick={() => onSay({ type: "WhiteningSeen", zones: [zone], grade })}
+        >
+          white {grade}
+        </Button>
+      ))}
+      <Button onClick={() => onSay({ type: "WorkedIn", zone })}>
+        worked in
+      </Button>
+      {treatment.layers.length > 0 && !treatment.zones[zone]?.ended && (
+        <Button
+          color="error"
+          onClick={() => onSay({ type: "ZoneEnded", zone })}
+        >
+          end this zone
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Frame({
+  title,
+  onClose,
+  children,
+}: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <div className="panel" role="group" aria-label={title}>
+      <div className="row">
+        <h2 className="grow">{title}</h2>
+        <button type="button" className="close" onClick={onClose}>
+          close <kbd>Esc</kbd>
+        </button>
+      </div>
+      <div className="panel-keys">{children}</div>
+    </div>
+  );
+}
+
+function Words({
+  title,
+  button,
+  presets = [],
+  onWords,
+  onClose,
+}: {
+  title: string;
+  button: string;
+  presets?: string[];
+  onWords: (text: string) => void;
+  onClose: () => void;
+}) {
+  const [text, setText] = useState("");
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    if (text.trim()) onWords(text.trim());
+  }
+  return (
+    <Frame title={title} onClose={onClose}>
+      {presets.map((preset) => (
+        <Button key={preset} onClick={() => onWords(preset)}>
+          {preset}
+        </Button>
+      ))}
+      <form onSubmit={submit} className="words">
+        <TextField
+          autoFocus
+          label={title}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 500 } }}
+        />
+        <Button type="submit" disabled={!text.trim()}>
+          {button}
+        </Button>
+      </form>
+    </Frame>
+  );
+}
+
+/** What a letter or digit means while a panel is open; undefined when nothing. */
+export function panelKey(
+  name: PanelName,
+  key: string,
+  treatment: Treatment,
+  chosen: Zone[],
+): Fact | undefined {
+  const active = treatment.plan.zones.filter(
+    (zone) => !treatment.zones[zone]?.ended,
+  );
+  const zones = chosen.length > 0 ? chosen : active;
+  const digit = /^[0-9]$/.test(key)
+    ? Number(key)
+    : key === "t"
+      ? 10
+      : undefined;
+  switch (name) {
+    case "redness":
+      return digit !== undefined && digit <= 3
+        ? {
+            type: "RednessSeen",
+            grades: Object.fromEntries(zones.map((zone) => [zone, digit])),
+          }
+        : undefined;
+    case "whitening": {
+      const grade = WHITE.find((white) => white.key === key)?.id;
+      return grade && (grade !== "CRYSTALS" || treatment.plan.mayCrystallise)
+        ? { type: "WhiteningSeen", zones, grade }
+        : undefined;
+    }
+    case "wipe":
+      return key === "c" || key === "s"
+        ? { type: "WipeTested", cameOff: key === "c" }
+        : undefined;
+    case "hot":
+      return digit !== undefined && chosen[0]
+        ? { type: "HotSpotFelt", zone: chosen[0], value: digit }
+        : undefined;
+    default:
+      return undefined;
+  }
+}

@@ -1,0 +1,398 @@
+import Button from "@mui/material/Button";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
+import { FaceMap } from "../../parts/FaceMap";
+import { Ribbon } from "../../parts/Ribbon";
+import { ribbonOfTreatment } from "../../parts/ribbonModel";
+import { useNow } from "../../parts/useNow";
+import { left, zoneName } from "../../parts/words";
+import type { StationProps } from "../../visit/VisitStation";
+import { adviceNow, answersNow, cueAt, NO_ADVICE } from "../advice";
+import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { cueSound } from "../cueSound";
+import { SensationKeys } from "../SensationKeys";
+import { type LiveTreatment, useTreatment } from "../useTreatment";
+import { zoneLooks } from "../zoneLooks";
+import { Clocks } from "./Clocks";
+import { Panel, panelKey, type PanelName } from "./Panels";
+import "./treat.css";
+
+const ACTION: Record<Advice["action"], string> = {
+  NONE: "",
+  ASK: "ask",
+  ARM: "arm",
+  START_LAYER: "acid touches",
+  COVERED: "covered",
+  WIPE: "test",
+  END: "end",
+  END_ZONE: "end zone",
+  FAN: "fan on",
+  MORE_LAYERS: "one more layer",
+  ENDING_STEP: "done",
+  LEAVING_CHECK: "check",
+};
+
+export default function Treat({ visit }: StationProps) {
+  const live = useTreatment(visit.treatmentId ?? "", visit.id);
+  return live.treatment ? (
+    <Couch visit={visit} treatment={live.treatment} live={live} />
+  ) : (
+    <CouchWait error={live.error} />
+  );
+}
+
+function Couch({
+  visit,
+  treatment,
+  live,
+}: {
+  visit: Visit;
+  treatment: Treatment;
+  live: LiveTreatment;
+}) {
+  const navigate = useNavigate();
+  const now = useNow(live.offset, 250);
+  const { say, unsent } = live;
+  const [panel, setPanel] = useState<PanelName | null>(null);
+  const [chosen, setChosen] = useState<Zone[]>([]);
+  const ended = treatment.clocks.endedAt !== undefined;
+  const endUnsent = unsent.some(({ fact }) => fact.type === "EndingStarted");
+  const running = treatment.phase === "ACID";
+  const advice = adviceNow(treatment, unsent, now);
+  const row = advice?.row ?? 0;
+  useCueSounds(treatment, now);
+  useLeaveQuestion(running);
+
+  useEffect(() => {
+    if (ended) void navigate(`/visits/${visit.id}/settle`, { replace: true });
+  }, [ended, navigate, visit.id]);
+
+  const close = useCallback(() => {
+    setPanel(null);
+    setChosen([]);
+  }, []);
+
+  const end = useCallback(() => {
+    if (!running && !unsent.some(({ fact }) => fact.type === "LayerStarted"))
+      return;
+    const by = advice?.action === "END" ? row : undefined;
+    say({ type: "EndingStarted", row: by });
+  }, [advice?.action, row, running, say, unsent]);
+
+  const act = useCallback(
+    (action: Advice["action"]) => {
+      if (!advice) return;
+      const taken: Fact = { type: "AdviceTaken", row };
+      switch (action) {
+        case "START_LAYER":
+          say(taken, {
+            type: "LayerStarted",
+            zones: advice.zones,
+            nextRung: advice.kind === "NEXT_RUNG",
+          });
+          break;
+        case "COVERED":
+          say({ type: "LayerCovered" });
+          break;
+        case "WIPE":
+          setPanel("wipe");
+          break;
+        case "END":
+          end();
+          break;
+        case "END_ZONE":
+          say(
+            taken,
+            ...advice.zones.map((zone): Fact => ({ type: "ZoneEnded", zone })),
+          );
+          break;
+        case "FAN":
+          say(taken, { type: "FanTurned", on: true });
+          break;
+        case "MORE_LAYERS":
+          say({ type: "LayersExtended" });
+          break;
+        case "ASK":
+          document.querySelector<HTMLElement>(".keys button")?.focus();
+          break;
+        case "NONE":
+        case "ARM":
+        case "ENDING_STEP":
+        case "LEAVING_CHECK":
+          break;
+      }
+    },
+    [advice, end, row, say],
+  );
+
+  useEffect(() => {
+    function key(event: KeyboardEvent) {
+      const typing =
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLTextAreaElement;
+      if (event.key === "Escape") return close();
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      const told = panel && panelKey(panel, event.key, treatment, chosen);
+      if (told) {
+        event.preventDefault();
+        say(told);
+        return close();
+      }
+      const pressed =
+        event.target instanceof HTMLButtonElement && event.key === " ";
+      const does: Record<string, () => void> = {
+        PageDown: () => act(advice?.action ?? "NONE"),
+        r: () => setPanel("redness"),
+        w: () => setPanel("whitening"),
+        h: () => setPanel("hot"),
+        q: () => setPanel("quality"),
+        n: () => setPanel("note"),
+        a: () => setPanel("alarm"),
+        f: () => say({ type: "FanTurned", on: !treatment.fanOn }),
+        e: end,
+        z: () => {
+          const zones = treatment.plan.zones;
+          const at = chosen[0] ? zones.indexOf(chosen[0]) : -1;
+          setChosen([zones[(at + 1) % zones.length]!]);
+          setPanel((was) => was ?? "zone");
+        },
+        "?": () => setPanel("legend"),
+        t: () => say({ type: "SensationAnswered", value: 10 }),
+      };
+      if (!pressed) does[" "] = () => act(advice?.action ?? "NONE");
+      const digit = /^[0-9]$/.test(event.key) ? Number(event.key) : undefined;
+      const action =
+        digit !== undefined
+          ? () => say({ type: "SensationAnswered", value: digit })
+          : does[event.key];
+      if (action) {
+        event.preventDefault();
+        action();
+      }
+    }
+    window.addEventListener("keydown", key);
+    return () => window.removeEventListener("keydown", key);
+  }, [act, advice?.action, chosen, close, end, panel, say, treatment]);
+
+  const { zones, next } = zoneLooks(treatment, chosen);
+  const ribbon = ribbonOfTreatment(treatment, now);
+  const keys: { name: PanelName; key: string; word: string }[] = [
+    { name: "redness", key: "r", word: "redness" },
+    { name: "whitening", key: "w", word: "whitening" },
+    { name: "hot", key: "h", word: "hot spot" },
+    { name: "zone", key: "z", word: "zone" },
+    { name: "quality", key: "q", word: "quality" },
+    { name: "note", key: "n", word: "note" },
+    { name: "alarm", key: "a", word: "alarm" },
+  ];
+
+  return (
+    <div className="couch-screen treat-screen">
+      <CouchTop visit={visit} treatment={treatment} live={live} />
+      <CouchNotes live={live} />
+      <main className="treat">
+        <section className="treat-face" aria-label="Face">
+          <FaceMap
+            zones={zones}
+            label="Zones of this peel; choose one to say something of it"
+            onPick={(zone) => {
+              setChosen((was) =>
+                was.includes(zone)
+                  ? was.filter((z) => z !== zone)
+                  : panel === "zone" || panel === "hot" || panel === null
+                    ? [zone]
+                    : [...was, zone],
+              );
+              setPanel((was) => was ?? "zone");
+            }}
+          />
+          <p className="row">
+            <span className="grow">
+              {next.length > 0 && (
+                <>
+                  next: <b>{zoneName(next[0]!)}</b>
+                  {next[1] && `, then ${zoneName(next[1])}`}
+                </>
+              )}
+            </span>
+            <button
+              type="button"
+              className="legend-key"
+              onClick={() => setPanel("legend")}
+            >
+              legend <kbd>?</kbd>
+            </button>
+          </p>
+        </section>
+        <section className="treat-now" aria-label="Now">
+          <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
+          <AdviceBox
+            advice={endUnsent ? ENDED_HERE : advice}
+            now={now}
+            onAct={act}
+            onPass={() => setPanel("pass")}
+          />
+          {panel ? (
+            <Panel
+              name={panel}
+              treatment={treatment}
+              chosen={chosen}
+              row={row}
+              onSay={(fact) => say(fact)}
+              onClose={close}
+            />
+          ) : (
+            <div className="treat-keys">
+              {keys.map(({ name, key, word }) => (
+                <Button
+                  key={name}
+                  color="inherit"
+                  onClick={() => setPanel(name)}
+                >
+                  <kbd>{key}</kbd> {word}
+                </Button>
+              ))}
+              <Button
+                color="inherit"
+                aria-pressed={treatment.fanOn}
+                onClick={() => say({ type: "FanTurned", on: !treatment.fanOn })}
+              >
+                <kbd>f</kbd> {treatment.fanOn ? "fan off" : "fan on"}
+              </Button>
+            </div>
+          )}
+        </section>
+        <button
+          type="button"
+          className="END"
+          onClick={end}
+          disabled={!running && unsent.length === 0}
+        >
+          <b>END</b>
+          <small>key e</small>
+        </button>
+      </main>
+      <SensationKeys
+        answers={answersNow(treatment, now)}
+        told={
+          treatment.answers.findLast((told) => told.phase === "ACID")?.value
+        }
+        onAnswer={(value) => say({ type: "SensationAnswered", value })}
+      />
+      <section className="treat-ribbon" aria-label="Ribbon">
+        {ribbon ? (
+          <Ribbon model={ribbon} unit="clock" label="This peel so far" />
+        ) : (
+          <p className="soft">
+            The ribbon starts as the acid first touches. Expected:{" "}
+            {treatment.plan.bandWords}.
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}
+
+const ENDED_HERE: Advice = {
+  row: 0,
+  kind: "END",
+  line: "Ended: take it off now",
+  reason:
+    "Kept on this screen, not saved yet. The ending steps follow when the server is back.",
+  action: "NONE",
+  passable: false,
+  zones: [],
+  steps: [],
+  other: "NONE",
+};
+
+/** One large line, its reason, and one key to take it. */
+function AdviceBox({
+  advice,
+  now,
+  onAct,
+  onPass,
+}: {
+  advice: Advice | null;
+  now: number;
+  onAct: (action: Advice["action"]) => void;
+  onPass: () => void;
+}) {
+  const shown = advice ?? NO_ADVICE;
+  const word = advice ? ACTION[advice.action] : "";
+  const until = advice?.until ? Date.parse(advice.until) - now : undefined;
+  const tone = advice ? TONE[advice.kind] : "hold";
+  return (
+    <div className={`advice ${tone ?? ""}`}>
+      <div className="grow" role="status" aria-live="assertive">
+        <h1>
+          {shown.line}
+          {advice?.kind === "WAIT" && until !== undefined && until > 0 && (
+            <span aria-hidden="true"> {left(until)}</span>
+          )}
+        </h1>
+        <p>{shown.reason}</p>
+        {advice && advice.steps.length > 0 && (
+          <ol>
+            {advice.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        )}
+      </div>
+      <div className="advice-keys">
+        {advice && word && (
+          <Button onClick={() => onAct(advice.action)}>
+            <kbd>Space</kbd> {word}
+          </Button>
+        )}
+        {advice && advice.other !== "NONE" && (
+          <Button color="inherit" onClick={() => onAct(advice.other)}>
+            {ACTION[advice.other]}
+          </Button>
+        )}
+        {advice?.passable && (
+          <Button color="inherit" onClick={onPass}>
+            go on, say why
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const TONE: Partial<Record<Advice["kind"], string>> = {
+  EMERGENCY: "end",
+  EYE: "end",
+  END_NOW: "end",
+  END: "end",
+  END_ZONE: "end",
+  HOLD: "hold",
+  LOOK_NOW: "hold",
+  WIPE_TEST: "hold",
+  WAIT: "wait",
+};
+
+/** A tone as each cue comes, once. */
+function useCueSounds(treatment: Treatment, now: number) {
+  const last = useRef<string | undefined>(undefined);
+  const cue = cueAt(treatment, now);
+  useEffect(() => {
+    const fresh = cue !== undefined && now - Date.parse(cue.at) < 1500;
+    if (cue && fresh && cue.at !== last.current) {
+      last.current = cue.at;
+      cueSound(cue.kind === "LIMIT");
+    }
+  }, [cue, now]);
+}
+
+/** Leaving the page while acid is on asks first. */
+function useLeaveQuestion(running: boolean) {
+  useEffect(() => {
+    if (!running) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", ask);
+    return () => window.removeEventListener("beforeunload", ask);
+  }, [running]);
+}

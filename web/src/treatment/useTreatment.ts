@@ -1,0 +1,131 @@
+import { queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { api, body, NoServer, Problem } from "../api/client";
+import type { Fact, NewEvent, Treatment } from "../api/types";
+import { Queue } from "./queue";
+
+export function treatmentQuery(id: string) {
+  return queryOptions({
+    queryKey: ["treatment", id],
+    queryFn: async () =>
+      body(await api.GET("/api/treatments/{id}", { params: { path: { id } } })),
+    refetchOnWindowFocus: "always",
+  });
+}
+
+export interface LiveTreatment {
+  treatment: Treatment | undefined;
+  /** Events that the server has not taken yet. */
+  unsent: NewEvent[];
+  /** Server time minus the time of this machine, milliseconds. */
+  offset: number;
+  away: boolean;
+  refused: string | null;
+  say: (...facts: Fact[]) => void;
+  error: unknown;
+}
+
+/**
+ * A treatment as it runs. What is said is kept on this machine first, then sent in order; other
+ * screens follow by the server's stream.
+ */
+export function useTreatment(id: string, visitId: string): LiveTreatment {
+  const queries = useQueryClient();
+  const query = useQuery(treatmentQuery(id));
+  const queue = useMemo(() => new Queue(id), [id]);
+  const [unsent, setUnsent] = useState<NewEvent[]>(() => queue.all());
+  const [away, setAway] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const offset = useOffset(query.data, query.dataUpdatedAt);
+  const sending = useRef(false);
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    for (let next = queue.all()[0]; next; next = queue.all()[0]) {
+      try {
+        const fresh = body(
+          await api.POST("/api/treatments/{id}/events", {
+            params: { path: { id } },
+            body: next,
+          }),
+        );
+        queue.remove(next.id);
+        await queries.cancelQueries({ queryKey: ["treatment", id] });
+        queries.setQueryData(treatmentQuery(id).queryKey, fresh);
+        setAway(false);
+      } catch (problem) {
+        if (
+          problem instanceof Problem &&
+          problem.status < 500 &&
+          problem.status !== 401
+        ) {
+          queue.remove(next.id);
+          setRefused(problem.message);
+        } else {
+          setAway(problem instanceof NoServer || problem instanceof Problem);
+          break;
+        }
+      }
+      setUnsent(queue.all());
+    }
+    sending.current = false;
+    setUnsent(queue.all());
+    await queries.invalidateQueries({ queryKey: ["visit", visitId] });
+  }, [id, queries, queue, visitId]);
+
+  useEffect(() => {
+    const again = window.setInterval(
+      () => queue.all().length > 0 && void send(),
+      1500,
+    );
+    const first = window.setTimeout(send, 0);
+    window.addEventListener("online", send);
+    return () => {
+      window.clearInterval(again);
+      window.clearTimeout(first);
+      window.removeEventListener("online", send);
+    };
+  }, [queue, send]);
+
+  useEffect(() => {
+    const stream = new EventSource(`/api/treatments/${id}/stream`);
+    stream.addEventListener("changed", () => {
+      setAway(false);
+      void queries.invalidateQueries({ queryKey: ["treatment", id] });
+    });
+    stream.onerror = () => setAway(true);
+    return () => stream.close();
+  }, [id, queries]);
+
+  const say = useCallback(
+    (...facts: Fact[]) => {
+      setRefused(null);
+      const now = Date.now() + offset;
+      facts.forEach((fact, i) => queue.add(fact, new Date(now + i)));
+      setUnsent(queue.all());
+      void send();
+    },
+    [offset, queue, send],
+  );
+
+  return {
+    treatment: query.data,
+    unsent,
+    offset,
+    away,
+    refused,
+    say,
+    error: query.error,
+  };
+}
+
+/** Server time as each answer tells it. */
+function useOffset(
+  treatment: Treatment | undefined,
+  updatedAt: number,
+): number {
+  return treatment && updatedAt
+    ? Date.parse(treatment.serverNow) - updatedAt
+    : 0;
+}

@@ -1,0 +1,145 @@
+import Autocomplete from "@mui/material/Autocomplete";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import dayjs from "dayjs";
+import { type FormEvent, useState } from "react";
+import { useNavigate } from "react-router";
+import { api, body } from "../api/client";
+import type { Client } from "../api/types";
+import { clientsQuery } from "../client/queries";
+import { ErrorNote } from "../parts/ErrorNote";
+import { Segments } from "../parts/Segments";
+
+/** Adds a visit for somebody known, or somebody who has just walked in. */
+export function NewVisit({ onClose }: { onClose: () => void }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const clients = useQuery(clientsQuery);
+  const [whom, setWhom] = useState<Client | string | null>(null);
+  const [born, setBorn] = useState("");
+  const [start, setStart] = useState(() =>
+    dayjs()
+      .add(15 - (dayjs().minute() % 15), "minute")
+      .format("YYYY-MM-DDTHH:mm"),
+  );
+  const [room, setRoom] = useState<"room 1" | "room 2">("room 1");
+  const isNew = typeof whom === "string" && whom.trim() !== "";
+
+  const add = useMutation({
+    mutationFn: async () => {
+      let client = whom as Client;
+      if (typeof whom === "string") {
+        client = body(
+          await api.POST("/api/clients", {
+            body: { name: whom, dateOfBirth: born },
+          }),
+        );
+      }
+      return body(
+        await api.POST("/api/visits", {
+          body: {
+            clientId: client.id,
+            startsAt: dayjs(start).toISOString(),
+            room,
+          },
+        }),
+      );
+    },
+    onSuccess: async (visit) => {
+      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: ["clients"] });
+      await navigate(`/visits/${visit.id}/consult`);
+    },
+  });
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    add.mutate();
+  }
+
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      maxWidth="sm"
+      fullWidth
+      aria-labelledby="new-visit"
+    >
+      <form onSubmit={submit}>
+        <DialogTitle id="new-visit">New visit</DialogTitle>
+        <DialogContent>
+          <div className="stack" style={{ paddingTop: 8, gap: 16 }}>
+            <Autocomplete<Client, false, false, true>
+              freeSolo
+              options={clients.data ?? []}
+              getOptionLabel={(option) =>
+                typeof option === "string" ? option : option.name
+              }
+              getOptionKey={(option) =>
+                typeof option === "string" ? option : option.id
+              }
+              onChange={(_, value) => setWhom(value)}
+              onInputChange={(_, value, reason) => {
+                if (reason === "input") setWhom(value);
+              }}
+              renderInput={(params) => (
+                <TextField
+                  {...params}
+                  label="Client, or a new name"
+                  autoFocus
+                  required
+                />
+              )}
+            />
+            {isNew && (
+              <TextField
+                label="Date of birth"
+                type="date"
+                required
+                value={born}
+                onChange={(e) => setBorn(e.target.value)}
+                slotProps={{ inputLabel: { shrink: true } }}
+                helperText="New to the practice: the date of birth decides what may be done."
+              />
+            )}
+            <TextField
+              label="Starts"
+              type="datetime-local"
+              required
+              value={start}
+              onChange={(e) => setStart(e.target.value)}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <Segments
+              label="Room"
+              value={room}
+              options={[
+                { id: "room 1", label: "room 1" },
+                { id: "room 2", label: "room 2" },
+              ]}
+              onChange={setRoom}
+            />
+            <ErrorNote error={add.error} />
+          </div>
+        </DialogContent>
+        <DialogActions>
+          <Button color="inherit" onClick={onClose}>
+            Leave
+          </Button>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={!whom || add.isPending}
+          >
+            Add visit
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

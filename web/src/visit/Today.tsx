@@ -1,0 +1,194 @@
+import Button from "@mui/material/Button";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Today as TodayState, Visit } from "../api/types";
+import { RoomOf } from "../app/RoomOf";
+import { Top } from "../app/Top";
+import { ErrorNote } from "../parts/ErrorNote";
+import { Strip } from "../parts/Strip";
+import { useNow } from "../parts/useNow";
+import { VerdictMark } from "../parts/VerdictMark";
+import { clock, day, hour, plural, wholeDay } from "../parts/words";
+import { NewVisit } from "./NewVisit";
+import { todayQuery } from "./queries";
+import "./today.css";
+
+export default function Today() {
+  const today = useQuery(todayQuery);
+  const [adding, setAdding] = useState(false);
+  return (
+    <RoomOf room="desk">
+      <div className="station">
+        <Top />
+        <div className="columns today">
+          <main className="pad">
+            <ErrorNote error={today.error} />
+            {today.data && (
+              <Visits today={today.data} onAdd={() => setAdding(true)} />
+            )}
+          </main>
+          <aside className="side" aria-label="What waits">
+            {today.data && <Waiting visits={today.data.visits} />}
+          </aside>
+        </div>
+      </div>
+      {adding && <NewVisit onClose={() => setAdding(false)} />}
+    </RoomOf>
+  );
+}
+
+function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
+  const [offset] = useState(() => Date.parse(today.serverNow) - Date.now());
+  const running = today.visits.filter(
+    (visit) =>
+      visit.running &&
+      visit.running.phase !== "READY" &&
+      visit.running.phase !== "CHECKED",
+  );
+  return (
+    <>
+      <header className="today-head">
+        <h1>{wholeDay(today.today)}</h1>
+        <p className="soft">
+          {plural(today.visits.length, "visit")}
+          {running.length > 0 &&
+            `, ${running.length === 1 ? "one" : running.length} on the couch`}
+        </p>
+      </header>
+      {running.map((visit) => (
+        <Running key={visit.id} visit={visit} offset={offset} />
+      ))}
+      {today.visits.length === 0 && (
+        <p className="empty">
+          Nobody is booked today. Visits stand here with what each still needs;
+          add the first one.
+        </p>
+      )}
+      <ul className="visits">
+        {today.visits.map((visit) => (
+          <li key={visit.id} className={visit.signedAt ? "signed" : ""}>
+            <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+              <span className="at mono">{hour(visit.startsAt)}</span>
+              <span className="whom">
+                <b>{visit.clientName}</b>
+                <small>
+                  {visit.formula ?? "consult"}
+                  {visit.pastPeels > 0 &&
+                    `, peel ${visit.pastPeels + (visit.signedAt ? 0 : 1)}`}{" "}
+                  · {visit.room}
+                </small>
+              </span>
+              <span className="needs">
+                {visit.signedAt
+                  ? `signed ${hour(visit.signedAt)}`
+                  : visit.needs}
+              </span>
+              <Steps visit={visit} />
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <div className="row">
+        <Button variant="contained" onClick={onAdd}>
+          New visit
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function Running({ visit, offset }: { visit: Visit; offset: number }) {
+  const now = useNow(offset, 250);
+  const running = visit.running;
+  if (!running) return null;
+  const over =
+    running.limitAt !== undefined && now >= Date.parse(running.limitAt);
+  return (
+    <section
+      className={`couch running ${over ? "over" : ""}`}
+      aria-label={`Running, ${visit.room}`}
+    >
+      <span className="mono big" role="timer" aria-label="contact time">
+        {running.elapsed ? clock(now - Date.parse(running.elapsed)) : "–:––"}
+      </span>
+      <span className="grow">
+        <b>
+          {visit.clientName} · {visit.room}
+        </b>
+        <small>
+          {visit.formula}, layer {running.layer} of{" "}
+          {Math.max(running.layer, running.layersPlanned)}
+          {running.lastAnswer !== undefined &&
+            `, last answer ${running.lastAnswer}`}
+          {running.limitAt &&
+            running.elapsed &&
+            ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
+          · with {visit.therapist}
+        </small>
+        <small className="advice">{over ? "End now" : running.advice}</small>
+      </span>
+      <Link
+        className="open"
+        to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}
+      >
+        Open
+      </Link>
+    </section>
+  );
+}
+
+/** Eight boxes: done filled, the one at work half. */
+function Steps({ visit }: { visit: Visit }) {
+  const done = visit.stations.filter(
+    (station) => station.progress === "DONE",
+  ).length;
+  return (
+    <span
+      className="steps"
+      role="img"
+      aria-label={`${done} of 8 stations done`}
+    >
+      {visit.stations.map((station) => (
+        <i key={station.id} className={station.progress.toLowerCase()} />
+      ))}
+    </span>
+  );
+}
+
+function Waiting({ visits }: { visits: Visit[] }) {
+  const stopped = visits.filter(
+    (visit) =>
+      !visit.signedAt && ["WAIT", "REFER", "STOP"].includes(visit.verdict),
+  );
+  const limited = visits.filter(
+    (visit) => !visit.signedAt && visit.verdict === "ADAPT",
+  );
+  return (
+    <>
+      <Strip title="Not yet" code={stopped.length} />
+      {stopped.length === 0 && <p className="pad soft">Nobody has to wait.</p>}
+      {stopped.map((visit) => (
+        <Note key={visit.id} visit={visit} words={visit.needs} />
+      ))}
+      <Strip title="Within limits" code={limited.length} />
+      {limited.length === 0 && <p className="pad soft">No limits today.</p>}
+      {limited.map((visit) => (
+        <Note key={visit.id} visit={visit} words={visit.limits.join(" · ")} />
+      ))}
+    </>
+  );
+}
+
+function Note({ visit, words }: { visit: Visit; words: string }) {
+  return (
+    <div className="note-line">
+      <div className="row">
+        <b className="grow">{visit.clientName}</b>
+        <VerdictMark verdict={visit.verdict} size={14} />
+        <span className="small">{visit.verdict}</span>
+      </div>
+      <p className="small soft">{words || day(visit.day)}</p>
+    </div>
+  );
+}

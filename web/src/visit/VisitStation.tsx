@@ -1,0 +1,137 @@
+import { useQuery } from "@tanstack/react-query";
+import { type ComponentType, lazy, type ReactNode } from "react";
+import { Link, useParams } from "react-router";
+import type { StationId, Visit } from "../api/types";
+import { RoomOf } from "../app/RoomOf";
+import { Top } from "../app/Top";
+import { ErrorNote } from "../parts/ErrorNote";
+import { VerdictMark } from "../parts/VerdictMark";
+import { day } from "../parts/words";
+import { visitQuery } from "./queries";
+import { STATIONS } from "./stations";
+
+export interface StationProps {
+  visit: Visit;
+}
+
+const SCREENS: Record<StationId, ComponentType<StationProps>> = {
+  CONSULT: lazy(() => import("../skin/Consult")),
+  SCREEN: lazy(() => import("../screening/Screen")),
+  CHOOSE: lazy(() => import("../selection/Choose")),
+  PLAN: lazy(() => import("../plan/Plan")),
+  READY: lazy(() => import("../treatment/ready/Ready")),
+  TREAT: lazy(() => import("../treatment/treat/Treat")),
+  SETTLE: lazy(() => import("../treatment/settle/Settle")),
+  AFTER: lazy(() => import("../aftercare/After")),
+};
+const COUCH: StationId[] = ["READY", "TREAT", "SETTLE"];
+
+/** One station of one visit: its path and strip above it at the desk, alone on the couch. */
+export default function VisitStation() {
+  const { visitId = "", station = "" } = useParams();
+  const visit = useQuery(visitQuery(visitId));
+  const here = STATIONS.find((s) => s.path === station) ?? STATIONS[0]!;
+  if (!visit.data) {
+    return (
+      <RoomOf room="desk">
+        <Top />
+        <main className="pad">
+          <ErrorNote error={visit.error} />
+        </main>
+      </RoomOf>
+    );
+  }
+  const state = visit.data.stations.find((s) => s.id === here.id);
+  const Screen = SCREENS[here.id];
+  if (COUCH.includes(here.id) && state?.missing === undefined) {
+    return (
+      <RoomOf room="couch">
+        <Screen visit={visit.data} />
+      </RoomOf>
+    );
+  }
+  return (
+    <Desk visit={visit.data} here={here.id}>
+      {state?.missing === undefined ? (
+        <Screen visit={visit.data} />
+      ) : (
+        <main className="pad">
+          <h1>{here.label} is not open yet</h1>
+          <p>It needs something first: {state.missing}.</p>
+          <p>
+            <Link to={`/visits/${visitId}/${visit.data.here.toLowerCase()}`}>
+              Go to where this visit is
+            </Link>
+          </p>
+        </main>
+      )}
+    </Desk>
+  );
+}
+
+function Desk({
+  visit,
+  here,
+  children,
+}: {
+  visit: Visit;
+  here: StationId;
+  children: ReactNode;
+}) {
+  return (
+    <RoomOf room="desk">
+      <div className="station">
+        <Top />
+        <nav className="path" aria-label="Stations of this visit">
+          {STATIONS.map((station) => {
+            const state = visit.stations.find((s) => s.id === station.id);
+            const words = (
+              <>
+                <b>{station.label}</b>
+                <small>{state?.answer || "–"}</small>
+              </>
+            );
+            return state?.missing === undefined ? (
+              <Link
+                key={station.id}
+                to={`/visits/${visit.id}/${station.path}`}
+                aria-current={station.id === here ? "step" : undefined}
+              >
+                {words}
+              </Link>
+            ) : (
+              <span key={station.id} className="shut" title={state.missing}>
+                {words}
+              </span>
+            );
+          })}
+        </nav>
+        <WhoStrip visit={visit} />
+        {children}
+      </div>
+    </RoomOf>
+  );
+}
+
+/** Who is on the couch and what holds today; on every station. */
+function WhoStrip({ visit }: { visit: Visit }) {
+  return (
+    <div className="who-strip">
+      <span className="name">{visit.clientName}</span>
+      <span>{visit.age}</span>
+      {visit.phototype && <span>type {visit.phototype}</span>}
+      <span>{visit.allergies || "no allergies told"}</span>
+      {visit.comfort && <span>{visit.comfort}</span>}
+      {visit.limits.length > 0 && (
+        <span className="warn row" style={{ gap: 6 }}>
+          <VerdictMark verdict="ADAPT" size={14} />
+          {visit.limits.slice(0, 4).join(" · ")}
+          {visit.limits.length > 4 && ` and ${visit.limits.length - 4} more`}
+        </span>
+      )}
+      <span className="right">
+        peel on <b>{day(visit.startsAt)}</b>, {visit.minutes} min
+      </span>
+    </div>
+  );
+}
