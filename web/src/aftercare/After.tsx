@@ -47,6 +47,7 @@ export default function After({ visit }: StationProps) {
         </div>
       </section>
       <section className="after-right" aria-label="Record">
+        <Next after={after.data} />
         <OnTheSkin treatment={live.treatment} />
         <Strip
           title={`What ${firstName(visit.clientName)} may ask`}

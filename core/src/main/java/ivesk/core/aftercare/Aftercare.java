@@ -82,13 +82,10 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     rules.add(new Until("wax, laser or other treatment", day.plusDays(superficial ? 14 : 7)));
     rules.add(new Until("sun without strict care", day.plusDays(strictSunDays(depth))));
     rules.sort(Comparator.comparing(Until::free));
-    rules.forEach(rule ->
-        add(
-            lines,
-            rule.free(),
-            rule.what().startsWith("sun")
-                ? "strict sun care ends; daily sunscreen stays"
-                : "may return: " + rule.what()));
+    rules.stream()
+        .map(Until::free)
+        .distinct()
+        .forEach(free -> add(lines, free, returning(rules, free)));
 
     add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
     add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
@@ -178,6 +175,14 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                 + ". Blister, crust, fever or a tingling lip: call the same day. Swelling of the"
                 + " face, trouble with breath or sight: emergency."));
     return List.copyOf(answers);
+  }
+
+  private static String returning(List<Until> rules, LocalDate day) {
+    List<String> what =
+        rules.stream().filter(rule -> rule.free().equals(day)).map(Until::what).toList();
+    return what.getFirst().startsWith("sun")
+        ? "strict sun care ends; daily sunscreen stays"
+        : "may return: " + String.join("; ", what);
   }
 
   private static LocalDate free(List<Until> rules, String what) {
