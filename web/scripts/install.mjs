@@ -4,9 +4,7 @@ import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { spawnSync } from "node:child_process";
 
 const stamp = "node_modules/.ivesk-lock";
-const lock = createHash("sha256")
-  .update(readFileSync("package-lock.json"))
-  .digest("hex");
+const lock = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
 if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== lock) {
   const done = spawnSync("npm", ["ci", "--no-audit", "--no-fund"], {
     stdio: "inherit",

@@ -31,17 +31,12 @@ export default function After({ visit }: StationProps) {
     <main className="columns after">
       <section className="side pad" aria-label="Sheet">
         <h1>
-          For {firstName(visit.clientName)}, after{" "}
-          {after.data.formulaName.toLowerCase()}
+          For {firstName(visit.clientName)}, after {after.data.formulaName.toLowerCase()}
         </h1>
         <p className="soft">One page, printed. Dates, not day numbers.</p>
         <DayList after={after.data} />
         <div className="row">
-          <Button
-            variant="contained"
-            component={Link}
-            to={`/visits/${visit.id}/sheet`}
-          >
+          <Button variant="contained" component={Link} to={`/visits/${visit.id}/sheet`}>
             Sheet to print
           </Button>
         </div>
@@ -49,22 +44,14 @@ export default function After({ visit }: StationProps) {
       <section className="after-right" aria-label="Record">
         <Next after={after.data} />
         <OnTheSkin treatment={live.treatment} />
-        <Strip
-          title={`What ${firstName(visit.clientName)} may ask`}
-          code="from the plan"
-        />
+        <Strip title={`What ${firstName(visit.clientName)} may ask`} code="from the plan" />
         {after.data.sheet.answers.map((reply) => (
           <div key={reply.question} className="reply">
             <b>{reply.question}</b>
             <p className="soft">{reply.answer}</p>
           </div>
         ))}
-        <Sign
-          visit={visit}
-          after={after.data}
-          treatment={live.treatment}
-          live={live}
-        />
+        <Sign visit={visit} after={after.data} treatment={live.treatment} live={live} />
       </section>
     </main>
   );
@@ -77,9 +64,7 @@ function OnTheSkin({ treatment }: { treatment: Treatment }) {
   return (
     <>
       <Strip title="On the skin now" code="in order" />
-      {put.length === 0 && (
-        <p className="reply soft">No product was recorded.</p>
-      )}
+      {put.length === 0 && <p className="reply soft">No product was recorded.</p>}
       {put.map(({ at, product }) => (
         <div key={at} className="line slim">
           <span>{product}</span>
@@ -94,10 +79,7 @@ function Next({ after }: { after: AfterState }) {
   const { next } = after;
   return (
     <>
-      <Strip
-        title="Next"
-        code={`after peel ${next.peelNumber}, series of ${next.seriesMost}`}
-      />
+      <Strip title="Next" code={`after peel ${next.peelNumber}, series of ${next.seriesMost}`} />
       <div className="next">
         <div>
           <h2>{day(next.earliest)}</h2>
@@ -157,9 +139,7 @@ function Sign({
         Sign the record
       </Button>
       {live.refused && <ErrorNote error={live.refused} />}
-      {live.unsent.length > 0 && (
-        <p className="warn">Not saved yet; it is sent again.</p>
-      )}
+      {live.unsent.length > 0 && <p className="warn">Not saved yet; it is sent again.</p>}
       <Dialog
         open={signing}
         onClose={() => setSigning(false)}
@@ -182,9 +162,7 @@ function Sign({
                 onChange={(e) => setWords(e.target.value)}
                 slotProps={{ htmlInput: { maxLength: 1000 } }}
               />
-              <p className="small soft">
-                A signed record cannot be changed, only added to.
-              </p>
+              <p className="small soft">A signed record cannot be changed, only added to.</p>
             </div>
           </DialogContent>
           <DialogActions>

@@ -31,8 +31,8 @@ export default function Sheet() {
             <header>
               <h1>After your peel</h1>
               <p>
-                {visit.data.clientName} · {after.data.formulaName} ·{" "}
-                {day(after.data.endedAt)} · with {visit.data.therapist}
+                {visit.data.clientName} · {after.data.formulaName} · {day(after.data.endedAt)} ·
+                with {visit.data.therapist}
               </p>
             </header>
             <DayList after={after.data} />
@@ -49,19 +49,15 @@ export default function Sheet() {
                 ))}
               </tbody>
             </table>
-            <p>
-              No flakes does not mean that it did not work. Do not pick, pull or
-              scrub.
-            </p>
+            <p>No flakes does not mean that it did not work. Do not pick, pull or scrub.</p>
             <h2>Call the same day</h2>
             <p>
-              Blister, crust, fever, spreading pain, a tingling lip, or skin
-              that turns grey. Swelling of the face, trouble with breath or
-              sight: emergency number, at once.
+              Blister, crust, fever, spreading pain, a tingling lip, or skin that turns grey.
+              Swelling of the face, trouble with breath or sight: emergency number, at once.
             </p>
             <p>
-              Next peel: {day(after.data.next.earliest)} at the earliest. Your
-              practice comes first if it has told you otherwise.
+              Next peel: {day(after.data.next.earliest)} at the earliest. Your practice comes first
+              if it has told you otherwise.
             </p>
           </>
         )}

@@ -15,16 +15,12 @@ export class Problem extends Error {
 /** The server could not be reached; nothing was decided. */
 export class NoServer extends Error {
   constructor() {
-    super(
-      "The server does not answer. What you entered is kept here; it is sent when it is back.",
-    );
+    super("The server does not answer. What you entered is kept here; it is sent when it is back.");
   }
 }
 
 function cookie(name: string): string | undefined {
-  const found = document.cookie
-    .split("; ")
-    .find((pair) => pair.startsWith(name + "="));
+  const found = document.cookie.split("; ").find((pair) => pair.startsWith(name + "="));
   return found && decodeURIComponent(found.slice(name.length + 1));
 }
 
@@ -37,8 +33,7 @@ export function csrf(): Record<string, string> {
 const guard: Middleware = {
   onRequest({ request }) {
     if (request.method !== "GET") {
-      for (const [name, value] of Object.entries(csrf()))
-        request.headers.set(name, value);
+      for (const [name, value] of Object.entries(csrf())) request.headers.set(name, value);
     }
     return request;
   },
@@ -47,10 +42,7 @@ const guard: Middleware = {
     const body = (await response.json().catch(() => ({}))) as {
       detail?: string;
     };
-    throw new Problem(
-      response.status,
-      body.detail ?? `The server answered ${response.status}.`,
-    );
+    throw new Problem(response.status, body.detail ?? `The server answered ${response.status}.`);
   },
   onError() {
     return new NoServer();

@@ -870,13 +870,7 @@ export interface components {
       /** @enum {string} */
       use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
       /** @enum {string} */
-      vehicle:
-        | "GEL"
-        | "LIQUID"
-        | "CREAM_MASK"
-        | "HYDROALCOHOLIC"
-        | "ALCOHOL"
-        | "WATER";
+      vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER";
     };
     GateADecided: {
       /** @enum {string} */
@@ -1246,16 +1240,7 @@ export interface components {
     };
     QualityTold: {
       /** @enum {string} */
-      quality:
-        | "COOL"
-        | "TIGHT"
-        | "TINGLE"
-        | "HOT"
-        | "STING"
-        | "ITCH"
-        | "THROB"
-        | "NUMB"
-        | "STICKY";
+      quality: "COOL" | "TIGHT" | "TINGLE" | "HOT" | "STING" | "ITCH" | "THROB" | "NUMB" | "STICKY";
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
@@ -1459,15 +1444,7 @@ export interface components {
     StationView: {
       answer: string;
       /** @enum {string} */
-      id:
-        | "CONSULT"
-        | "SCREEN"
-        | "CHOOSE"
-        | "PLAN"
-        | "READY"
-        | "TREAT"
-        | "SETTLE"
-        | "AFTER";
+      id: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
       missing?: string;
       /** @enum {string} */
       progress: "DONE" | "HERE" | "AHEAD";
@@ -1734,15 +1711,7 @@ export interface components {
       day: string;
       formula?: string;
       /** @enum {string} */
-      here:
-        | "CONSULT"
-        | "SCREEN"
-        | "CHOOSE"
-        | "PLAN"
-        | "READY"
-        | "TREAT"
-        | "SETTLE"
-        | "AFTER";
+      here: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
       /** Format: uuid */
       id: string;
       lastPeel?: string;

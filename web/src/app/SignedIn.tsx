@@ -38,9 +38,8 @@ function SignInPage({ unreachable }: { unreachable: unknown }) {
         <h1>ivesk</h1>
         <p>Superficial peels, from the first question to the signed record.</p>
         <p className="small">
-          Ivesk computes, times, reminds and records. It does not diagnose. The
-          maker’s label, the law, your licence and the supervising clinician
-          come before any number here.
+          Ivesk computes, times, reminds and records. It does not diagnose. The maker’s label, the
+          law, your licence and the supervising clinician come before any number here.
         </p>
       </section>
       <form onSubmit={submit} className="stack">

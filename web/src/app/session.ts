@@ -10,10 +10,7 @@ export function useSession() {
 }
 
 /** Signs in; the CSRF token turns over with it, so the cookie is read again for each write. */
-export async function signIn(
-  username: string,
-  password: string,
-): Promise<string | null> {
+export async function signIn(username: string, password: string): Promise<string | null> {
   await api.GET("/api/session");
   const answer = await fetch("/api/sign-in", {
     method: "POST",
@@ -21,8 +18,7 @@ export async function signIn(
     body: new URLSearchParams({ username, password }),
   }).catch(() => null);
   if (answer?.ok) return null;
-  if (!answer)
-    return "The server does not answer. Nothing was changed; try again.";
+  if (!answer) return "The server does not answer. Nothing was changed; try again.";
   const problem = (await answer.json().catch(() => ({}))) as {
     detail?: string;
   };

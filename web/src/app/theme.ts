@@ -46,10 +46,8 @@ export const palettes = {
 
 export type Room = keyof typeof palettes;
 
-export const sans =
-  '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
-export const mono =
-  '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
+export const sans = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
+export const mono = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
 
 function room(name: Room): Theme {
   const c = palettes[name];
@@ -179,8 +177,6 @@ export const themes: Record<Room, Theme> = {
 export const roomVariables = Object.fromEntries(
   Object.entries(palettes).map(([name, colours]) => [
     `.${name}`,
-    Object.fromEntries(
-      Object.entries(colours).map(([key, value]) => [`--${key}`, value]),
-    ),
+    Object.fromEntries(Object.entries(colours).map(([key, value]) => [`--${key}`, value])),
   ]),
 );

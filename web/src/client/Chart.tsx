@@ -54,17 +54,13 @@ export default function Chart() {
                   >
                     <span className="mono">{day(visit.startsAt)}</span>
                     <b>{visit.formula ?? "no peel yet"}</b>
-                    <small className="soft">
-                      {visit.signedAt ? "signed" : visit.needs}
-                    </small>
+                    <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
                   </button>
                 </li>
               ))}
             </ul>
             {visits.data && newest.length === 0 && (
-              <p className="pad soft">
-                No visit yet. The first is added on Today.
-              </p>
+              <p className="pad soft">No visit yet. The first is added on Today.</p>
             )}
           </section>
           <section className="side" aria-label="Record">
@@ -88,9 +84,7 @@ function Record({ visit }: { visit: Visit }) {
         <h2>{day(visit.startsAt)}</h2>
         <p>No peel was done. {visit.needs}.</p>
         <p>
-          <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
-            Open the visit
-          </Link>
+          <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>Open the visit</Link>
         </p>
       </div>
     );
@@ -101,19 +95,11 @@ function Record({ visit }: { visit: Visit }) {
     <>
       <Strip
         title={`${day(visit.startsAt)} · ${data.plan.formulaName}`}
-        code={
-          signature
-            ? `signed ${hour(signature.at)} by ${signature.who}`
-            : "open"
-        }
+        code={signature ? `signed ${hour(signature.at)} by ${signature.who}` : "open"}
       />
       <div className="record">
         <div className="record-face">
-          <FaceMap
-            zones={zoneLooks(data, []).zones}
-            crop="neck"
-            label="Face at the end"
-          />
+          <FaceMap zones={zoneLooks(data, []).zones} crop="neck" label="Face at the end" />
         </div>
         <div>
           <p className="summary">{data.summary}</p>
@@ -124,19 +110,11 @@ function Record({ visit }: { visit: Visit }) {
           )}
           <p className="row wrap">
             <Link to={`/visits/${visit.id}/sheet`}>Sheet</Link>
-            <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
-              Open the visit
-            </Link>
+            <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>Open the visit</Link>
           </p>
         </div>
       </div>
-      {ribbon && (
-        <Ribbon
-          model={ribbon}
-          unit="clock"
-          label={`Peel of ${day(visit.startsAt)}`}
-        />
-      )}
+      {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(visit.startsAt)}`} />}
       <Log treatment={data} />
     </>
   );
@@ -147,8 +125,7 @@ function Log({ treatment }: { treatment: Treatment }) {
   return (
     <details className="log">
       <summary>
-        Session log,{" "}
-        {plural(treatment.events.length, "entry").replace("entrys", "entries")}
+        Session log, {plural(treatment.events.length, "entry").replace("entrys", "entries")}
       </summary>
       <ol>
         {treatment.events.map((event) => (
@@ -171,9 +148,7 @@ function said(fact: NonNullable<Treatment["events"][number]["fact"]>): string {
   const { type, ...rest } = fact;
   const words = type.replace(/([a-z])([A-Z0-9])/g, "$1 $2").toLowerCase();
   const values = Object.values(rest)
-    .map((value) =>
-      typeof value === "object" ? JSON.stringify(value) : String(value),
-    )
+    .map((value) => (typeof value === "object" ? JSON.stringify(value) : String(value)))
     .join(", ")
     .replace(/["{}[\]]/g, "")
     .replaceAll("_", " ")

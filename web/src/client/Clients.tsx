@@ -43,14 +43,10 @@ export default function Clients() {
               <li key={client.id}>
                 <Link to={`/clients/${client.id}`}>
                   <b>{client.name}</b>
-                  <span className="mono">
-                    {dayjs().diff(client.dateOfBirth, "year")}
-                  </span>
+                  <span className="mono">{dayjs().diff(client.dateOfBirth, "year")}</span>
                   <span>{client.occupation}</span>
                   <span className="soft">
-                    {[client.allergies, client.comfort]
-                      .filter(Boolean)
-                      .join(" · ")}
+                    {[client.allergies, client.comfort].filter(Boolean).join(" · ")}
                   </span>
                 </Link>
               </li>
@@ -58,8 +54,8 @@ export default function Clients() {
           </ul>
           {clients.data && found.length === 0 && (
             <p className="soft">
-              Nobody here is called that. A new client is added with a new
-              visit, on <Link to="/">Today</Link>.
+              Nobody here is called that. A new client is added with a new visit, on{" "}
+              <Link to="/">Today</Link>.
             </p>
           )}
         </main>

@@ -9,8 +9,7 @@ export const clientsQuery = queryOptions({
 export function clientQuery(id: string) {
   return queryOptions({
     queryKey: ["clients", id],
-    queryFn: async () =>
-      body(await api.GET("/api/clients/{id}", { params: { path: { id } } })),
+    queryFn: async () => body(await api.GET("/api/clients/{id}", { params: { path: { id } } })),
   });
 }
 

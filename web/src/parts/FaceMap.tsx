@@ -51,12 +51,7 @@ export function FaceMap({
         <Textures />
         <path d={OUTLINE} className="outline" />
         {(Object.keys(FACE_PATHS) as Zone[]).map((zone) => (
-          <ZoneShape
-            key={zone}
-            zone={zone}
-            look={zones[zone]}
-            onPick={onPick}
-          />
+          <ZoneShape key={zone} zone={zone} look={zones[zone]} onPick={onPick} />
         ))}
         {FEATURES.map((path) => (
           <path key={path} d={path} className="feature" />
@@ -64,12 +59,7 @@ export function FaceMap({
         <text x={crop === "neck" ? 46 : 34} y="40" className="side-word">
           right
         </text>
-        <text
-          x={crop === "neck" ? 314 : 326}
-          y="40"
-          textAnchor="end"
-          className="side-word"
-        >
+        <text x={crop === "neck" ? 314 : 326} y="40" textAnchor="end" className="side-word">
           left
         </text>
       </svg>
@@ -118,11 +108,7 @@ function ZoneShape({
     >
       <path d={path} className={classes.join(" ")} />
       {texture && (
-        <path
-          d={path}
-          fill={texture}
-          className={look.whitening === "F4" ? "white f4" : "white"}
-        />
+        <path d={path} fill={texture} className={look.whitening === "F4" ? "white f4" : "white"} />
       )}
       {Array.from({ length: look.redness ?? 0 }, (_, ring) => (
         <path
@@ -133,10 +119,7 @@ function ZoneShape({
         />
       ))}
       {look.ended && (
-        <path
-          d={`M ${x - 8} ${y - 8} l 16 16 m 0 -16 l -16 16`}
-          className="crossed"
-        />
+        <path d={`M ${x - 8} ${y - 8} l 16 16 m 0 -16 l -16 16`} className="crossed" />
       )}
       {look.hotSpot !== undefined ? (
         <>
@@ -159,12 +142,7 @@ function ZoneShape({
 function Textures() {
   return (
     <defs>
-      <pattern
-        id="crystals"
-        width="12"
-        height="12"
-        patternUnits="userSpaceOnUse"
-      >
+      <pattern id="crystals" width="12" height="12" patternUnits="userSpaceOnUse">
         <path d="M 3 6 h 6 M 6 3 v 6" className="texture-line" />
       </pattern>
       <pattern id="f1" width="11" height="11" patternUnits="userSpaceOnUse">
@@ -203,12 +181,8 @@ export function FaceLegend() {
               fill={(look.whitening && TEXTURE[look.whitening]) ?? "none"}
               className="swatch"
             />
-            {look.redness && (
-              <rect x="6" y="5" width="28" height="14" className="redness" />
-            )}
-            {look.redness && (
-              <rect x="11" y="9" width="18" height="6" className="redness" />
-            )}
+            {look.redness && <rect x="6" y="5" width="28" height="14" className="redness" />}
+            {look.redness && <rect x="11" y="9" width="18" height="6" className="redness" />}
           </svg>
           {word}
         </li>

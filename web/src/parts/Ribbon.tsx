@@ -26,16 +26,13 @@ export function Ribbon({
   useEffect(() => {
     const element = box.current;
     if (!element || typeof ResizeObserver === "undefined") return;
-    const watch = new ResizeObserver(() =>
-      setWidth(Math.max(320, element.clientWidth)),
-    );
+    const watch = new ResizeObserver(() => setWidth(Math.max(320, element.clientWidth)));
     watch.observe(element);
     return () => watch.disconnect();
   }, []);
 
   const x = (seconds: number) =>
-    LEFT +
-    ((seconds - model.from) / (model.to - model.from)) * (width - LEFT - 16);
+    LEFT + ((seconds - model.from) / (model.to - model.from)) * (width - LEFT - 16);
   const withSteps = model.steps.some((step) => step.kind !== "ending");
   const top = {
     steps: 26,
@@ -46,20 +43,16 @@ export function Ribbon({
   top.feel = top.layers + LANES.layers + 8;
   top.looks = top.feel + LANES.feel + 6;
   const height = top.looks + (unit === "clock" ? LANES.looks : 0) + 6;
-  const feelY = (value: number) =>
-    top.feel + LANES.feel - (value / 10) * LANES.feel;
+  const feelY = (value: number) => top.feel + LANES.feel - (value / 10) * LANES.feel;
   const points = readings(model);
   const reading = picked === null ? null : points[picked];
 
   function move(event: KeyboardEvent) {
-    const step =
-      event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
     if (step === 0 || points.length === 0) return;
     event.preventDefault();
     event.stopPropagation();
-    setPicked((was) =>
-      Math.min(points.length - 1, Math.max(0, (was ?? -1) + step)),
-    );
+    setPicked((was) => Math.min(points.length - 1, Math.max(0, (was ?? -1) + step)));
   }
 
   return (
@@ -76,13 +69,7 @@ export function Ribbon({
       >
         {ticks(model, unit).map((tick) => (
           <g key={tick}>
-            <line
-              x1={x(tick)}
-              x2={x(tick)}
-              y1="14"
-              y2={height - 4}
-              className="tick"
-            />
+            <line x1={x(tick)} x2={x(tick)} y1="14" y2={height - 4} className="tick" />
             <text x={x(tick) + 4} y="14" className="tick-word">
               {unit === "minutes" ? tick / 60 : clock(tick * 1000)}
             </text>
@@ -114,8 +101,7 @@ export function Ribbon({
           </g>
         ))}
         {model.layers.map((layer) => {
-          const unitHeight =
-            LANES.layers / Math.max(1, model.layersMost, model.layers.length);
+          const unitHeight = LANES.layers / Math.max(1, model.layersMost, model.layers.length);
           return (
             <rect
               key={layer.number}
@@ -123,18 +109,12 @@ export function Ribbon({
               y={top.layers + LANES.layers - layer.number * unitHeight}
               width={Math.max(1.5, x(layer.end) - x(layer.start))}
               height={unitHeight - 1}
-              className={
-                layer.planned ? "layer planned" : `layer n${layer.number % 2}`
-              }
+              className={layer.planned ? "layer planned" : `layer n${layer.number % 2}`}
             />
           );
         })}
         {model.layerNote && model.layers[0] && (
-          <text
-            x={x(model.layers[0].end) + 8}
-            y={top.layers + 20}
-            className="note accent"
-          >
+          <text x={x(model.layers[0].end) + 8} y={top.layers + 20} className="note accent">
             {model.layerNote}
           </text>
         )}
@@ -146,11 +126,7 @@ export function Ribbon({
           />
         ))}
         {model.bandNote && model.bands[0] && (
-          <text
-            x={x(model.bands[0].end) + 8}
-            y={top.feel + 34}
-            className="note"
-          >
+          <text x={x(model.bands[0].end) + 8} y={top.feel + 34} className="note">
             {model.bandNote}
           </text>
         )}
@@ -176,20 +152,9 @@ export function Ribbon({
         )}
         {model.marks.map((mark) => (
           <g key={mark.label + mark.at}>
-            <line
-              x1={x(mark.at)}
-              x2={x(mark.at)}
-              y1="16"
-              y2={top.looks}
-              className="mark"
-            />
+            <line x1={x(mark.at)} x2={x(mark.at)} y1="16" y2={top.looks} className="mark" />
             {mark.label === "END" && (
-              <text
-                x={x(mark.at) - 6}
-                y={top.feel + 14}
-                textAnchor="end"
-                className="mark-word"
-              >
+              <text x={x(mark.at) - 6} y={top.feel + 14} textAnchor="end" className="mark-word">
                 END
               </text>
             )}
@@ -204,32 +169,16 @@ export function Ribbon({
               y2={height - 4}
               className="limit"
             />
-            <text
-              x={x(model.limit) + 6}
-              y={top.layers + 14}
-              className="limit-word"
-            >
+            <text x={x(model.limit) + 6} y={top.layers + 14} className="limit-word">
               limit {clock(model.limit * 1000)}
             </text>
           </g>
         )}
         {model.now !== undefined && (
-          <line
-            x1={x(model.now)}
-            x2={x(model.now)}
-            y1="4"
-            y2={height - 2}
-            className="now"
-          />
+          <line x1={x(model.now)} x2={x(model.now)} y1="4" y2={height - 2} className="now" />
         )}
         {reading && (
-          <line
-            x1={x(reading.at)}
-            x2={x(reading.at)}
-            y1="4"
-            y2={height - 2}
-            className="cursor"
-          />
+          <line x1={x(reading.at)} x2={x(reading.at)} y1="4" y2={height - 2} className="cursor" />
         )}
       </svg>
       <div className="reading" aria-live="polite">
@@ -271,22 +220,13 @@ function Feel({
   const end = model.now ?? model.feel.at(-1)?.at ?? 0;
   let path = "";
   model.feel.forEach((told, i) => {
-    path +=
-      i === 0
-        ? `M ${x(told.at)} ${y(told.value)}`
-        : ` H ${x(told.at)} V ${y(told.value)}`;
+    path += i === 0 ? `M ${x(told.at)} ${y(told.value)}` : ` H ${x(told.at)} V ${y(told.value)}`;
   });
   return (
     <>
       <path d={`${path} H ${x(end)}`} className="feel" />
       {model.feel.map((told) => (
-        <circle
-          key={told.at}
-          cx={x(told.at)}
-          cy={y(told.value)}
-          r="3"
-          className="told"
-        >
+        <circle key={told.at} cx={x(told.at)} cy={y(told.value)} r="3" className="told">
           <title>{`${clock(told.at * 1000)}: ${told.value}`}</title>
         </circle>
       ))}
@@ -295,15 +235,7 @@ function Feel({
 }
 
 /** Marks of looks; the words of one that would run into the next are left to the reading. */
-function Looks({
-  model,
-  x,
-  y,
-}: {
-  model: RibbonModel;
-  x: (s: number) => number;
-  y: number;
-}) {
+function Looks({ model, x, y }: { model: RibbonModel; x: (s: number) => number; y: number }) {
   const worded = new Set<number>();
   model.looks.reduce((free, look, i) => {
     if (x(look.at) < free) return free;
@@ -346,14 +278,8 @@ function readings(model: RibbonModel): { at: number; label: string }[] {
 
 function ticks(model: RibbonModel, unit: "minutes" | "clock"): number[] {
   const span = model.to - model.from;
-  const every =
-    unit === "minutes" ? 300 : span > 1200 ? 300 : span > 600 ? 120 : 60;
+  const every = unit === "minutes" ? 300 : span > 1200 ? 300 : span > 600 ? 120 : 60;
   const found = [];
-  for (
-    let at = Math.ceil(model.from / every) * every;
-    at < model.to;
-    at += every
-  )
-    found.push(at);
+  for (let at = Math.ceil(model.from / every) * every; at < model.to; at += every) found.push(at);
   return found;
 }

@@ -43,10 +43,7 @@ export function ribbonOfPlan(station: PlanStation): RibbonModel {
   const each = (end - start) / plan.layersPlanned;
   return {
     from: 0,
-    to: Math.max(
-      station.bookedMinutes * 60,
-      (last?.startSeconds ?? 0) + (last?.seconds ?? 0),
-    ),
+    to: Math.max(station.bookedMinutes * 60, (last?.startSeconds ?? 0) + (last?.seconds ?? 0)),
     steps: course.map((block) => ({
       start: block.startSeconds,
       end: block.startSeconds + block.seconds,
@@ -73,26 +70,20 @@ export function ribbonOfPlan(station: PlanStation): RibbonModel {
 }
 
 /** A running or finished treatment: seconds from the first touch. */
-export function ribbonOfTreatment(
-  treatment: Treatment,
-  now?: number,
-): RibbonModel | null {
+export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonModel | null {
   const first = treatment.clocks.firstTouch;
   if (!first) return null;
   const zero = Date.parse(first);
   const at = (instant: string) => (Date.parse(instant) - zero) / 1000;
   const nowAt = now === undefined ? undefined : (now - zero) / 1000;
   const limit = treatment.contactLimitSeconds;
-  const ended = treatment.clocks.endedAt
-    ? at(treatment.clocks.endedAt)
-    : undefined;
+  const ended = treatment.clocks.endedAt ? at(treatment.clocks.endedAt) : undefined;
   const last = treatment.events.at(-1);
   const closed = treatment.phase === "SIGNED";
   const rest = treatment.restAt ? at(treatment.restAt) : undefined;
   const runs = nowAt ?? (last ? at(last.at) : 0);
   const through = ended ?? runs;
-  const span =
-    closed || rest !== undefined ? (rest ?? through) + 40 : runs * 1.12 + 30;
+  const span = closed || rest !== undefined ? (rest ?? through) + 40 : runs * 1.12 + 30;
   const to = Math.max(span, (limit ?? 240) * 1.35, 60);
   const underAcid = treatment.answers.filter((told) => told.phase !== "READY");
   return {
@@ -124,11 +115,7 @@ export function ribbonOfTreatment(
     bands: treatment.layers
       .slice(0, 1)
       .map((layer) =>
-        band(
-          treatment.plan,
-          at(layer.startedAt),
-          limit ?? at(layer.startedAt) + 180,
-        ),
+        band(treatment.plan, at(layer.startedAt), limit ?? at(layer.startedAt) + 180),
       ),
     looks: looks(treatment, at),
     marks: marks(treatment, at),
@@ -174,13 +161,9 @@ function looks(treatment: Treatment, at: (instant: string) => number) {
           },
         ];
       case "HotSpotFelt":
-        return [
-          { at: at(when), label: `${zoneName(fact.zone)} ${fact.value}` },
-        ];
+        return [{ at: at(when), label: `${zoneName(fact.zone)} ${fact.value}` }];
       case "SignSeen":
-        return [
-          { at: at(when), label: fact.sign.toLowerCase().replaceAll("_", " ") },
-        ];
+        return [{ at: at(when), label: fact.sign.toLowerCase().replaceAll("_", " ") }];
       default:
         return [];
     }

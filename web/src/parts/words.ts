@@ -1,9 +1,7 @@
 import dayjs from "dayjs";
 
 /** The browser's locale; in English the day stands before the month, as the server's words have it. */
-export const LOCALE = navigator.language.startsWith("en")
-  ? "en-GB"
-  : navigator.language;
+export const LOCALE = navigator.language.startsWith("en") ? "en-GB" : navigator.language;
 
 /** "Sat 28 Nov", by the browser's locale. */
 export function day(date: string | Date): string {

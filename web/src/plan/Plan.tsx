@@ -1,10 +1,5 @@
 import Button from "@mui/material/Button";
-import {
-  queryOptions,
-  useMutation,
-  useQuery,
-  useQueryClient,
-} from "@tanstack/react-query";
+import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
@@ -21,10 +16,7 @@ import "./plan.css";
 function planQuery(id: string) {
   return queryOptions({
     queryKey: ["visit", id, "plan"],
-    queryFn: async () =>
-      body(
-        await api.GET("/api/visits/{id}/plan", { params: { path: { id } } }),
-      ),
+    queryFn: async () => body(await api.GET("/api/visits/{id}/plan", { params: { path: { id } } })),
   });
 }
 
@@ -60,34 +52,23 @@ export default function Plan({ visit }: StationProps) {
       <section className="plan-top">
         <div className="row">
           <h1 className="grow">
-            {day(visit.startsAt)}, {station.lengthMinutes} of{" "}
-            {station.bookedMinutes} minutes
+            {day(visit.startsAt)}, {station.lengthMinutes} of {station.bookedMinutes} minutes
           </h1>
           <span className="soft">minutes from the chair</span>
         </div>
         {station.lengthMinutes > station.bookedMinutes && (
           <p className="warn">
-            {station.lengthMinutes - station.bookedMinutes} minutes longer than
-            the slot booked.
+            {station.lengthMinutes - station.bookedMinutes} minutes longer than the slot booked.
           </p>
         )}
-        <Ribbon
-          model={ribbonOfPlan(station)}
-          unit="minutes"
-          label="The visit in outline"
-        />
+        <Ribbon model={ribbonOfPlan(station)} unit="minutes" label="The visit in outline" />
       </section>
       <div className="columns plan-columns">
         <Prep station={station} />
         <Trolley station={station} />
         <section className="side" aria-label="What it comes to">
           <Figures station={station} />
-          <Edit
-            station={station}
-            locked={locked}
-            busy={keep.isPending}
-            onKeep={keep.mutate}
-          />
+          <Edit station={station} locked={locked} busy={keep.isPending} onKeep={keep.mutate} />
           <ErrorNote error={keep.error} />
           <div className="foot">
             {station.kept ? (
@@ -113,24 +94,14 @@ function Prep({ station }: { station: PlanStation }) {
   const late = station.prep.filter((step) => step.late).length;
   return (
     <section aria-label="Back from the date">
-      <Strip
-        title="Back from the date"
-        code={late === 0 ? "in time" : `${late} late`}
-      />
+      <Strip title="Back from the date" code={late === 0 ? "in time" : `${late} late`} />
       {station.prep.map((step) => (
-        <div
-          key={step.what}
-          className={`line dated ${step.late ? "warn" : ""}`}
-        >
+        <div key={step.what} className={`line dated ${step.late ? "warn" : ""}`}>
           <span className="mono">{day(step.day)}</span>
           <span>
             {step.what}
-            {step.late &&
-              step.earliest &&
-              `: too late, earliest peel is ${day(step.earliest)}`}
-            {step.kept && step.what.includes("(") && (
-              <small className="soft"> kept</small>
-            )}
+            {step.late && step.earliest && `: too late, earliest peel is ${day(step.earliest)}`}
+            {step.kept && step.what.includes("(") && <small className="soft"> kept</small>}
           </span>
         </div>
       ))}
@@ -146,10 +117,7 @@ function Trolley({ station }: { station: PlanStation }) {
   const [out, setOut] = useState<Set<string>>(new Set());
   return (
     <section aria-label="Trolley">
-      <Strip
-        title="Trolley"
-        code={`${station.trolley.length} · ${out.size} laid out`}
-      />
+      <Strip title="Trolley" code={`${station.trolley.length} · ${out.size} laid out`} />
       {station.trolley.map((thing) => (
         <label key={thing.what} className="line thing">
           <input
@@ -279,10 +247,7 @@ function Edit({
   }
   return (
     <>
-      <Strip
-        title="By hand"
-        code={locked ? "the treatment is open" : "within the day’s limits"}
-      />
+      <Strip title="By hand" code={locked ? "the treatment is open" : "within the day’s limits"} />
       {plan.contactSeconds !== undefined && (
         <Stepper
           label="contact limit"
@@ -290,14 +255,10 @@ function Edit({
           onLess={
             off || plan.contactSeconds <= 60
               ? undefined
-              : () =>
-                  onKeep({ ...now, contactSeconds: plan.contactSeconds! - 15 })
+              : () => onKeep({ ...now, contactSeconds: plan.contactSeconds! - 15 })
           }
           onMore={
-            off
-              ? undefined
-              : () =>
-                  onKeep({ ...now, contactSeconds: plan.contactSeconds! + 15 })
+            off ? undefined : () => onKeep({ ...now, contactSeconds: plan.contactSeconds! + 15 })
           }
         />
       )}
@@ -327,11 +288,7 @@ function Edit({
       <div className="line">
         <span>zones, in order</span>
         <span className="value">
-          <Button
-            size="small"
-            aria-expanded={choosing}
-            onClick={() => setChoosing(!choosing)}
-          >
+          <Button size="small" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
             {plan.zones.length} zones
           </Button>
         </span>
@@ -345,8 +302,8 @@ function Edit({
             label="Zones of the plan; choose one to take it in or leave it out"
           />
           <p className="small soft">
-            {plan.zones.map((zone) => zoneName(zone)).join(", ")}. Eye contours
-            need their own formula.
+            {plan.zones.map((zone) => zoneName(zone)).join(", ")}. Eye contours need their own
+            formula.
           </p>
         </div>
       )}
@@ -383,21 +340,11 @@ function Stepper({
     <div className="line">
       <span>{label}</span>
       <span className="value row">
-        <Button
-          size="small"
-          aria-label={`less ${label}`}
-          disabled={!onLess}
-          onClick={onLess}
-        >
+        <Button size="small" aria-label={`less ${label}`} disabled={!onLess} onClick={onLess}>
           –
         </Button>
         <span className="mono">{value}</span>
-        <Button
-          size="small"
-          aria-label={`more ${label}`}
-          disabled={!onMore}
-          onClick={onMore}
-        >
+        <Button size="small" aria-label={`more ${label}`} disabled={!onMore} onClick={onMore}>
           +
         </Button>
       </span>

@@ -9,24 +9,14 @@ import { Strip } from "../parts/Strip";
 import { screeningQuery } from "./queries";
 
 /** Consent by family of formulas, valid for twelve months. */
-export function ConsentForm({
-  visit,
-  state,
-}: {
-  visit: Visit;
-  state: ScreeningState;
-}) {
+export function ConsentForm({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const queries = useQueryClient();
   const changed = useVisitChanged(visit.id);
-  const missing = state.consents
-    .filter((family) => !family.signed)
-    .map((family) => family.id);
+  const missing = state.consents.filter((family) => !family.signed).map((family) => family.id);
   const [families, setFamilies] = useState<Family[] | null>(null);
   const [name, setName] = useState("");
   const [guardian, setGuardian] = useState("");
-  const chosen = (families ?? missing).filter((family) =>
-    missing.includes(family),
-  );
+  const chosen = (families ?? missing).filter((family) => missing.includes(family));
   const sign = useMutation({
     mutationFn: async () =>
       body(
@@ -46,11 +36,7 @@ export function ConsentForm({
     },
   });
   const toggle = (family: Family) =>
-    setFamilies(
-      chosen.includes(family)
-        ? chosen.filter((f) => f !== family)
-        : [...chosen, family],
-    );
+    setFamilies(chosen.includes(family) ? chosen.filter((f) => f !== family) : [...chosen, family]);
   return (
     <div className="group">
       <Strip
@@ -59,9 +45,8 @@ export function ConsentForm({
       />
       <div className="consent">
         <p className="small">
-          Read together: what the acid does, what it will feel like, the days
-          after, dark or light marks, infection, cold sores, scars; that it may
-          be ended at any time.
+          Read together: what the acid does, what it will feel like, the days after, dark or light
+          marks, infection, cold sores, scars; that it may be ended at any time.
         </p>
         <div className="row wrap">
           {state.consents.map((family) =>

@@ -54,13 +54,7 @@ export function LiftFinding({
     lift.mutate();
   }
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      maxWidth="sm"
-      fullWidth
-      aria-labelledby="lift"
-    >
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="lift">
       <form onSubmit={submit}>
         <DialogTitle id="lift">
           {clearance ? "Cleared by a clinician" : "Override with a reason"}
@@ -75,11 +69,7 @@ export function LiftFinding({
               required
               multiline={!clearance}
               minRows={clearance ? undefined : 3}
-              label={
-                clearance
-                  ? "Name of the clinician who cleared it"
-                  : "Why it may go on"
-              }
+              label={clearance ? "Name of the clinician who cleared it" : "Why it may go on"}
               value={text}
               onChange={(e) => setText(e.target.value)}
               helperText="It goes into the audit trail with your name."
@@ -91,11 +81,7 @@ export function LiftFinding({
           <Button color="inherit" onClick={onClose}>
             Leave it
           </Button>
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={!text.trim() || lift.isPending}
-          >
+          <Button type="submit" variant="contained" disabled={!text.trim() || lift.isPending}>
             {clearance ? "Record clearance" : "Override"}
           </Button>
         </DialogActions>

@@ -12,18 +12,10 @@ import type { Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 
 /** Moves the visit; everything that counts from its date moves with it. */
-export function MoveDate({
-  visit,
-  onClose,
-}: {
-  visit: Visit;
-  onClose: () => void;
-}) {
+export function MoveDate({ visit, onClose }: { visit: Visit; onClose: () => void }) {
   const queries = useQueryClient();
   const changed = useVisitChanged(visit.id);
-  const [start, setStart] = useState(
-    dayjs(visit.startsAt).format("YYYY-MM-DDTHH:mm"),
-  );
+  const [start, setStart] = useState(dayjs(visit.startsAt).format("YYYY-MM-DDTHH:mm"));
   const move = useMutation({
     mutationFn: () =>
       api.PUT("/api/visits/{id}/start", {
@@ -41,13 +33,7 @@ export function MoveDate({
     move.mutate();
   }
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      maxWidth="xs"
-      fullWidth
-      aria-labelledby="move"
-    >
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="move">
       <form onSubmit={submit}>
         <DialogTitle id="move">Move the date</DialogTitle>
         <DialogContent>

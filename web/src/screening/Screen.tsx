@@ -25,15 +25,7 @@ export default function Screen({ visit }: StationProps) {
   const [moving, setMoving] = useState(false);
 
   const answer = useMutation({
-    mutationFn: async ({
-      id,
-      choice,
-      on,
-    }: {
-      id: Question["id"];
-      choice?: string;
-      on?: string;
-    }) =>
+    mutationFn: async ({ id, choice, on }: { id: Question["id"]; choice?: string; on?: string }) =>
       body(
         await api.PUT("/api/visits/{id}/screening/{question}", {
           params: { path: { id: visit.id, question: id } },
@@ -55,20 +47,14 @@ export default function Screen({ visit }: StationProps) {
     );
   }
   const state = screening.data;
-  const groups = [
-    ...new Set(state.questions.map((question) => question.group)),
-  ];
+  const groups = [...new Set(state.questions.map((question) => question.group))];
   return (
     <main className="columns screen">
       <section className="pad" aria-label="Questions">
-        <h1>
-          May {firstName(visit.clientName)} have a peel, and within which limits
-        </h1>
+        <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
         <ErrorNote error={answer.error} />
         {groups.map((group) => {
-          const own = state.questions.filter(
-            (question) => question.group === group,
-          );
+          const own = state.questions.filter((question) => question.group === group);
           const asked = own.filter((question) => question.answered).length;
           return (
             <div key={group} className="group">
@@ -77,9 +63,7 @@ export default function Screen({ visit }: StationProps) {
                 <Ask
                   key={question.id}
                   question={question}
-                  onAnswer={(choice, on) =>
-                    answer.mutate({ id: question.id, choice, on })
-                  }
+                  onAnswer={(choice, on) => answer.mutate({ id: question.id, choice, on })}
                 />
               ))}
             </div>
@@ -91,9 +75,7 @@ export default function Screen({ visit }: StationProps) {
         <VerdictPanel visitId={visit.id} state={state} />
         <div className="foot">
           <ToChoose visitId={visit.id} state={state} />
-          {!visit.treatmentId && (
-            <Button onClick={() => setMoving(true)}>Move the date</Button>
-          )}
+          {!visit.treatmentId && <Button onClick={() => setMoving(true)}>Move the date</Button>}
         </div>
       </section>
       {moving && <MoveDate visit={visit} onClose={() => setMoving(false)} />}
@@ -101,20 +83,10 @@ export default function Screen({ visit }: StationProps) {
   );
 }
 
-function ToChoose({
-  visitId,
-  state,
-}: {
-  visitId: string;
-  state: ScreeningState;
-}) {
+function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }) {
   const open = state.verdict === "PROCEED" || state.verdict === "ADAPT";
   return open ? (
-    <Button
-      variant="contained"
-      component={Link}
-      to={`/visits/${visitId}/choose`}
-    >
+    <Button variant="contained" component={Link} to={`/visits/${visitId}/choose`}>
       Choose acid
     </Button>
   ) : (
@@ -150,9 +122,7 @@ function Ask({
             }
             setTyped(null);
           }}
-          onKeyDown={(e) =>
-            e.key === "Enter" && (e.target as HTMLElement).blur()
-          }
+          onKeyDown={(e) => e.key === "Enter" && (e.target as HTMLElement).blur()}
           slotProps={{ inputLabel: { shrink: true } }}
           sx={{ width: 170 }}
         />

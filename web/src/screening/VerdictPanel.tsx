@@ -7,13 +7,7 @@ import { day, plural } from "../parts/words";
 import { LiftFinding } from "./LiftFinding";
 
 /** The verdict for the day, rebuilt at every answer, with what it stands on. */
-export function VerdictPanel({
-  visitId,
-  state,
-}: {
-  visitId: string;
-  state: ScreeningState;
-}) {
+export function VerdictPanel({ visitId, state }: { visitId: string; state: ScreeningState }) {
   const [lifting, setLifting] = useState<Finding | null>(null);
   return (
     <>
@@ -43,15 +37,10 @@ export function VerdictPanel({
         </p>
       )}
       <p className="small soft defer">
-        The maker’s label, the law, your licence and the supervising clinician
-        come before this.
+        The maker’s label, the law, your licence and the supervising clinician come before this.
       </p>
       {lifting && (
-        <LiftFinding
-          visitId={visitId}
-          finding={lifting}
-          onClose={() => setLifting(null)}
-        />
+        <LiftFinding visitId={visitId} finding={lifting} onClose={() => setLifting(null)} />
       )}
     </>
   );
@@ -64,28 +53,17 @@ function words(state: ScreeningState): string {
   const said: Record<Verdict, string> = {
     PROCEED: "Nothing stands in the way.",
     ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
-    WAIT: state.until
-      ? `Not before ${day(state.until)}.`
-      : "Not until what is named is done.",
+    WAIT: state.until ? `Not before ${day(state.until)}.` : "Not until what is named is done.",
     REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
     STOP: "No peel.",
   };
   return said[state.verdict];
 }
 
-function FindingLine({
-  finding,
-  onLift,
-}: {
-  finding: Finding;
-  onLift: () => void;
-}) {
+function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void }) {
   const [open, setOpen] = useState(false);
   const lifted = finding.settled !== undefined;
-  const may =
-    !lifted &&
-    !finding.unasked &&
-    (finding.overridable || finding.verdict === "REFER");
+  const may = !lifted && !finding.unasked && (finding.overridable || finding.verdict === "REFER");
   return (
     <li className={lifted ? "lifted" : ""}>
       <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -106,18 +84,14 @@ function FindingLine({
       {open && (
         <div className="why">
           <p>{finding.why}</p>
-          {finding.limits.length > 0 && (
-            <p>Limits: {finding.limits.join(" · ")}.</p>
-          )}
+          {finding.limits.length > 0 && <p>Limits: {finding.limits.join(" · ")}.</p>}
           {finding.clearedBy && <p>Clears by: {finding.clearedBy}.</p>}
           <p className="soft mono">
             {finding.ruleId} · {finding.source}
           </p>
           {may && (
             <Button size="small" onClick={onLift}>
-              {finding.verdict === "REFER"
-                ? "Record a clearance"
-                : "Override with a reason"}
+              {finding.verdict === "REFER" ? "Record a clearance" : "Override with a reason"}
             </Button>
           )}
         </div>

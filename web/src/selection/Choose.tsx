@@ -44,28 +44,20 @@ export default function Choose({ visit }: StationProps) {
     <main className="columns choose">
       <section className="pad rack-column" aria-label="The rack">
         <h1>
-          What fits {firstName(visit.clientName)}’s skin on{" "}
-          {day(rack.data.peelDate)}
+          What fits {firstName(visit.clientName)}’s skin on {day(rack.data.peelDate)}
         </h1>
         <p className="soft">
-          {rack.data.open} of {rack.data.tiles.length} are open. Fill shows fit;
-          the lowest strength that does the work wins a tie.
+          {rack.data.open} of {rack.data.tiles.length} are open. Fill shows fit; the lowest strength
+          that does the work wins a tie.
         </p>
         {rack.data.advice && <p className="advice-note">{rack.data.advice}</p>}
         <RackOf rack={rack.data} picked={code} onPick={setPicked} />
       </section>
       <section className="side" aria-label="The formula picked">
         {tile ? (
-          <Detail
-            visitId={visit.id}
-            rack={rack.data}
-            tile={tile}
-            locked={!!visit.treatmentId}
-          />
+          <Detail visitId={visit.id} rack={rack.data} tile={tile} locked={!!visit.treatmentId} />
         ) : (
-          <p className="pad soft">
-            Pick a formula to see why it fits or is shut.
-          </p>
+          <p className="pad soft">Pick a formula to see why it fits or is shut.</p>
         )}
       </section>
     </main>
@@ -107,9 +99,7 @@ function RackOf({
       </div>
       <p className="row small soft rack-foot">
         <span>milder</span>
-        <span className="grow">
-          stronger families to the right, stronger rungs upward
-        </span>
+        <span className="grow">stronger families to the right, stronger rungs upward</span>
         <span>stronger</span>
       </p>
     </>
@@ -136,9 +126,7 @@ function TileButton({
       aria-pressed={picked}
       aria-label={
         `${tile.name}, ` +
-        (open
-          ? `fit ${Math.round(tile.score)}`
-          : `shut, ${plural(tile.shut.length, "reason")}`) +
+        (open ? `fit ${Math.round(tile.score)}` : `shut, ${plural(tile.shut.length, "reason")}`) +
         (first ? ", first choice" : "")
       }
       onClick={onPick}
@@ -147,9 +135,7 @@ function TileButton({
       <b className="mono">{tile.code}</b>
       <span>{tile.strength}</span>
       {first && <em>first</em>}
-      <small className="mono">
-        {open ? Math.round(tile.score) : `shut · ${tile.shut.length}`}
-      </small>
+      <small className="mono">{open ? Math.round(tile.score) : `shut · ${tile.shut.length}`}</small>
     </button>
   );
 }
@@ -193,11 +179,7 @@ function Detail({
             ? `, ${clock(tile.contactSeconds * 1000)}`
             : `, ${plural(tile.layers, "layer")}`}
         </h2>
-        <p>
-          {open
-            ? tile.reasons.fits
-            : `Shut today, ${plural(tile.shut.length, "reason")}.`}
-        </p>
+        <p>{open ? tile.reasons.fits : `Shut today, ${plural(tile.shut.length, "reason")}.`}</p>
       </div>
       <dl className="figures">
         <Figure
@@ -205,20 +187,12 @@ function Detail({
           words={`free acid % at pH ${decimal(tile.ph, 1)}`}
         />
         <Figure
-          value={
-            tile.contactSeconds !== undefined
-              ? clock(tile.contactSeconds * 1000)
-              : "–"
-          }
+          value={tile.contactSeconds !== undefined ? clock(tile.contactSeconds * 1000) : "–"}
           words="limit, first visit"
         />
         <Figure value={decimal(tile.mgPerCm2, 2)} words="mg/cm² on the face" />
         <Figure
-          value={
-            tile.peelingLast === 0
-              ? "0"
-              : `${tile.peelingFirst}–${tile.peelingLast}`
-          }
+          value={tile.peelingLast === 0 ? "0" : `${tile.peelingFirst}–${tile.peelingLast}`}
           words="days of flaking"
         />
       </dl>
@@ -255,9 +229,7 @@ function Detail({
         <Button
           variant="contained"
           disabled={!open || locked || take.isPending}
-          onClick={() =>
-            tile.code === first ? take.mutate("") : setAsking(true)
-          }
+          onClick={() => (tile.code === first ? take.mutate("") : setAsking(true))}
         >
           Plan this
         </Button>
@@ -297,22 +269,11 @@ function Days({ rack, tile }: { rack: Rack; tile: Tile }) {
   return (
     <ol className="days" aria-label="Days after the peel">
       {Array.from({ length: 12 }, (_, n) => {
-        const flaking =
-          tile.peelingLast > 0 &&
-          n >= tile.peelingFirst &&
-          n <= tile.peelingLast;
+        const flaking = tile.peelingLast > 0 && n >= tile.peelingFirst && n <= tile.peelingLast;
         return (
           <li
             key={n}
-            className={
-              n === 0
-                ? "peel"
-                : n === event
-                  ? "event"
-                  : flaking
-                    ? "flaking"
-                    : ""
-            }
+            className={n === 0 ? "peel" : n === event ? "event" : flaking ? "flaking" : ""}
           >
             {peel.add(n, "day").date()}
             {n === 0 && <small>peel</small>}
@@ -343,13 +304,7 @@ function WhyNotFirst({
     onTake(reason);
   }
   return (
-    <Dialog
-      open
-      onClose={onLeave}
-      maxWidth="sm"
-      fullWidth
-      aria-labelledby="why-not"
-    >
+    <Dialog open onClose={onLeave} maxWidth="sm" fullWidth aria-labelledby="why-not">
       <form onSubmit={submit}>
         <DialogTitle id="why-not">
           {code} instead of {first ?? "none"}

@@ -27,9 +27,7 @@ const GOAL = ["first", "second", "third"];
 
 export default function Consult({ visit }: StationProps) {
   const words = useQuery(consultWordsQuery);
-  const { state, consult, change, error, savedAt, reload } = useConsult(
-    visit.id,
-  );
+  const { state, consult, change, error, savedAt, reload } = useConsult(visit.id);
   if (!words.data || !state || !consult) {
     return (
       <main className="pad">
@@ -39,17 +37,10 @@ export default function Consult({ visit }: StationProps) {
   }
   return (
     <main className="columns consult">
-      <Looks
-        words={words.data}
-        consult={consult}
-        state={state}
-        change={change}
-      />
+      <Looks words={words.data} consult={consult} state={state} change={change} />
       <section className="middle" aria-label="Conditions and life">
         <div className="row">
-          <h1 className="grow">
-            What {firstName(visit.clientName)} sees, what you see
-          </h1>
+          <h1 className="grow">What {firstName(visit.clientName)} sees, what you see</h1>
         </div>
         <ErrorNote error={error} />
         {error instanceof Problem && error.status === 409 && (
@@ -58,25 +49,14 @@ export default function Consult({ visit }: StationProps) {
         <Conditions words={words.data} consult={consult} change={change} />
         <Life consult={consult} change={change} />
         <p className="small soft kept" role="status">
-          {savedAt
-            ? `kept ${hour(savedAt)}`
-            : "answers are kept as they are given"}
+          {savedAt ? `kept ${hour(savedAt)}` : "answers are kept as they are given"}
         </p>
       </section>
       <section className="side" aria-label="Phototype, oil, barrier">
-        <Phototype
-          words={words.data}
-          consult={consult}
-          state={state}
-          change={change}
-        />
+        <Phototype words={words.data} consult={consult} state={state} change={change} />
         <Barrier consult={consult} change={change} />
         <div className="foot">
-          <Button
-            variant="contained"
-            component={Link}
-            to={`/visits/${visit.id}/screen`}
-          >
+          <Button variant="contained" component={Link} to={`/visits/${visit.id}/screen`}>
             Go to Screen
           </Button>
         </div>
@@ -100,13 +80,8 @@ function Looks({ words, consult, state, change }: ConsultPart) {
   const grade = (of: Zone, id: string) => consult.looks[of]?.[id] ?? 0;
   const zones: Partial<Record<Zone, ZoneLook>> = {};
   for (const { id } of words.zones.filter((z) => z.onFace || z.id === "NECK")) {
-    const worst = Math.max(
-      0,
-      ...findings.map((finding) => grade(id, finding.id)),
-    );
-    const seen = findings.some(
-      (finding) => consult.looks[id]?.[finding.id] !== undefined,
-    );
+    const worst = Math.max(0, ...findings.map((finding) => grade(id, finding.id)));
+    const seen = findings.some((finding) => consult.looks[id]?.[finding.id] !== undefined);
     zones[id] = {
       tint: worst,
       text: worst > 0 ? String(worst) : undefined,
@@ -134,16 +109,9 @@ function Looks({ words, consult, state, change }: ConsultPart) {
     <section className="looks" aria-label="Two looks">
       <div className="look-tabs">
         {([1, 2] as const).map((n) => (
-          <button
-            key={n}
-            type="button"
-            aria-pressed={look === n}
-            onClick={() => setLook(n)}
-          >
+          <button key={n} type="button" aria-pressed={look === n} onClick={() => setLook(n)}>
             <span>{n === 1 ? "Look 1 · bare" : "Look 2 · cleansed"}</span>
-            <small
-              className={(n === 1 ? state.look1 : state.look2) ? "" : "warn"}
-            >
+            <small className={(n === 1 ? state.look1 : state.look2) ? "" : "warn"}>
               {(n === 1 ? state.look1 : state.look2)
                 ? "taken"
                 : n === 1
@@ -181,17 +149,10 @@ function Looks({ words, consult, state, change }: ConsultPart) {
   );
 }
 
-function Conditions({
-  words,
-  consult,
-  change,
-}: Pick<ConsultPart, "words" | "consult" | "change">) {
+function Conditions({ words, consult, change }: Pick<ConsultPart, "words" | "consult" | "change">) {
   function grade(condition: Condition, value: number) {
     const conditions = { ...consult.conditions, [condition]: value };
-    const goals =
-      value === 0
-        ? consult.goals.filter((goal) => goal !== condition)
-        : consult.goals;
+    const goals = value === 0 ? consult.goals.filter((goal) => goal !== condition) : consult.goals;
     change({ conditions, goals });
   }
   function goal(condition: Condition) {
@@ -208,9 +169,7 @@ function Conditions({
         const full = consult.goals.length >= 3 && place < 0;
         return (
           <div key={id} className="line tight">
-            <span className="grow">
-              {label.charAt(0).toUpperCase() + label.slice(1)}
-            </span>
+            <span className="grow">{label.charAt(0).toUpperCase() + label.slice(1)}</span>
             <Grade
               label={label}
               value={consult.conditions[id] ?? 0}
@@ -220,11 +179,7 @@ function Conditions({
               type="button"
               className={`goal ${place >= 0 ? "on" : ""}`}
               aria-pressed={place >= 0}
-              aria-label={
-                place >= 0
-                  ? `${label}: ${GOAL[place]} goal`
-                  : `make ${label} a goal`
-              }
+              aria-label={place >= 0 ? `${label}: ${GOAL[place]} goal` : `make ${label} a goal`}
               disabled={full}
               onClick={() => goal(id)}
             >
@@ -259,9 +214,7 @@ function Life({ consult, change }: Pick<ConsultPart, "consult" | "change">) {
         <TextField
           label="Event that wants clear skin"
           value={consult.eventName ?? ""}
-          onChange={(e) =>
-            change({ eventName: e.target.value.slice(0, 60) || undefined })
-          }
+          onChange={(e) => change({ eventName: e.target.value.slice(0, 60) || undefined })}
           sx={{ flex: "1 1 200px" }}
         />
         <TextField
@@ -288,10 +241,7 @@ const SENSITIVITIES = [
 function Barrier({ consult, change }: Pick<ConsultPart, "consult" | "change">) {
   return (
     <>
-      <Strip
-        title="Oil and barrier"
-        code={consult.oil && consult.sensitivity ? "2" : "open"}
-      />
+      <Strip title="Oil and barrier" code={consult.oil && consult.sensitivity ? "2" : "open"} />
       <div className="ask">
         <span>Oil</span>
         <Segments
@@ -310,8 +260,7 @@ function Barrier({ consult, change }: Pick<ConsultPart, "consult" | "change">) {
           onChange={(sensitivity) => change({ sensitivity })}
         />
         <p className="small soft">
-          Compromised: stings with water or bland cream, is in a flare, or
-          over-exfoliated.
+          Compromised: stings with water or bland cream, is in a flare, or over-exfoliated.
         </p>
       </div>
     </>

@@ -27,9 +27,7 @@ const PARTS = {
 export function Phototype({ words, consult, state, change }: ConsultPart) {
   const [asking, setAsking] = useState(false);
   const scores = consult.phototypeScores;
-  const answered = words.phototypeItems.filter(
-    (item) => scores[item.id] !== undefined,
-  ).length;
+  const answered = words.phototypeItems.filter((item) => scores[item.id] !== undefined).length;
   const open = words.phototypeItems.length - answered;
   return (
     <>
@@ -56,11 +54,7 @@ export function Phototype({ words, consult, state, change }: ConsultPart) {
       </div>
       <div className="pad-small">
         <Button onClick={() => setAsking(true)}>
-          {answered === 0
-            ? "Ask the ten questions"
-            : open > 0
-              ? "Go on asking"
-              : "See the answers"}
+          {answered === 0 ? "Ask the ten questions" : open > 0 ? "Go on asking" : "See the answers"}
         </Button>
       </div>
       <Dialog

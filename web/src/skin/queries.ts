@@ -12,8 +12,6 @@ export function consultQuery(id: string) {
   return queryOptions({
     queryKey: ["visit", id, "consult"],
     queryFn: async () =>
-      body(
-        await api.GET("/api/visits/{id}/consult", { params: { path: { id } } }),
-      ),
+      body(await api.GET("/api/visits/{id}/consult", { params: { path: { id } } })),
   });
 }

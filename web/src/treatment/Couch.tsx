@@ -23,11 +23,7 @@ export function CouchTop({
   const opened = treatment.events[0];
   return (
     <header className="couch-top">
-      <Link
-        to="/"
-        className="name"
-        aria-label={`${visit.clientName}, to Today`}
-      >
+      <Link to="/" className="name" aria-label={`${visit.clientName}, to Today`}>
         {visit.clientName}
       </Link>
       <span>
@@ -43,8 +39,7 @@ export function CouchTop({
       )}
       <span>
         {treatment.plan.formulaCode} · face
-        {layers > 0 &&
-          ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
+        {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
       <span className="mono time">
         {hour(new Date(now))}
@@ -60,14 +55,11 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
     <div role="status" className="couch-notes">
       {live.unsent.length > 0 && live.away && (
         <p className="warn">
-          Not saved yet: {live.unsent.length}. Kept on this screen, sent when
-          the server is back.
+          Not saved yet: {live.unsent.length}. Kept on this screen, sent when the server is back.
         </p>
       )}
       {live.away && live.unsent.length === 0 && (
-        <p className="warn">
-          The server does not answer. Clocks and limit go on here.
-        </p>
+        <p className="warn">The server does not answer. Clocks and limit go on here.</p>
       )}
       {live.refused && <ErrorNote error={live.refused} />}
     </div>

@@ -8,19 +8,14 @@ export function cueAt(treatment: Treatment, now: number): Cue | undefined {
 /** Words for when the server is away and more was said than it had judged beforehand. */
 export const NO_ADVICE: Pick<Advice, "line" | "reason"> = {
   line: "No advice without the server",
-  reason:
-    "Limit and clocks hold. END works. What you enter is kept and sent when it is back.",
+  reason: "Limit and clocks hold. END works. What you enter is kept and sent when it is back.",
 };
 
 /**
  * The advice that holds now: what the server gave, moved on by its own cues; after one answer that
  * it does not know yet, what it said would follow from that answer; beyond that none.
  */
-export function adviceNow(
-  treatment: Treatment,
-  unsent: NewEvent[],
-  now: number,
-): Advice | null {
+export function adviceNow(treatment: Treatment, unsent: NewEvent[], now: number): Advice | null {
   const cue = cueAt(treatment, now);
   const standing = cue?.advice ?? treatment.advice;
   const telling = unsent.filter(

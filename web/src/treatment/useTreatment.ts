@@ -7,8 +7,7 @@ import { Queue } from "./queue";
 export function treatmentQuery(id: string) {
   return queryOptions({
     queryKey: ["treatment", id],
-    queryFn: async () =>
-      body(await api.GET("/api/treatments/{id}", { params: { path: { id } } })),
+    queryFn: async () => body(await api.GET("/api/treatments/{id}", { params: { path: { id } } })),
     refetchOnWindowFocus: "always",
   });
 }
@@ -55,11 +54,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         queries.setQueryData(treatmentQuery(id).queryKey, fresh);
         setAway(false);
       } catch (problem) {
-        if (
-          problem instanceof Problem &&
-          problem.status < 500 &&
-          problem.status !== 401
-        ) {
+        if (problem instanceof Problem && problem.status < 500 && problem.status !== 401) {
           queue.remove(next.id);
           setRefused(problem.message);
         } else {
@@ -75,10 +70,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   }, [id, queries, queue, visitId]);
 
   useEffect(() => {
-    const again = window.setInterval(
-      () => queue.all().length > 0 && void send(),
-      1500,
-    );
+    const again = window.setInterval(() => queue.all().length > 0 && void send(), 1500);
     const first = window.setTimeout(send, 0);
     window.addEventListener("online", send);
     return () => {
@@ -121,11 +113,6 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
 }
 
 /** Server time as each answer tells it. */
-function useOffset(
-  treatment: Treatment | undefined,
-  updatedAt: number,
-): number {
-  return treatment && updatedAt
-    ? Date.parse(treatment.serverNow) - updatedAt
-    : 0;
+function useOffset(treatment: Treatment | undefined, updatedAt: number): number {
+  return treatment && updatedAt ? Date.parse(treatment.serverNow) - updatedAt : 0;
 }

@@ -63,13 +63,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
   }
 
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      maxWidth="sm"
-      fullWidth
-      aria-labelledby="new-visit"
-    >
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="new-visit">
       <form onSubmit={submit}>
         <DialogTitle id="new-visit">New visit</DialogTitle>
         <DialogContent>
@@ -77,23 +71,14 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
             <Autocomplete<Client, false, false, true>
               freeSolo
               options={clients.data ?? []}
-              getOptionLabel={(option) =>
-                typeof option === "string" ? option : option.name
-              }
-              getOptionKey={(option) =>
-                typeof option === "string" ? option : option.id
-              }
+              getOptionLabel={(option) => (typeof option === "string" ? option : option.name)}
+              getOptionKey={(option) => (typeof option === "string" ? option : option.id)}
               onChange={(_, value) => setWhom(value)}
               onInputChange={(_, value, reason) => {
                 if (reason === "input") setWhom(value);
               }}
               renderInput={(params) => (
-                <TextField
-                  {...params}
-                  label="Client, or a new name"
-                  autoFocus
-                  required
-                />
+                <TextField {...params} label="Client, or a new name" autoFocus required />
               )}
             />
             {isNew && (
@@ -131,11 +116,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
           <Button color="inherit" onClick={onClose}>
             Leave
           </Button>
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={!whom || add.isPending}
-          >
+          <Button type="submit" variant="contained" disabled={!whom || add.isPending}>
             Add visit
           </Button>
         </DialogActions>

@@ -24,9 +24,7 @@ export default function Today() {
         <div className="columns today">
           <main className="pad">
             <ErrorNote error={today.error} />
-            {today.data && (
-              <Visits today={today.data} onAdd={() => setAdding(true)} />
-            )}
+            {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
           </main>
           <aside className="side" aria-label="What waits">
             {today.data && <Waiting visits={today.data.visits} />}
@@ -42,9 +40,7 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
   const [offset] = useState(() => Date.parse(today.serverNow) - Date.now());
   const running = today.visits.filter(
     (visit) =>
-      visit.running &&
-      visit.running.phase !== "READY" &&
-      visit.running.phase !== "CHECKED",
+      visit.running && visit.running.phase !== "READY" && visit.running.phase !== "CHECKED",
   );
   return (
     <>
@@ -52,8 +48,7 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
         <h1>{wholeDay(today.today)}</h1>
         <p className="soft">
           {plural(today.visits.length, "visit")}
-          {running.length > 0 &&
-            `, ${running.length === 1 ? "one" : running.length} on the couch`}
+          {running.length > 0 && `, ${running.length === 1 ? "one" : running.length} on the couch`}
         </p>
       </header>
       {running.map((visit) => (
@@ -61,8 +56,7 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
       ))}
       {today.visits.length === 0 && (
         <p className="empty">
-          Nobody is booked today. Visits stand here with what each still needs;
-          add the first one.
+          Nobody is booked today. Visits stand here with what each still needs; add the first one.
         </p>
       )}
       <ul className="visits">
@@ -75,14 +69,11 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
                 <small>
                   {visit.formula ?? "consult"}
                   {visit.pastPeels > 0 &&
-                    `, peel ${visit.pastPeels + (visit.signedAt ? 0 : 1)}`}{" "}
-                  · {visit.room}
+                    `, peel ${visit.pastPeels + (visit.signedAt ? 0 : 1)}`} · {visit.room}
                 </small>
               </span>
               <span className="needs">
-                {visit.signedAt
-                  ? `signed ${hour(visit.signedAt)}`
-                  : visit.needs}
+                {visit.signedAt ? `signed ${hour(visit.signedAt)}` : visit.needs}
               </span>
               <Steps visit={visit} />
             </Link>
@@ -102,8 +93,7 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const now = useNow(offset, 250);
   const running = visit.running;
   if (!running) return null;
-  const over =
-    running.limitAt !== undefined && now >= Date.parse(running.limitAt);
+  const over = running.limitAt !== undefined && now >= Date.parse(running.limitAt);
   return (
     <section
       className={`couch running ${over ? "over" : ""}`}
@@ -117,10 +107,8 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
           {visit.clientName} · {visit.room}
         </b>
         <small>
-          {visit.formula}, layer {running.layer} of{" "}
-          {Math.max(running.layer, running.layersPlanned)}
-          {running.lastAnswer !== undefined &&
-            `, last answer ${running.lastAnswer}`}
+          {visit.formula}, layer {running.layer} of {Math.max(running.layer, running.layersPlanned)}
+          {running.lastAnswer !== undefined && `, last answer ${running.lastAnswer}`}
           {running.limitAt &&
             running.elapsed &&
             ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
@@ -128,10 +116,7 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
         </small>
         <small className="advice">{over ? "End now" : running.advice}</small>
       </span>
-      <Link
-        className="open"
-        to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}
-      >
+      <Link className="open" to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
         Open
       </Link>
     </section>
@@ -140,15 +125,9 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
 
 /** Eight boxes: done filled, the one at work half. */
 function Steps({ visit }: { visit: Visit }) {
-  const done = visit.stations.filter(
-    (station) => station.progress === "DONE",
-  ).length;
+  const done = visit.stations.filter((station) => station.progress === "DONE").length;
   return (
-    <span
-      className="steps"
-      role="img"
-      aria-label={`${done} of 8 stations done`}
-    >
+    <span className="steps" role="img" aria-label={`${done} of 8 stations done`}>
       {visit.stations.map((station) => (
         <i key={station.id} className={station.progress.toLowerCase()} />
       ))}
@@ -158,12 +137,9 @@ function Steps({ visit }: { visit: Visit }) {
 
 function Waiting({ visits }: { visits: Visit[] }) {
   const stopped = visits.filter(
-    (visit) =>
-      !visit.signedAt && ["WAIT", "REFER", "STOP"].includes(visit.verdict),
+    (visit) => !visit.signedAt && ["WAIT", "REFER", "STOP"].includes(visit.verdict),
   );
-  const limited = visits.filter(
-    (visit) => !visit.signedAt && visit.verdict === "ADAPT",
-  );
+  const limited = visits.filter((visit) => !visit.signedAt && visit.verdict === "ADAPT");
   return (
     <>
       <Strip title="Not yet" code={stopped.length} />

@@ -69,15 +69,7 @@ export default function VisitStation() {
   );
 }
 
-function Desk({
-  visit,
-  here,
-  children,
-}: {
-  visit: Visit;
-  here: StationId;
-  children: ReactNode;
-}) {
+function Desk({ visit, here, children }: { visit: Visit; here: StationId; children: ReactNode }) {
   return (
     <RoomOf room="desk">
       <div className="station">

@@ -10,7 +10,6 @@ export const todayQuery = queryOptions({
 export function visitQuery(id: string) {
   return queryOptions({
     queryKey: ["visit", id],
-    queryFn: async () =>
-      body(await api.GET("/api/visits/{id}", { params: { path: { id } } })),
+    queryFn: async () => body(await api.GET("/api/visits/{id}", { params: { path: { id } } })),
   });
 }

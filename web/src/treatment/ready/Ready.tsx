@@ -10,11 +10,7 @@ import { clock, firstName, hour } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { SensationKeys } from "../SensationKeys";
-import {
-  type LiveTreatment,
-  treatmentQuery,
-  useTreatment,
-} from "../useTreatment";
+import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
 import "./ready.css";
 
 export default function Ready({ visit }: StationProps) {
@@ -45,8 +41,7 @@ function Open({ visit }: { visit: Visit }) {
     <main className="couch-screen open-treatment">
       <h1>{visit.clientName} is here</h1>
       <p>
-        {visit.formula} in {visit.room}. From now on every step is kept with its
-        time.
+        {visit.formula} in {visit.room}. From now on every step is kept with its time.
       </p>
       <ErrorNote error={open.error} />
       <div className="row">
@@ -58,11 +53,7 @@ function Open({ visit }: { visit: Visit }) {
         >
           Begin
         </Button>
-        <Button
-          color="inherit"
-          component={Link}
-          to={`/visits/${visit.id}/plan`}
-        >
+        <Button color="inherit" component={Link} to={`/visits/${visit.id}/plan`}>
           Back to Plan
         </Button>
       </div>
@@ -78,9 +69,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   const open = treatment?.steps.find((step) => !step.doneAt);
   const here = treatment?.steps.find((step) => step.id === looking) ?? open;
   const armed =
-    treatment !== undefined &&
-    treatment.phase !== "READY" &&
-    treatment.phase !== "STOPPED";
+    treatment !== undefined && treatment.phase !== "READY" && treatment.phase !== "STOPPED";
 
   useEffect(() => {
     function key(event: KeyboardEvent) {
@@ -108,9 +97,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             <li key={step.id}>
               <button
                 type="button"
-                className={
-                  step.doneAt ? "done" : step.id === open?.id ? "now" : ""
-                }
+                className={step.doneAt ? "done" : step.id === open?.id ? "now" : ""}
                 aria-current={step.id === here?.id ? "step" : undefined}
                 onClick={() => setLooking(step.id)}
               >
@@ -142,9 +129,8 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             <>
               <h1>Everything is ready</h1>
               <p>
-                The maker’s label, the law, your licence and the supervising
-                clinician come before any advice here. You stay with{" "}
-                {firstName(visit.clientName)} once acid is on.
+                The maker’s label, the law, your licence and the supervising clinician come before
+                any advice here. You stay with {firstName(visit.clientName)} once acid is on.
               </p>
             </>
           )}
@@ -180,20 +166,14 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
 }
 
 function isTyping(event: KeyboardEvent) {
-  return (
-    event.target instanceof HTMLInputElement ||
-    event.target instanceof HTMLTextAreaElement
-  );
+  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 }
 
 function Stopped({ visit }: { visit: Visit }) {
   return (
     <>
       <h1>Stopped before any acid</h1>
-      <p>
-        Bland care today. What was said is in the record; the next visit starts
-        with it.
-      </p>
+      <p>Bland care today. What was said is in the record; the next visit starts with it.</p>
       <Link to={`/clients/${visit.clientId}`}>To the chart</Link>
     </>
   );
@@ -209,22 +189,16 @@ interface StepNowProps {
 
 function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "GATE_A")
-    return (
-      <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />
-    );
-  if (step.id === "BASELINE")
-    return <Baseline treatment={treatment} live={live} onDone={onDone} />;
+    return <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />;
+  if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
   return (
     <>
       <h1>{step.label.charAt(0).toUpperCase() + step.label.slice(1)}</h1>
       <p className="how">{step.how}</p>
       {step.id === "CHANGED" && (
         <p className="soft">
-          {visit.lastPeel
-            ? `Last peel ${visit.lastPeel}. `
-            : "First peel here. "}
-          Something new? Change it in{" "}
-          <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
+          {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
+          Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
         </p>
       )}
       <div className="row">
@@ -254,18 +228,14 @@ function Baseline({
   function set(grade: number) {
     live.say({
       type: "RednessSeen",
-      grades: Object.fromEntries(
-        treatment.plan.zones.map((zone) => [zone, grade]),
-      ),
+      grades: Object.fromEntries(treatment.plan.zones.map((zone) => [zone, grade])),
     });
     onDone();
   }
   return (
     <>
       <h1>How red before any acid</h1>
-      <p className="how">
-        Friction reddens. Let the flush settle, then take the baseline.
-      </p>
+      <p className="how">Friction reddens. Let the flush settle, then take the baseline.</p>
       <div className="row wrap">
         {REDNESS.map((word, grade) => (
           <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
@@ -299,16 +269,10 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
         onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
       />
       <div className="row">
-        <Button
-          color="inherit"
-          aria-pressed={spotting}
-          onClick={() => setSpotting(!spotting)}
-        >
+        <Button color="inherit" aria-pressed={spotting} onClick={() => setSpotting(!spotting)}>
           A hot spot
         </Button>
-        {treatment.gateA && (
-          <span className="soft">decided: {treatment.gateA.toLowerCase()}</span>
-        )}
+        {treatment.gateA && <span className="soft">decided: {treatment.gateA.toLowerCase()}</span>}
       </div>
       {spotting && (
         <div className="gate-face">
@@ -320,10 +284,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
               live.say({
                 type: "HotSpotFelt",
                 zone,
-                value:
-                  treatment.zones[zone]?.hotSpot === undefined
-                    ? Math.max(4, answer ?? 4)
-                    : 0,
+                value: treatment.zones[zone]?.hotSpot === undefined ? Math.max(4, answer ?? 4) : 0,
               })
             }
           />

@@ -48,26 +48,15 @@ function Settling({
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
   const advice = adviceNow(treatment, live.unsent, now) ?? NO_ADVICE;
-  const open = treatment.endingSteps.find(
-    (step) => !treatment.endingDone.includes(step),
-  );
-  const ended = treatment.clocks.endedAt
-    ? Date.parse(treatment.clocks.endedAt)
-    : now;
-  const ask = treatment.clocks.askAt
-    ? Date.parse(treatment.clocks.askAt)
-    : undefined;
-  const resting =
-    treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
+  const open = treatment.endingSteps.find((step) => !treatment.endingDone.includes(step));
+  const ended = treatment.clocks.endedAt ? Date.parse(treatment.clocks.endedAt) : now;
+  const ask = treatment.clocks.askAt ? Date.parse(treatment.clocks.askAt) : undefined;
+  const resting = treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
 
   useEffect(() => {
     function key(event: KeyboardEvent) {
       const target = event.target;
-      if (
-        target instanceof HTMLInputElement ||
-        target instanceof HTMLTextAreaElement
-      )
-        return;
+      if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return;
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === "Escape") setPanel(null);
       const onButton = target instanceof HTMLButtonElement;
@@ -107,9 +96,7 @@ function Settling({
             label="Zones of this peel"
             onPick={(zone) =>
               setChosen((was) =>
-                was.includes(zone)
-                  ? was.filter((z) => z !== zone)
-                  : [...was, zone],
+                was.includes(zone) ? was.filter((z) => z !== zone) : [...was, zone],
               )
             }
           />
@@ -123,9 +110,7 @@ function Settling({
               </b>
             </div>
             <div className={ask !== undefined && now >= ask ? "due" : ""}>
-              <span>
-                {ask !== undefined && now >= ask ? "ask now" : "ask again in"}
-              </span>
+              <span>{ask !== undefined && now >= ask ? "ask now" : "ask again in"}</span>
               <b className="mono" role="timer" aria-label="ask again in">
                 {ask === undefined ? "–" : left(ask - now)}
               </b>
@@ -191,10 +176,7 @@ function Settling({
                 {treatment.endingSteps.map((step) => {
                   const done = treatment.endingDone.includes(step);
                   return (
-                    <li
-                      key={step}
-                      className={done ? "done" : step === open ? "now" : ""}
-                    >
+                    <li key={step} className={done ? "done" : step === open ? "now" : ""}>
                       <i aria-hidden="true" />
                       <span>
                         {step}
@@ -211,9 +193,8 @@ function Settling({
       <SensationKeys
         answers={[]}
         told={
-          treatment.answers.findLast(
-            (told) => told.phase !== "ACID" && told.phase !== "READY",
-          )?.value
+          treatment.answers.findLast((told) => told.phase !== "ACID" && told.phase !== "READY")
+            ?.value
         }
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
@@ -238,9 +219,7 @@ function Leaving({
   chosen: Zone[];
   onLeft: () => void;
 }) {
-  const pink = treatment.plan.zones.filter(
-    (zone) => (treatment.zones[zone]?.redness ?? 0) > 0,
-  );
+  const pink = treatment.plan.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 0) > 0);
   const put = treatment.events.flatMap(({ at, fact }) =>
     fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
   );
@@ -272,11 +251,7 @@ function Leaving({
         Ask: does anything burn?
       </p>
       {treatment.phase === "CHECKED" ? (
-        <Button
-          variant="contained"
-          component={Link}
-          to={`/visits/${visit.id}/after`}
-        >
+        <Button variant="contained" component={Link} to={`/visits/${visit.id}/after`}>
           Go to After
         </Button>
       ) : (

@@ -10,10 +10,7 @@ export function contactOf(treatment: Treatment, unsent: NewEvent[]) {
   const seconds = treatment.contactLimitSeconds;
   return {
     start,
-    limit:
-      start === undefined || seconds === undefined
-        ? undefined
-        : start + seconds * 1000,
+    limit: start === undefined || seconds === undefined ? undefined : start + seconds * 1000,
   };
 }
 
@@ -28,8 +25,7 @@ export function Clocks({
 }) {
   const now = useNow(offset, 100);
   const { start, limit } = contactOf(treatment, unsent);
-  const settled =
-    treatment.clocks.settledAt && Date.parse(treatment.clocks.settledAt);
+  const settled = treatment.clocks.settledAt && Date.parse(treatment.clocks.settledAt);
   const ask = treatment.clocks.askAt && Date.parse(treatment.clocks.askAt);
   const limitSeconds = treatment.contactLimitSeconds;
   const over = limit !== undefined && now >= limit;
@@ -46,11 +42,7 @@ export function Clocks({
           {start === undefined ? "0:00" : clock(now - start)}
         </b>
         <Bar
-          part={
-            limit === undefined || start === undefined
-              ? 0
-              : (now - start) / (limit - start)
-          }
+          part={limit === undefined || start === undefined ? 0 : (now - start) / (limit - start)}
         />
       </div>
       {dwell > 0 ? (
@@ -68,11 +60,7 @@ export function Clocks({
             {limit === undefined ? "–" : left(limit - now)}
           </b>
           <Bar
-            part={
-              limit === undefined || start === undefined
-                ? 0
-                : (now - start) / (limit - start)
-            }
+            part={limit === undefined || start === undefined ? 0 : (now - start) / (limit - start)}
           />
         </div>
       )}

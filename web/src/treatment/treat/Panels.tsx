@@ -60,21 +60,14 @@ const ALARMS: { id: Sign; label: string }[] = [
   { id: "SWELLING", label: "local swelling" },
   { id: "WHEALS", label: "wheals" },
 ];
-const REASONS = [
-  "falling already",
-  "client wants to go on",
-  "one zone only, watched",
-];
+const REASONS = ["falling already", "client wants to go on", "one zone only, watched"];
 
 /** What is being entered; it takes the place of the row of keys until it is done. */
 export function Panel(props: PanelProps) {
   const { name, treatment, chosen, onSay, onClose } = props;
-  const active = treatment.plan.zones.filter(
-    (zone) => !treatment.zones[zone]?.ended,
-  );
+  const active = treatment.plan.zones.filter((zone) => !treatment.zones[zone]?.ended);
   const zones = chosen.length > 0 ? chosen : active;
-  const where =
-    chosen.length > 0 ? chosen.map(zoneName).join(", ") : "whole face";
+  const where = chosen.length > 0 ? chosen.map(zoneName).join(", ") : "whole face";
   const say = (fact: Fact) => {
     onSay(fact);
     onClose();
@@ -89,9 +82,7 @@ export function Panel(props: PanelProps) {
               onClick={() =>
                 say({
                   type: "RednessSeen",
-                  grades: Object.fromEntries(
-                    zones.map((zone) => [zone, grade]),
-                  ),
+                  grades: Object.fromEntries(zones.map((zone) => [zone, grade])),
                 })
               }
             >
@@ -103,25 +94,19 @@ export function Panel(props: PanelProps) {
     case "whitening":
       return (
         <Frame title={`White, ${where}`} onClose={onClose}>
-          {WHITE.filter(
-            ({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise,
-          ).map(({ id, label, key }) => (
-            <Button
-              key={id}
-              onClick={() => say({ type: "WhiteningSeen", zones, grade: id })}
-            >
-              <kbd>{key}</kbd> {label}
-            </Button>
-          ))}
+          {WHITE.filter(({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise).map(
+            ({ id, label, key }) => (
+              <Button key={id} onClick={() => say({ type: "WhiteningSeen", zones, grade: id })}>
+                <kbd>{key}</kbd> {label}
+              </Button>
+            ),
+          )}
         </Frame>
       );
     case "wipe":
       return (
         <Frame title="Damp swab over the white" onClose={onClose}>
-          <Button
-            autoFocus
-            onClick={() => say({ type: "WipeTested", cameOff: true })}
-          >
+          <Button autoFocus onClick={() => say({ type: "WipeTested", cameOff: true })}>
             <kbd>c</kbd> comes off: crystals
           </Button>
           <Button onClick={() => say({ type: "WipeTested", cameOff: false })}>
@@ -132,11 +117,7 @@ export function Panel(props: PanelProps) {
     case "hot":
       return (
         <Frame
-          title={
-            chosen[0]
-              ? `How hot, ${zoneName(chosen[0])}`
-              : "Hot spot: tap the zone first"
-          }
+          title={chosen[0] ? `How hot, ${zoneName(chosen[0])}` : "Hot spot: tap the zone first"}
           onClose={onClose}
         >
           {chosen[0] &&
@@ -144,9 +125,7 @@ export function Panel(props: PanelProps) {
               <Button
                 key={value}
                 className="narrow"
-                onClick={() =>
-                  say({ type: "HotSpotFelt", zone: chosen[0]!, value })
-                }
+                onClick={() => say({ type: "HotSpotFelt", zone: chosen[0]!, value })}
               >
                 {value}
               </Button>
@@ -157,10 +136,7 @@ export function Panel(props: PanelProps) {
       return (
         <Frame title="What it is like" onClose={onClose}>
           {QUALITIES.map((quality) => (
-            <Button
-              key={quality}
-              onClick={() => say({ type: "QualityTold", quality })}
-            >
+            <Button key={quality} onClick={() => say({ type: "QualityTold", quality })}>
               {quality.toLowerCase()}
             </Button>
           ))}
@@ -174,18 +150,12 @@ export function Panel(props: PanelProps) {
               <Button
                 key={id}
                 color="inherit"
-                onClick={() =>
-                  say({ type: "SignResolved", sign: id, note: "resolved" })
-                }
+                onClick={() => say({ type: "SignResolved", sign: id, note: "resolved" })}
               >
                 {label}: over
               </Button>
             ) : (
-              <Button
-                key={id}
-                color="error"
-                onClick={() => say({ type: "SignSeen", sign: id })}
-              >
+              <Button key={id} color="error" onClick={() => say({ type: "SignSeen", sign: id })}>
                 {label}
               </Button>
             ),
@@ -195,14 +165,10 @@ export function Panel(props: PanelProps) {
     case "zone":
       return (
         <Frame
-          title={
-            chosen[0] ? chosen.map(zoneName).join(", ") : "Tap a zone, or z"
-          }
+          title={chosen[0] ? chosen.map(zoneName).join(", ") : "Tap a zone, or z"}
           onClose={onClose}
         >
-          {chosen[0] && (
-            <ZoneKeys zone={chosen[0]} treatment={treatment} onSay={say} />
-          )}
+          {chosen[0] && <ZoneKeys zone={chosen[0]} treatment={treatment} onSay={say} />}
         </Frame>
       );
     case "note":
@@ -221,9 +187,7 @@ export function Panel(props: PanelProps) {
           button="Go on"
           presets={REASONS}
           onClose={onClose}
-          onWords={(reason) =>
-            say({ type: "AdviceDeclined", row: props.row, reason })
-          }
+          onWords={(reason) => say({ type: "AdviceDeclined", row: props.row, reason })}
         />
       );
     case "legend":
@@ -244,8 +208,7 @@ function ZoneKeys({
   treatment: Treatment;
   onSay: (fact: Fact) => void;
 }) {
-  const spreading =
-    treatment.layers.at(-1) && !treatment.layers.at(-1)?.coveredAt;
+  const spreading = treatment.layers.at(-1) && !treatment.layers.at(-1)?.coveredAt;
   return (
     <>
       {spreading && !treatment.zones[zone]?.reached && (
@@ -256,29 +219,19 @@ function ZoneKeys({
       {[1, 2, 3].map((grade) => (
         <Button
           key={grade}
-          onClick={() =>
-            onSay({ type: "RednessSeen", grades: { [zone]: grade } })
-          }
+          onClick={() => onSay({ type: "RednessSeen", grades: { [zone]: grade } })}
         >
           {REDNESS[grade]}
         </Button>
       ))}
       {(["F1", "F2", "F3"] as const).map((grade) => (
-        <Button
-          key={grade}
-          onClick={() => onSay({ type: "WhiteningSeen", zones: [zone], grade })}
-        >
+        <Button key={grade} onClick={() => onSay({ type: "WhiteningSeen", zones: [zone], grade })}>
           white {grade}
         </Button>
       ))}
-      <Button onClick={() => onSay({ type: "WorkedIn", zone })}>
-        worked in
-      </Button>
+      <Button onClick={() => onSay({ type: "WorkedIn", zone })}>worked in</Button>
       {treatment.layers.length > 0 && !treatment.zones[zone]?.ended && (
-        <Button
-          color="error"
-          onClick={() => onSay({ type: "ZoneEnded", zone })}
-        >
+        <Button color="error" onClick={() => onSay({ type: "ZoneEnded", zone })}>
           end this zone
         </Button>
       )}
@@ -356,15 +309,9 @@ export function panelKey(
   treatment: Treatment,
   chosen: Zone[],
 ): Fact | undefined {
-  const active = treatment.plan.zones.filter(
-    (zone) => !treatment.zones[zone]?.ended,
-  );
+  const active = treatment.plan.zones.filter((zone) => !treatment.zones[zone]?.ended);
   const zones = chosen.length > 0 ? chosen : active;
-  const digit = /^[0-9]$/.test(key)
-    ? Number(key)
-    : key === "t"
-      ? 10
-      : undefined;
+  const digit = /^[0-9]$/.test(key) ? Number(key) : key === "t" ? 10 : undefined;
   switch (name) {
     case "redness":
       return digit !== undefined && digit <= 3
@@ -380,9 +327,7 @@ export function panelKey(
         : undefined;
     }
     case "wipe":
-      return key === "c" || key === "s"
-        ? { type: "WipeTested", cameOff: key === "c" }
-        : undefined;
+      return key === "c" || key === "s" ? { type: "WipeTested", cameOff: key === "c" } : undefined;
     case "hot":
       return digit !== undefined && chosen[0]
         ? { type: "HotSpotFelt", zone: chosen[0], value: digit }

@@ -74,8 +74,7 @@ function Couch({
   }, []);
 
   const end = useCallback(() => {
-    if (!running && !unsent.some(({ fact }) => fact.type === "LayerStarted"))
-      return;
+    if (!running && !unsent.some(({ fact }) => fact.type === "LayerStarted")) return;
     const by = advice?.action === "END" ? row : undefined;
     say({ type: "EndingStarted", row: by });
   }, [advice?.action, row, running, say, unsent]);
@@ -102,10 +101,7 @@ function Couch({
           end();
           break;
         case "END_ZONE":
-          say(
-            taken,
-            ...advice.zones.map((zone): Fact => ({ type: "ZoneEnded", zone })),
-          );
+          say(taken, ...advice.zones.map((zone): Fact => ({ type: "ZoneEnded", zone })));
           break;
         case "FAN":
           say(taken, { type: "FanTurned", on: true });
@@ -129,8 +125,7 @@ function Couch({
   useEffect(() => {
     function key(event: KeyboardEvent) {
       const typing =
-        event.target instanceof HTMLInputElement ||
-        event.target instanceof HTMLTextAreaElement;
+        event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       if (event.key === "Escape") return close();
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const told = panel && panelKey(panel, event.key, treatment, chosen);
@@ -139,8 +134,7 @@ function Couch({
         say(told);
         return close();
       }
-      const pressed =
-        event.target instanceof HTMLButtonElement && event.key === " ";
+      const pressed = event.target instanceof HTMLButtonElement && event.key === " ";
       const does: Record<string, () => void> = {
         PageDown: () => act(advice?.action ?? "NONE"),
         r: () => setPanel("redness"),
@@ -216,11 +210,7 @@ function Couch({
                 </>
               )}
             </span>
-            <button
-              type="button"
-              className="legend-key"
-              onClick={() => setPanel("legend")}
-            >
+            <button type="button" className="legend-key" onClick={() => setPanel("legend")}>
               legend <kbd>?</kbd>
             </button>
           </p>
@@ -245,11 +235,7 @@ function Couch({
           ) : (
             <div className="treat-keys">
               {keys.map(({ name, key, word }) => (
-                <Button
-                  key={name}
-                  color="inherit"
-                  onClick={() => setPanel(name)}
-                >
+                <Button key={name} color="inherit" onClick={() => setPanel(name)}>
                   <kbd>{key}</kbd> {word}
                 </Button>
               ))}
@@ -275,9 +261,7 @@ function Couch({
       </main>
       <SensationKeys
         answers={answersNow(treatment, now)}
-        told={
-          treatment.answers.findLast((told) => told.phase === "ACID")?.value
-        }
+        told={treatment.answers.findLast((told) => told.phase === "ACID")?.value}
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
       <section className="treat-ribbon" aria-label="Ribbon">
@@ -285,8 +269,7 @@ function Couch({
           <Ribbon model={ribbon} unit="clock" label="This peel so far" />
         ) : (
           <p className="soft">
-            The ribbon starts as the acid first touches. Expected:{" "}
-            {treatment.plan.bandWords}.
+            The ribbon starts as the acid first touches. Expected: {treatment.plan.bandWords}.
           </p>
         )}
       </section>
@@ -298,8 +281,7 @@ const ENDED_HERE: Advice = {
   row: 0,
   kind: "END",
   line: "Ended: take it off now",
-  reason:
-    "Kept on this screen, not saved yet. The ending steps follow when the server is back.",
+  reason: "Kept on this screen, not saved yet. The ending steps follow when the server is back.",
   action: "NONE",
   passable: false,
   zones: [],

@@ -7,8 +7,10 @@ import ivesk.core.formula.Library;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /// The outcome of screening one client for one day.
 ///
@@ -31,9 +33,12 @@ public record Screening(
   public record Opening(Finding finding, int opens, int open) {}
 
   public static Screening screen(ScreeningFacts facts, List<Settlement> settlements) {
+    Set<String> unaskedOnce = new HashSet<>();
     List<Finding> findings =
         ScreeningRules.ALL.stream()
             .flatMap(rule -> rule.apply(facts).stream())
+            // Two rules may wait for the same answer; it is asked once.
+            .filter(finding -> !finding.unasked() || unaskedOnce.add(finding.said()))
             .map(finding -> settle(finding, settlements))
             .sorted(Comparator.comparing(Finding::verdict).reversed())
             .toList();

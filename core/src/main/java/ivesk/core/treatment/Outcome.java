@@ -1,6 +1,8 @@
 package ivesk.core.treatment;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
@@ -33,6 +35,12 @@ public final class Outcome {
   public static boolean injured(TreatmentState state) {
     return state.seenSigns().stream().anyMatch(sign -> sign.weight() != Sign.Weight.WISH)
         || state.zones().values().stream().anyMatch(z -> z.whitening().atLeast(Whitening.F3));
+  }
+
+  /// The class of what was done, which the layers may have taken deeper than the plan.
+  public static DepthClass depth(TreatmentPlan plan, TreatmentState state) {
+    int layers = Math.max(1, state.layers().size());
+    return Depth.of(plan.formula(), state.contactLimit(), layers).deeper(plan.depth());
   }
 
   public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {

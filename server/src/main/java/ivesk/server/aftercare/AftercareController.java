@@ -5,6 +5,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
+import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Problems.Refused;
@@ -77,7 +78,7 @@ class AftercareController {
         state.restAt(),
         Aftercare.of(
             formula,
-            live.plan().depth(),
+            Outcome.depth(live.plan(), state),
             local,
             state.zones().values().stream().anyMatch(zone -> zone.whitening().frost()),
             client.pigmentProne(),

@@ -1,0 +1,136 @@
+package ivesk.core.screening;
+
+import ivesk.core.formula.Family;
+import ivesk.core.practice.Policies;
+import ivesk.core.screening.Question.Answer;
+import ivesk.core.skin.Condition;
+import ivesk.core.skin.Oil;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.SkinProfile;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/// Made-up clients for the tests: one with nothing in the way, changed in what a test is about.
+public final class Clients {
+  /// T, the peel's date in every test.
+  public static final LocalDate T = LocalDate.of(2026, 11, 28);
+
+  private LocalDate born = T.minusYears(35);
+  private Phototype type = Phototype.II;
+  private Oil oil = Oil.BALANCED;
+  private Optional<Sensitivity> sensitivity = Optional.of(Sensitivity.NORMAL);
+  private Map<Condition, Integer> conditions = Map.of(Condition.DULLNESS, 2);
+  private List<Condition> goals = List.of();
+  private final Map<Question, Answer> answers = new EnumMap<>(Question.class);
+  private List<PastPeel> past = List.of();
+  private List<Consent> consents =
+      Arrays.stream(Family.values())
+          .map(f -> new Consent(f, T.minusDays(1), "Client", Optional.of("Guardian")))
+          .toList();
+  private LocalDate day = T;
+  private Policies policies =
+      Policies.defaults()
+          .opening(java.util.Set.of(Policies.Restricted.TCA, Policies.Restricted.RESORCINOL));
+
+  private Clients() {
+    for (Question question : Question.values()) {
+      answers.put(question, Answer.of(question.options().getFirst().id()));
+    }
+  }
+
+  /// 35, type II, nothing in the way, everything asked, all consents signed.
+  public static Clients easy() {
+    return new Clients();
+  }
+
+  public Clients aged(int years) {
+    born = T.minusYears(years);
+    return this;
+  }
+
+  public Clients born(LocalDate date) {
+    born = date;
+    return this;
+  }
+
+  public Clients type(Phototype value) {
+    type = value;
+    return this;
+  }
+
+  public Clients oil(Oil value) {
+    oil = value;
+    return this;
+  }
+
+  public Clients sensitivity(Sensitivity value) {
+    sensitivity = Optional.ofNullable(value);
+    return this;
+  }
+
+  public Clients shows(Map<Condition, Integer> grades, Condition... inOrder) {
+    conditions = grades;
+    goals = List.of(inOrder);
+    return this;
+  }
+
+  public Clients answering(Question question, String choice) {
+    answers.put(question, Answer.of(choice));
+    return this;
+  }
+
+  public Clients answering(Question question, String choice, LocalDate on) {
+    answers.put(question, Answer.on(choice, on));
+    return this;
+  }
+
+  public Clients notAsked(Question question) {
+    answers.remove(question);
+    return this;
+  }
+
+  public Clients primed(int days) {
+    return answering(Question.INHIBITOR, "since", T.minusDays(days));
+  }
+
+  public Clients after(PastPeel... peels) {
+    past = List.of(peels);
+    return this;
+  }
+
+  public Clients consenting(Consent... signed) {
+    consents = List.of(signed);
+    return this;
+  }
+
+  public Clients on(LocalDate date) {
+    day = date;
+    return this;
+  }
+
+  public Clients under(Policies practice) {
+    policies = practice;
+    return this;
+  }
+
+  public ScreeningFacts facts() {
+    return new ScreeningFacts(
+        born,
+        new SkinProfile(
+            Optional.ofNullable(type), Optional.of(oil), sensitivity, conditions, goals),
+        answers,
+        past,
+        consents,
+        day,
+        policies);
+  }
+
+  public Screening screened(Settlement... settlements) {
+    return Screening.screen(facts(), List.of(settlements));
+  }
+}

@@ -1,0 +1,197 @@
+package ivesk.core.treatment;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/// A peel told second by second, for the tests. Time starts at the first touch.
+final class Peel {
+  static final Instant ZERO = Instant.parse("2026-11-25T14:00:00Z");
+  static final List<Zone> FACE = Zone.FACE_IN_ORDER;
+
+  final TreatmentPlan plan;
+  private final List<TreatmentEvent> events = new ArrayList<>();
+  private int ids;
+
+  private Peel(TreatmentPlan plan) {
+    this.plan = plan;
+    say(-120, new Opened(plan));
+  }
+
+  static Plan of(String code) {
+    return new Plan(Library.get(code));
+  }
+
+  /// A plan in the making: type III, normal skin, a returning client, everything as the library.
+  static final class Plan {
+    private final Formula formula;
+    private int layers = 1;
+    private int most = 1;
+    private Optional<Duration> contact;
+    private Phototype type = Phototype.III;
+    private Sensitivity sensitivity = Sensitivity.NORMAL;
+    private boolean first;
+    private boolean firstFrost;
+    private Optional<Formula> nextRung = Optional.empty();
+
+    Plan(Formula formula) {
+      this.formula = formula;
+      contact = formula.mostContact();
+    }
+
+    Plan layers(int planned, int atMost) {
+      layers = planned;
+      most = atMost;
+      return this;
+    }
+
+    Plan contact(int seconds) {
+      contact = Optional.of(Duration.ofSeconds(seconds));
+      return this;
+    }
+
+    Plan type(Phototype value) {
+      type = value;
+      return this;
+    }
+
+    Plan sensitivity(Sensitivity value) {
+      sensitivity = value;
+      return this;
+    }
+
+    Plan firstVisit() {
+      first = true;
+      return this;
+    }
+
+    Plan firstFrostEnds() {
+      firstFrost = true;
+      return this;
+    }
+
+    Plan stepping(String next) {
+      nextRung = Optional.of(Library.get(next));
+      return this;
+    }
+
+    TreatmentPlan plan() {
+      int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
+      return new TreatmentPlan(
+          formula,
+          FACE,
+          layers,
+          most,
+          contact,
+          5 - off,
+          8 - off,
+          type,
+          sensitivity,
+          first,
+          firstFrost,
+          nextRung,
+          1,
+          true,
+          DepthClass.VERY_SUPERFICIAL,
+          560,
+          2.8);
+    }
+
+    /// Ready done, timer armed, no acid yet.
+    Peel armed() {
+      Peel peel = new Peel(plan());
+      for (ReadyStep step : ReadyStep.values()) {
+        switch (step) {
+          case BASELINE -> peel.say(-60, new RednessSeen(all(0)));
+          case GATE_A -> {
+            peel.say(-50, new SensationAnswered(1));
+            peel.say(-49, new GateADecided(GateA.KEEP, ""));
+          }
+          default -> peel.say(-100, new StepDone(step, ""));
+        }
+      }
+      return peel.say(-10, new TimerArmed());
+    }
+
+    /// The first layer is on and covered at 25 s.
+    Peel onSkin() {
+      return armed().layer(0).covered(25);
+    }
+  }
+
+  static Map<Zone, Integer> all(int grade) {
+    return FACE.stream().collect(Collectors.toMap(zone -> zone, zone -> grade));
+  }
+
+  static Instant at(double seconds) {
+    return ZERO.plusMillis(Math.round(seconds * 1000));
+  }
+
+  Peel say(double seconds, Fact fact) {
+    events.add(new TreatmentEvent(new UUID(7, ids++), at(seconds), "ines", fact));
+    return this;
+  }
+
+  Peel layer(double seconds) {
+    return say(seconds, new LayerStarted(FACE, false));
+  }
+
+  Peel covered(double seconds) {
+    return say(seconds, new LayerCovered());
+  }
+
+  Peel feels(double seconds, int value) {
+    return say(seconds, new SensationAnswered(value));
+  }
+
+  Peel white(double seconds, Whitening grade, Zone... zones) {
+    return say(seconds, new WhiteningSeen(Arrays.asList(zones), grade));
+  }
+
+  Peel red(double seconds, int grade, Zone... zones) {
+    return say(
+        seconds,
+        new RednessSeen(
+            Arrays.stream(zones).collect(Collectors.toMap(zone -> zone, zone -> grade))));
+  }
+
+  List<TreatmentEvent> events() {
+    return List.copyOf(events);
+  }
+
+  TreatmentState state() {
+    return TreatmentState.replay(plan, events);
+  }
+
+  Advice advice(double seconds) {
+    return Advisor.advise(plan, state(), at(seconds));
+  }
+
+  Optional<String> refuses(double seconds, Fact fact) {
+    return Treatment.refuse(plan, state(), fact, at(seconds));
+  }
+}
