@@ -138,7 +138,8 @@ final class TreatmentFold {
         looked(at);
       }
       case WhiteningSeen(var seen, var grade) -> {
-        boolean owed = grade != Whitening.NONE && plan.formula().mayCrystallise();
+        boolean owed =
+            phase == Phase.ACID && grade != Whitening.NONE && plan.formula().mayCrystallise();
         seen.forEach(zone -> change(zone, z -> z.withWhitening(grade, owed)));
         looked(at);
       }

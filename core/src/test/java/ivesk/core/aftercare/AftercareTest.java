@@ -1,0 +1,138 @@
+package ivesk.core.aftercare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.aftercare.Aftercare.Mark;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Library;
+import ivesk.core.practice.Policies;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/// Days and hours are common practice, no source.
+class AftercareTest {
+  private static final LocalDateTime ENDED = LocalDateTime.of(2026, 11, 25, 14, 30);
+  private static final LocalDate DAY = ENDED.toLocalDate();
+
+  private static Aftercare after(String code, DepthClass depth) {
+    return Aftercare.of(Library.get(code), depth, ENDED, false, true, Policies.defaults());
+  }
+
+  private static LocalDate free(Aftercare sheet, String what) {
+    return sheet.rules().stream()
+        .filter(rule -> rule.what().startsWith(what))
+        .findFirst()
+        .orElseThrow()
+        .free();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "VERY_SUPERFICIAL, make-up, 1",
+    "SUPERFICIAL, make-up, 1",
+    "VERY_SUPERFICIAL, exercise, 1",
+    "SUPERFICIAL, exercise, 2",
+    "VERY_SUPERFICIAL, scrub, 3",
+    "SUPERFICIAL, scrub, 7",
+    "VERY_SUPERFICIAL, retinoid, 5",
+    "SUPERFICIAL, retinoid, 7",
+    "VERY_SUPERFICIAL, wax, 7",
+    "SUPERFICIAL, wax, 14",
+    "VERY_SUPERFICIAL, sun, 14",
+    "SUPERFICIAL, sun, 28"
+  })
+  void whatReturnsWhen(DepthClass depth, String what, int days) {
+    assertThat(free(after("SAL-20", depth), what)).isEqualTo(DAY.plusDays(days));
+  }
+
+  @Test
+  void homeAcidsFollowThePolicy() {
+    Policies usual = Policies.defaults();
+    Policies sooner =
+        new Policies(
+            usual.thresholds(),
+            usual.scope(),
+            4,
+            1,
+            8,
+            3,
+            usual.choices(),
+            usual.openedByClinician());
+    Aftercare sheet =
+        Aftercare.of(Library.get("SAL-20"), DepthClass.SUPERFICIAL, ENDED, false, false, sooner);
+    assertThat(free(sheet, "scrub")).isEqualTo(DAY.plusDays(3));
+  }
+
+  @Test
+  void noWaterForEightHoursOnlyAfterWhatIsSelfLimiting() {
+    String jessner =
+        String.join(" ", after("JES-RF", DepthClass.VERY_SUPERFICIAL).days().getFirst().lines());
+    assertThat(jessner).contains("no water or product until Wed 25 Nov, 22:30");
+    String mandelic =
+        String.join(" ", after("MAN-20", DepthClass.VERY_SUPERFICIAL).days().getFirst().lines());
+    assertThat(mandelic).doesNotContain("no water").contains("gentle cleanser");
+  }
+
+  @Test
+  void flakingStandsOnItsDates() {
+    Aftercare sheet = after("SAL-20", DepthClass.SUPERFICIAL);
+    assertThat(sheet.days())
+        .filteredOn(day -> day.lines().stream().anyMatch(line -> line.startsWith("flaking may")))
+        .singleElement()
+        .satisfies(day -> {
+          assertThat(day.date()).isEqualTo(DAY.plusDays(2));
+          assertThat(day.mark()).isEqualTo(Mark.FLAKING);
+        });
+    assertThat(after("GLY-20", DepthClass.VERY_SUPERFICIAL).days())
+        .noneMatch(day -> day.mark() == Mark.FLAKING);
+  }
+
+  @Test
+  void daysStandInOrderOnceEachAndStartWithThePeel() {
+    Aftercare sheet = after("SAL-20", DepthClass.SUPERFICIAL);
+    assertThat(sheet.days().getFirst().date()).isEqualTo(DAY);
+    assertThat(sheet.days().getFirst().mark()).isEqualTo(Mark.PEEL);
+    assertThat(sheet.days().stream().map(Aftercare.Day::date).toList())
+        .isSorted()
+        .doesNotHaveDuplicates();
+  }
+
+  @Test
+  void onlyPigmentProneSkinIsAskedOnDayFourteen() {
+    assertThat(lines(after("MAN-20", DepthClass.VERY_SUPERFICIAL), DAY.plusDays(14)))
+        .contains("late marks");
+    Aftercare fair =
+        Aftercare.of(
+            Library.get("MAN-20"),
+            DepthClass.VERY_SUPERFICIAL,
+            ENDED,
+            false,
+            false,
+            Policies.defaults());
+    assertThat(lines(fair, DAY.plusDays(14))).doesNotContain("late marks");
+  }
+
+  @Test
+  void theSunHasOneClearAnswer() {
+    assertThat(after("SAL-20", DepthClass.SUPERFICIAL).answers().getFirst().answer())
+        .contains("from Wed 23 Dec");
+  }
+
+  @Test
+  void frostedZonesFlakeSooner() {
+    Aftercare frosted =
+        Aftercare.of(
+            Library.get("TCA-10"), DepthClass.SUPERFICIAL, ENDED, true, false, Policies.defaults());
+    assertThat(lines(frosted, DAY.plusDays(3))).contains("sooner where it went white");
+  }
+
+  private static String lines(Aftercare sheet, LocalDate date) {
+    return sheet.days().stream()
+        .filter(day -> day.date().equals(date))
+        .flatMap(day -> day.lines().stream())
+        .reduce("", (a, b) -> a + " " + b);
+  }
+}

@@ -1,0 +1,308 @@
+package ivesk.core.plan;
+
+import static ivesk.core.screening.Clients.T;
+import static ivesk.core.screening.Clients.easy;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Library;
+import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.practice.Policies;
+import ivesk.core.screening.Clients;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.Question;
+import ivesk.core.selection.Ladders;
+import ivesk.core.selection.SelectionFacts;
+import ivesk.core.series.LadderRules;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PlanTest {
+
+  private static PastPeel past(String code, int daysAgo, int seconds, int layers) {
+    return new PastPeel(
+        Library.get(code), T.minusDays(daysAgo), layers, Duration.ofSeconds(seconds), true, 3);
+  }
+
+  private static TreatmentPlan plan(String code, Clients client, Wishes wishes) {
+    Ladders ladders = LadderRules.of(client.facts().pastPeels(), T);
+    return Planning.plan(
+        Library.get(code),
+        SelectionFacts.of(client.facts(), client.screened(), ladders),
+        600,
+        wishes);
+  }
+
+  private static Wishes contact(int seconds) {
+    return new Wishes(
+        Optional.empty(),
+        Optional.empty(),
+        Optional.of(Duration.ofSeconds(seconds)),
+        Optional.empty());
+  }
+
+  @Nested
+  class ContactTime {
+
+    /// Timed AHA: first visit shorter, never beyond its maximum. Common practice, no source.
+    @Test
+    void firstVisitTakesTheFirstTime() {
+      assertThat(plan("MAN-20", easy(), Wishes.NONE).contactLimit())
+          .contains(Duration.ofMinutes(3));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"180, 240", "170, 240", "540, 600", "600, 600"})
+    void laterVisitsTakeAMinuteMoreUpToTheMost(int last, int limit) {
+      assertThat(
+              plan("MAN-20", easy().after(past("MAN-20", 14, last, 1)), Wishes.NONE).contactLimit())
+          .contains(Duration.ofSeconds(limit));
+    }
+
+    @Test
+    void aNewRungStartsAtItsFirstTime() {
+      assertThat(
+              plan("GLY-35", easy().after(past("GLY-20", 14, 300, 1)), Wishes.NONE).contactLimit())
+          .contains(Duration.ofMinutes(2));
+    }
+
+    @Test
+    void sensitiveSkinShortensIt() {
+      assertThat(
+              plan("LAC-10", easy().sensitivity(Sensitivity.SENSITIVE), Wishes.NONE).contactLimit())
+          .contains(Duration.ofSeconds(90));
+    }
+
+    @Test
+    void mayBeCutShortNeverLengthened() {
+      assertThat(plan("MAN-20", easy(), contact(120)).contactLimit())
+          .contains(Duration.ofMinutes(2));
+      assertThatThrownBy(() -> plan("MAN-20", easy(), contact(185)))
+          .hasMessage("contact is 185 s; at most 180 s today");
+    }
+
+    @Test
+    void thereIsNoneForCoats() {
+      assertThat(plan("TCA-10", easy(), Wishes.NONE).contactLimit()).isEmpty();
+    }
+  }
+
+  @Nested
+  class Layers {
+
+    private Wishes layers(int planned, int atMost) {
+      return new Wishes(
+          Optional.of(planned), Optional.of(atMost), Optional.empty(), Optional.empty());
+    }
+
+    @Test
+    void nAtMostMOnALaterVisit() {
+      TreatmentPlan plan =
+          plan(
+              "JES-RF",
+              easy()
+                  .after(
+                      past("JES-RF", 30, 400, 2),
+                      past("MAN-20", 50, 200, 1),
+                      past("MAN-20", 60, 200, 1),
+                      past("MAN-20", 70, 200, 1)),
+              Wishes.NONE);
+      assertThat(plan.layersPlanned()).isEqualTo(2);
+      assertThat(plan.layersAtMost()).isEqualTo(3);
+    }
+
+    @Test
+    void moreThanTheDayAllowsIsRefused() {
+      assertThatThrownBy(() -> plan("JES-RF", easy(), layers(3, 3)))
+          .hasMessage("layers are 3; at most 2 today");
+    }
+  }
+
+  @Nested
+  class SensationLines {
+
+    @ParameterizedTest
+    @CsvSource({
+      "COMFORT_LED, NORMAL, 4, 6",
+      "BALANCED, NORMAL, 5, 8",
+      "ENDPOINT_LED, NORMAL, 7, 9",
+      "COMFORT_LED, SENSITIVE, 3, 5",
+      "BALANCED, SENSITIVE, 3, 6",
+      "ENDPOINT_LED, SENSITIVE, 5, 7"
+    })
+    void byPolicyAndTwoLowerOnSensitiveSkin(
+        Policies.Thresholds thresholds, Sensitivity sensitivity, int hold, int stop) {
+      TreatmentPlan plan =
+          plan(
+              "LAC-10",
+              easy().under(Policies.defaults().with(thresholds)).sensitivity(sensitivity),
+              Wishes.NONE);
+      assertThat(plan.hold()).isEqualTo(hold);
+      assertThat(plan.stop()).isEqualTo(stop);
+    }
+  }
+
+  @Nested
+  class Zones {
+
+    @Test
+    void theFaceLeavesTheEyesOut() {
+      TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
+      assertThat(plan.zones()).doesNotContain(Zone.EYE_LEFT, Zone.EYE_RIGHT, Zone.NECK);
+      assertThat(plan.areaCm2()).isCloseTo(552, within(0.1));
+      assertThat(plan.layerMl()).isCloseTo(2.76, within(0.01));
+    }
+
+    @Test
+    void someZonesMakeASmallerArea() {
+      TreatmentPlan plan =
+          plan(
+              "GLY-20",
+              easy(),
+              new Wishes(
+                  Optional.empty(),
+                  Optional.empty(),
+                  Optional.empty(),
+                  Optional.of(List.of(Zone.NOSE, Zone.CHIN))));
+      assertThat(plan.areaCm2()).isCloseTo(84, within(0.1));
+      assertThat(plan.mgPerCm2PerLayer()).isCloseTo(1.0, within(1e-6));
+    }
+
+    @Test
+    void noneOrTwiceTheSameIsRefused() {
+      assertThatThrownBy(() ->
+              plan(
+                  "GLY-20",
+                  easy(),
+                  new Wishes(
+                      Optional.empty(),
+                      Optional.empty(),
+                      Optional.empty(),
+                      Optional.of(List.of(Zone.NOSE, Zone.NOSE)))))
+          .hasMessageContaining("twice");
+    }
+  }
+
+  @Nested
+  class Before {
+
+    @Test
+    void countsBackFromTheDate() {
+      List<PrepCalendar.Step> steps =
+          PrepCalendar.of(easy().facts(), DepthClass.VERY_SUPERFICIAL, T.minusDays(20));
+      assertThat(steps).noneMatch(PrepCalendar.Step::late);
+      assertThat(day(steps, "wax")).isEqualTo(T.minusDays(7));
+      assertThat(day(steps, "strong sun")).isEqualTo(T.minusDays(14));
+      assertThat(day(steps, "scrub")).isEqualTo(T.minusDays(3));
+      assertThat(steps).noneMatch(step -> step.what().contains("inhibitor"));
+    }
+
+    @Test
+    void movingTheDateMovesTheCalendar() {
+      List<PrepCalendar.Step> steps =
+          PrepCalendar.of(easy().on(T.plusDays(5)).facts(), DepthClass.SUPERFICIAL, T);
+      assertThat(day(steps, "wax")).isEqualTo(T.minusDays(2));
+    }
+
+    /// 14 days of inhibitor in IV to VI, common practice, no source.
+    @Test
+    void darkerTypesStartAnInhibitor() {
+      Clients client = easy().type(Phototype.IV);
+      List<PrepCalendar.Step> steps =
+          PrepCalendar.of(client.facts(), DepthClass.SUPERFICIAL, T.minusDays(10));
+      PrepCalendar.Step inhibitor = step(steps, "inhibitor");
+      assertThat(inhibitor.late()).isTrue();
+      assertThat(inhibitor.earliest()).contains(T.plusDays(4));
+      PrepCalendar.Step kept =
+          step(
+              PrepCalendar.of(client.primed(20).facts(), DepthClass.SUPERFICIAL, T.minusDays(10)),
+              "inhibitor");
+      assertThat(kept.late()).isFalse();
+      assertThat(kept.kept()).isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"retinol, II, 3", "prescribed, II, 7", "retinol, V, 7"})
+    void theRetinoidStopsByKindAndType(String choice, Phototype type, int days) {
+      Clients client =
+          easy().type(type).primed(30).answering(Question.RETINOID, choice, T.minusDays(30));
+      List<PrepCalendar.Step> steps =
+          PrepCalendar.of(client.facts(), DepthClass.SUPERFICIAL, T.minusDays(20));
+      assertThat(day(steps, "last " + (choice.equals("retinol") ? "retinol" : "prescribed")))
+          .isEqualTo(T.minusDays(days));
+    }
+
+    private LocalDate day(List<PrepCalendar.Step> steps, String word) {
+      return step(steps, word).day();
+    }
+
+    private PrepCalendar.Step step(List<PrepCalendar.Step> steps, String word) {
+      return steps.stream().filter(s -> s.what().contains(word)).findFirst().orElseThrow();
+    }
+  }
+
+  @Nested
+  class OnTheTrolley {
+
+    private String quantity(TreatmentPlan plan, boolean latex, String what) {
+      return Trolley.of(plan, latex, false).stream()
+          .filter(thing -> thing.what().startsWith(what))
+          .findFirst()
+          .orElseThrow()
+          .quantity();
+    }
+
+    @Test
+    void formulaWithATenthOver() {
+      assertThat(quantity(plan("GLY-20", easy(), Wishes.NONE), false, "GLY-20"))
+          .isEqualTo("3.0 mL");
+    }
+
+    /// 2.76 mL of 20 % glycolic: 7.26 mmol, 6.1 mL of bicarbonate 10 %, twice laid out and rounded
+    /// up to 5 mL. Stoichiometry.
+    @Test
+    void neutraliserToLayOut() {
+      TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
+      assertThat(Trolley.neutraliser(plan).orElseThrow().volumeMl()).isCloseTo(6.10, within(0.01));
+      assertThat(quantity(plan, false, "bicarbonate")).isEqualTo("15 mL");
+    }
+
+    @Test
+    void compressesWhereNoNeutraliserEndsIt() {
+      TreatmentPlan plan = plan("TCA-10", easy(), Wishes.NONE);
+      assertThat(Trolley.neutraliser(plan)).isEmpty();
+      assertThat(quantity(plan, false, "cold compresses")).isEqualTo("4");
+    }
+
+    @Test
+    void glovesByAllergy() {
+      TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
+      assertThat(quantity(plan, true, "gloves, nitrile")).isEqualTo("2 pairs");
+    }
+  }
+
+  @Test
+  void theCourseAddsUpWithTenMinutesToSpare() {
+    TreatmentPlan plan = plan("MAN-20", easy(), Wishes.NONE);
+    List<Course.Block> blocks = Course.of(plan);
+    assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds() + 600)
+        .isEqualTo(Course.length(plan).toSeconds());
+    assertThat(Course.acid(plan)).isEqualTo(Duration.ofMinutes(3));
+    assertThat(Course.acid(plan("TCA-10", easy(), Wishes.NONE)))
+        .as("a minute to spread and the dwell")
+        .isEqualTo(Duration.ofMinutes(4));
+    assertThat(Family.TCA.strong()).isTrue();
+  }
+}

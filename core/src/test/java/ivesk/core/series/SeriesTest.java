@@ -1,0 +1,230 @@
+package ivesk.core.series;
+
+import static ivesk.core.screening.Clients.T;
+import static ivesk.core.screening.Clients.easy;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.Clients;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.selection.Ladders;
+import ivesk.core.series.NextPeel.Step;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Sign;
+import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentState;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+/// The ladder and the next date; common practice, no source.
+class SeriesTest {
+
+  private static PastPeel peel(String code, int daysAgo, int layers, boolean well) {
+    return new PastPeel(
+        Library.get(code), T.minusDays(daysAgo), layers, Duration.ofMinutes(3), well, 3);
+  }
+
+  private static List<PastPeel> times(int n, String code, int every) {
+    return IntStream.rangeClosed(1, n).mapToObj(i -> peel(code, i * every, 1, true)).toList();
+  }
+
+  private static int rung(List<PastPeel> past, Family family) {
+    return LadderRules.of(past, T).rungs().getOrDefault(family, 0);
+  }
+
+  @Nested
+  class TheLadder {
+
+    @Test
+    void upOneRungAfterAFullSeriesAndNotBefore() {
+      assertThat(rung(times(5, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(1);
+      assertThat(rung(times(6, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(2);
+      assertThat(LadderRules.of(times(5, "GLY-20", 14), T).reasons().get(Family.GLYCOLIC))
+          .contains("6 peels at rung 1")
+          .contains("5 done");
+    }
+
+    @Test
+    void aPeelNotWellTakenDoesNotCountAndGoesDown() {
+      List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 28));
+      past.add(peel("GLY-35", 14, 1, false));
+      assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
+      assertThat(LadderRules.of(past, T).running()).as("no series after a reaction").isEmpty();
+    }
+
+    @Test
+    void afterSixMonthsOneDown() {
+      List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 14));
+      past.replaceAll(p ->
+          new PastPeel(
+              p.formula(), p.on().minusMonths(7), 1, p.contact(), true, p.worstSensation()));
+      past.add(peel("GLY-35", 200, 1, true));
+      assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
+      assertThat(LadderRules.of(past, T).running()).isEmpty();
+    }
+
+    @Test
+    void layeredFamiliesNeedThreeAtTheCap() {
+      List<PastPeel> three =
+          List.of(
+              peel("TCA-10", 90, 3, true),
+              peel("TCA-10", 60, 3, true),
+              peel("TCA-10", 30, 3, true));
+      assertThat(rung(three, Family.TCA)).isEqualTo(2);
+      List<PastPeel> below =
+          List.of(
+              peel("TCA-10", 90, 1, true),
+              peel("TCA-10", 60, 2, true),
+              peel("TCA-10", 30, 3, true));
+      assertThat(rung(below, Family.TCA)).isEqualTo(1);
+    }
+
+    @Test
+    void milderPeelsAreCountedForTheStrongFamilies() {
+      List<PastPeel> past = new ArrayList<>(times(3, "MAN-20", 14));
+      past.add(peel("MAN-20", 7, 1, false));
+      past.add(peel("TCA-10", 100, 1, true));
+      Ladders ladders = LadderRules.of(past, T);
+      assertThat(ladders.milderPeels()).isEqualTo(3);
+      assertThat(ladders.firstWith(Family.GLYCOLIC)).isTrue();
+      assertThat(ladders.firstWith(Family.MANDELIC)).isFalse();
+      assertThat(ladders.lastLayers()).containsEntry("TCA-10", 1);
+    }
+
+    @Test
+    void theLastFamilyRuns() {
+      assertThat(LadderRules.of(times(2, "SAL-10", 14), T).running()).contains(Family.SALICYLIC);
+      assertThat(LadderRules.of(List.of(), T).running()).isEmpty();
+    }
+  }
+
+  @Nested
+  class NextTime {
+
+    private TreatmentPlan plan(String code, int layers) {
+      Formula formula = Library.get(code);
+      return new TreatmentPlan(
+          formula,
+          List.of(Zone.FOREHEAD, Zone.NOSE),
+          layers,
+          layers,
+          formula.mostContact(),
+          5,
+          8,
+          Phototype.III,
+          Sensitivity.NORMAL,
+          false,
+          false,
+          Optional.empty(),
+          1,
+          true,
+          DepthClass.VERY_SUPERFICIAL,
+          150,
+          0.8);
+    }
+
+    private TreatmentState state(TreatmentPlan plan, int feels, int endRow, Fact... more) {
+      List<TreatmentEvent> events = new ArrayList<>();
+      Instant start = Instant.parse("2026-11-28T14:00:00Z");
+      List<Fact> facts = new ArrayList<>();
+      facts.add(new Opened(plan));
+      for (int i = 0; i < plan.layersPlanned(); i++) {
+        facts.add(new LayerStarted(plan.zones(), false));
+        facts.add(new LayerCovered());
+      }
+      facts.add(new SensationAnswered(feels));
+      facts.addAll(List.of(more));
+      facts.add(new EndingStarted(Optional.of(endRow)));
+      for (int i = 0; i < facts.size(); i++) {
+        events.add(
+            new TreatmentEvent(new UUID(0, i), start.plusSeconds(30L * i), "ines", facts.get(i)));
+      }
+      return TreatmentState.replay(plan, events);
+    }
+
+    private NextPeel next(
+        String code,
+        int layers,
+        int feels,
+        int row,
+        Clients client,
+        List<PastPeel> past,
+        Fact... more) {
+      TreatmentPlan plan = plan(code, layers);
+      return NextPeel.after(plan, state(plan, feels, row, more), client.facts(), past, T);
+    }
+
+    @Test
+    void sameAgainAfterTheInterval() {
+      NextPeel next = next("GLY-35", 1, 3, 5, easy(), List.of());
+      assertThat(next.earliest()).isEqualTo(T.plusDays(14));
+      assertThat(next.step()).isEqualTo(Step.SAME);
+      assertThat(next.reasons()).anyMatch(reason -> reason.contains("interval 14 days"));
+    }
+
+    @Test
+    void flakesMustBeGone() {
+      assertThat(next("MAN-20", 1, 3, 5, easy(), List.of()).earliest()).isEqualTo(T.plusDays(7));
+      assertThat(next("JES-RF", 1, 3, 14, easy(), List.of()).earliest()).isEqualTo(T.plusDays(14));
+      assertThat(next("JES-RF", 2, 3, 14, easy(), List.of()).earliest()).isEqualTo(T.plusDays(21));
+    }
+
+    @Test
+    void sensitiveAndYoungWaitLonger() {
+      assertThat(
+              next("MAN-20", 1, 2, 5, easy().sensitivity(Sensitivity.SENSITIVE), List.of())
+                  .earliest())
+          .isEqualTo(T.plusDays(11));
+      assertThat(next("MAN-20", 1, 2, 5, easy().aged(16), List.of()).earliest())
+          .isEqualTo(T.plusDays(14));
+    }
+
+    @Test
+    void theSixthWellTakenPeelGoesOneRungUp() {
+      NextPeel next = next("GLY-20", 1, 2, 5, easy(), times(5, "GLY-20", 14));
+      assertThat(next.step()).isEqualTo(Step.ONE_RUNG_UP);
+      assertThat(next.formula().orElseThrow().code()).isEqualTo("GLY-35");
+      assertThat(next("GLY-20", 1, 2, 5, easy(), times(4, "GLY-20", 14)).step())
+          .isEqualTo(Step.SAME);
+    }
+
+    @Test
+    void layeredFamiliesTakeOneLayerMore() {
+      assertThat(next("TCA-10", 1, 3, 14, easy(), List.of()).step()).isEqualTo(Step.ONE_LAYER_MORE);
+      assertThat(next("TCA-10", 3, 3, 14, easy(), List.of()).step()).isEqualTo(Step.SAME);
+    }
+
+    @Test
+    void endedEarlyGoesLower() {
+      assertThat(next("GLY-35", 1, 9, 6, easy(), List.of()).step()).isEqualTo(Step.LOWER);
+    }
+
+    @Test
+    void anAlarmLeavesItToTheClinician() {
+      NextPeel next = next("GLY-35", 1, 3, 5, easy(), List.of(), new SignSeen(Sign.BLISTER));
+      assertThat(next.step()).isEqualTo(Step.WAIT);
+      assertThat(next.formula()).isEmpty();
+      assertThat(next.why()).contains("supervising clinician");
+    }
+  }
+}

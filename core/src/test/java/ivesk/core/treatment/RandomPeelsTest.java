@@ -1,0 +1,199 @@
+package ivesk.core.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.FanTurned;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+
+/// Random peels thrown at the advisor. Each seed draws a formula, a client and up to forty events,
+/// likely and unlikely ones; an event that may not follow is left out, as the server does.
+class RandomPeelsTest {
+  private static final List<Formula> FORMULAS =
+      Library.FORMULAS.stream().filter(f -> f.use() != Formula.Use.OUT_OF_SCOPE).toList();
+  private static final Sign[] SIGNS = Sign.values();
+  private static final Whitening[] WHITE = Whitening.values();
+
+  /// What is looked at after every event.
+  private interface Watch {
+    void look(Peel peel, TreatmentState state, Instant now);
+  }
+
+  @Property(tries = 10_000)
+  void someRowAlwaysAnswersAndNoLayerIsAdvisedWhereNoneMayGo(
+      @ForAll @LongRange(min = 0, max = Long.MAX_VALUE) long seed) {
+    run(seed, RandomPeelsTest::safe);
+  }
+
+  @Property(tries = 1_000)
+  void replayOfTheSameEventsGivesTheSameState(
+      @ForAll @LongRange(min = 0, max = Long.MAX_VALUE) long seed) {
+    Peel peel = run(seed, (p, state, now) -> {});
+    TreatmentState whole = peel.state();
+    assertThat(peel.state()).isEqualTo(whole);
+    TreatmentState stepwise = TreatmentState.replay(peel.plan, peel.events().subList(0, 1));
+    for (TreatmentEvent event : peel.events().subList(1, peel.events().size())) {
+      stepwise = stepwise.after(peel.plan, event);
+    }
+    assertThat(stepwise).isEqualTo(whole);
+  }
+
+  @Property(tries = 1_000)
+  void betweenEventsTheCuesSayWhatTheAdvisorWouldSay(
+      @ForAll @LongRange(min = 0, max = Long.MAX_VALUE) long seed) {
+    Random random = new Random(seed);
+    run(
+        seed,
+        (peel, state, now) -> {
+          Instant later = state.lastEventAt().plusMillis(random.nextLong(1_200_000));
+          Advice given = Advisor.advise(peel.plan, state, state.lastEventAt());
+          for (Cue cue : Advisor.cues(peel.plan, state)) {
+            if (!cue.at().isAfter(later)) given = cue.advice();
+          }
+          assertThat(given).isEqualTo(Advisor.advise(peel.plan, state, later));
+        });
+  }
+
+  private static void safe(Peel peel, TreatmentState state, Instant now) {
+    Advice advice = Advisor.advise(peel.plan, state, now);
+    assertThat(advice.line()).isNotBlank();
+    boolean acid = state.phase() == Phase.ACID;
+    if (acid) assertThat(advice.row()).isBetween(1, 17);
+    if (!advice.kind().layer()) return;
+    assertThat(state.phase()).isIn(Phase.ARMED, Phase.ACID);
+    if (state.limitAt().isPresent()) {
+      assertThat(now).as("no layer past a hard limit").isBefore(state.limitAt().get());
+    }
+    assertThat(state.wipeOwed()).as("no layer while a wipe test is owed").isFalse();
+    assertThat(state.layers().size()).isLessThan(peel.plan.layersAtMost());
+    assertThat(state.layerRunning()).isFalse();
+    assertThat(state.signs()).doesNotContain(Sign.EYE, Sign.BLISTER, Sign.FAINT);
+    for (Zone zone : advice.zones()) {
+      TreatmentState.ZoneState seen = state.zones().get(zone);
+      assertThat(Endpoints.ends(peel.plan, seen)).as("no layer over ending whitening").isFalse();
+      assertThat(seen.whitening().frost()).isFalse();
+      assertThat(seen.ended()).isFalse();
+    }
+  }
+
+  private static Peel run(long seed, Watch watch) {
+    Random random = new Random(seed);
+    Peel peel = draw(random);
+    double at = 0;
+    int events = random.nextInt(5, 40);
+    for (int i = 0; i < events; i++) {
+      at += random.nextInt(20) == 0 ? random.nextInt(240) : random.nextInt(35);
+      Fact fact = next(random, peel, at);
+      if (peel.refuses(at, fact).isEmpty()) peel.say(at, fact);
+      watch.look(peel, peel.state(), Peel.at(at));
+      watch.look(peel, peel.state(), Peel.at(at + random.nextInt(60)));
+    }
+    return peel;
+  }
+
+  private static Peel draw(Random random) {
+    Formula formula = FORMULAS.get(random.nextInt(FORMULAS.size()));
+    int most = random.nextInt(1, Math.max(2, formula.layersMost() + 1));
+    Peel.Plan plan =
+        new Peel.Plan(formula)
+            .layers(random.nextInt(1, most + 1), most)
+            .type(Phototype.values()[random.nextInt(6)])
+            .sensitivity(Sensitivity.values()[random.nextInt(3)]);
+    if (random.nextInt(4) == 0) plan.firstVisit();
+    if (random.nextInt(4) == 0) plan.firstFrostEnds();
+    if (formula.code().equals("GLY-20") && random.nextBoolean()) {
+      plan.layers(3, 3).stepping("GLY-35");
+    }
+    return plan.armed();
+  }
+
+  private static Fact next(Random random, Peel peel, double at) {
+    List<Zone> zones = peel.plan.zones();
+    Zone zone = zones.get(random.nextInt(zones.size()));
+    TreatmentState state = peel.state();
+    // Half of the time the therapist does what the advice says.
+    if (random.nextBoolean()) {
+      Advice advice = Advisor.advise(peel.plan, state, Peel.at(at));
+      switch (advice.action()) {
+        case START_LAYER -> {
+          return new LayerStarted(advice.zones(), advice.kind() == Kind.NEXT_RUNG);
+        }
+        case COVERED -> {
+          return new LayerCovered();
+        }
+        case WIPE -> {
+          return new WipeTested(random.nextInt(3) > 0);
+        }
+        case END_ZONE -> {
+          return new ZoneEnded(advice.zones().getFirst());
+        }
+        case ENDING_STEP -> {
+          return new EndingStepDone(advice.line());
+        }
+        case END, NONE, ASK, ARM, FAN, MORE_LAYERS, LEAVING_CHECK -> {}
+      }
+      if (advice.passable() && random.nextInt(3) == 0) {
+        return new AdviceDeclined(advice.row(), "for the test");
+      }
+    }
+    return switch (random.nextInt(26)) {
+      case 0 -> new LayerStarted(some(random, zones), false);
+      case 1 -> new LayerCovered();
+      case 2 -> new ZoneReached(zone);
+      case 3 -> new WhiteningSeen(some(random, zones), WHITE[random.nextInt(WHITE.length)]);
+      case 4 -> new WhiteningSeen(List.of(zone), WHITE[random.nextInt(4)]);
+      case 5 -> new WipeTested(random.nextBoolean());
+      case 6 -> new RednessSeen(Map.of(zone, random.nextInt(4)));
+      case 7 -> new HotSpotFelt(zone, random.nextInt(11));
+      case 8 -> new ZoneEnded(zone);
+      case 9 -> new SignSeen(SIGNS[random.nextInt(SIGNS.length)]);
+      case 10, 11 -> new SignResolved(SIGNS[random.nextInt(SIGNS.length)], "over");
+      case 12 -> new ResponseNoted(Response.values()[random.nextInt(3)]);
+      case 13 -> new LayersExtended();
+      case 14 -> new FanTurned(random.nextBoolean());
+      case 15 -> new NoteWritten("a note");
+      case 16 -> new EndingStarted(Optional.empty());
+      case 17 -> new LeavingChecked(true, List.of());
+      default -> new SensationAnswered(random.nextInt(random.nextInt(4) == 0 ? 11 : 6));
+    };
+  }
+
+  private static List<Zone> some(Random random, List<Zone> zones) {
+    List<Zone> drawn = new ArrayList<>(zones);
+    drawn.removeIf(zone -> random.nextBoolean());
+    return drawn.isEmpty() ? List.of(zones.getFirst()) : drawn;
+  }
+}

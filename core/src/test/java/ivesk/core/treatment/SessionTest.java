@@ -1,0 +1,362 @@
+package ivesk.core.treatment;
+
+import static ivesk.core.skin.Zone.CHIN;
+import static ivesk.core.skin.Zone.EYE_LEFT;
+import static ivesk.core.skin.Zone.FOREHEAD;
+import static ivesk.core.treatment.Peel.FACE;
+import static ivesk.core.treatment.Peel.all;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.treatment.Advice.Action;
+import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/// From the open treatment to the signed record.
+class SessionTest {
+
+  /// A plan with nothing done.
+  private static Peel opened(String code) {
+    Peel armed = Peel.of(code).armed();
+    return fresh(armed);
+  }
+
+  private static Peel fresh(Peel like) {
+    Peel peel = new Peel.Plan(like.plan.formula()).armed();
+    assertThat(peel.state().phase()).isEqualTo(Phase.ARMED);
+    return peel;
+  }
+
+  private static Peel ended(String code, Optional<Integer> row) {
+    Peel peel = Peel.of(code).onSkin().feels(60, 3).say(120, new EndingStarted(row));
+    double at = 130;
+    for (String step : EndingSteps.of(peel.plan, peel.state())) {
+      peel.say(at, new EndingStepDone(step));
+      at += 20;
+    }
+    return peel;
+  }
+
+  @Nested
+  class Ready {
+
+    private TreatmentState after(TreatmentEvent.Fact... facts) {
+      Peel peel = Peel.of("GLY-35").armed();
+      List<TreatmentEvent> events = new java.util.ArrayList<>();
+      events.add(peel.events().getFirst());
+      for (TreatmentEvent.Fact fact : facts) {
+        events.add(
+            new TreatmentEvent(
+                new java.util.UUID(1, events.size()), Peel.at(-90 + events.size()), "ines", fact));
+      }
+      return TreatmentState.replay(peel.plan, events);
+    }
+
+    private Optional<String> refuses(TreatmentState state, TreatmentEvent.Fact fact) {
+      return Treatment.refuse(Peel.of("GLY-35").plan(), state, fact, Peel.at(-10));
+    }
+
+    @Test
+    void noTimerNoAcid() {
+      TreatmentState state = after();
+      assertThat(refuses(state, new LayerStarted(FACE, false)))
+          .contains("no timer, no acid: arm it first");
+      assertThat(refuses(state, new TimerArmed()))
+          .contains("no timer, no acid: what changed is open");
+    }
+
+    @Test
+    void theGateWantsAnAnswerToThePrep() {
+      assertThat(refuses(after(), new GateADecided(GateA.KEEP, ""))).isPresent();
+      assertThat(
+              refuses(
+                  after(new SensationAnswered(1), new StepDone(ReadyStep.PREP, "")),
+                  new GateADecided(GateA.KEEP, "")))
+          .as("an answer before the prep is none")
+          .isPresent();
+      TreatmentState asked = after(new StepDone(ReadyStep.PREP, ""), new SensationAnswered(2));
+      assertThat(refuses(asked, new GateADecided(GateA.KEEP, ""))).isEmpty();
+      assertThat(Treatment.prepAnswer(asked)).contains(2);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, false, true", "3, false, true", "4, false, false", "1, true, false"})
+    void fourOrAHotSpotDoesNotPass(int answer, boolean hot, boolean passes) {
+      assertThat(Gate.passes(answer, hot)).isEqualTo(passes);
+    }
+
+    @Test
+    void shortenTakesAQuarterOffTheTime() {
+      TreatmentState state =
+          after(
+              new StepDone(ReadyStep.PREP, ""),
+              new SensationAnswered(4),
+              new GateADecided(GateA.SHORTEN, ""));
+      assertThat(state.contactLimit()).contains(Duration.ofSeconds(180));
+      assertThat(Gate.shortened(Duration.ofSeconds(95))).isEqualTo(Duration.ofSeconds(70));
+      assertThat(Gate.shortened(Duration.ofSeconds(32))).isEqualTo(Duration.ofSeconds(30));
+    }
+
+    @Test
+    void shortenTakesALayerWhereThereAreNoMinutes() {
+      assertThat(Gate.fewer(Peel.of("JES-RF").layers(2, 2).plan())).isEqualTo(1);
+      assertThat(Gate.fewer(Peel.of("JES-RF").plan())).isEqualTo(1);
+    }
+
+    @Test
+    void stopEndsItBeforeAnyAcid() {
+      TreatmentState state =
+          after(
+              new StepDone(ReadyStep.PREP, ""),
+              new SensationAnswered(6),
+              new GateADecided(GateA.STOP, ""));
+      assertThat(state.phase()).isEqualTo(Phase.STOPPED);
+      assertThat(refuses(state, new NoteWritten("x")))
+          .contains("the treatment was stopped before any acid");
+      assertThat(Outcome.summary(Peel.of("GLY-35").plan(), state, Peel.at(0)))
+          .contains("before any acid");
+    }
+
+    @Test
+    void withoutSolventTheWipeIsPlain() {
+      assertThat(ReadyStep.PREP.how(Peel.of("GLY-35").plan())).contains("crossing");
+      assertThat(ReadyStep.BARRIER.how()).contains("nostril");
+    }
+
+    @Test
+    void theBaselineIsTheFirstLook() {
+      TreatmentState state = after(new RednessSeen(all(1)));
+      assertThat(state.stepsDone()).containsKey(ReadyStep.BASELINE);
+      assertThat(state.zones().get(CHIN).redness()).isEqualTo(1);
+    }
+  }
+
+  @Nested
+  class Order {
+
+    @Test
+    void nothingGoesOnAfterTheEnd() {
+      Peel peel = ended("GLY-35", Optional.of(5));
+      assertThat(peel.refuses(200, new LayerStarted(FACE, false))).contains("the peel is ended");
+      assertThat(peel.refuses(200, new ZoneEnded(CHIN))).contains("no acid is on");
+      assertThat(peel.refuses(200, new EndingStarted(Optional.empty()))).contains("no acid is on");
+    }
+
+    @Test
+    void whatWasSeenIsAlwaysTaken() {
+      Peel peel = ended("GLY-35", Optional.of(5));
+      assertThat(peel.refuses(200, new SensationAnswered(3))).isEmpty();
+      assertThat(peel.refuses(200, new SignSeen(Sign.BLISTER))).isEmpty();
+      assertThat(peel.refuses(200, new NoteWritten("pinpoint white at the chin"))).isEmpty();
+    }
+
+    @Test
+    void zonesOutsideThePlanAreNamed() {
+      Peel peel = Peel.of("GLY-35").onSkin();
+      assertThat(peel.refuses(40, new HotSpotFelt(EYE_LEFT, 4)))
+          .contains("the left eye contour is not in the plan");
+      assertThat(peel.refuses(40, new RednessSeen(Map.of(EYE_LEFT, 1)))).isPresent();
+      assertThat(peel.refuses(40, new LayerStarted(List.of(EYE_LEFT), false))).isPresent();
+    }
+
+    @Test
+    void crystalsNeedSalicylicAcid() {
+      assertThat(
+              Peel.of("GLY-35")
+                  .onSkin()
+                  .refuses(40, new WhiteningSeen(List.of(CHIN), Whitening.CRYSTALS)))
+          .hasValueSatisfying(why -> assertThat(why).contains("no crystals"));
+      assertThat(Peel.of("SAL-10").onSkin().refuses(40, new WipeTested(true)))
+          .contains("no wipe test is owed");
+    }
+
+    @Test
+    void readyIsOverOnceTheTimerIsArmed() {
+      Peel peel = opened("GLY-35");
+      assertThat(peel.refuses(0, new StepDone(ReadyStep.EYES, ""))).isPresent();
+      assertThat(peel.refuses(0, new TimerArmed())).contains("the timer is armed already");
+      assertThat(peel.refuses(0, new Opened(peel.plan))).isPresent();
+    }
+
+    @Test
+    void impossibleFactsCannotBeMade() {
+      assertThatThrownBy(() -> new SensationAnswered(11))
+          .hasMessage("sensation is 11; allowed is 0 to 10");
+      assertThatThrownBy(() -> new RednessSeen(Map.of(CHIN, 4))).hasMessageContaining("chin");
+      assertThatThrownBy(() -> new WhiteningSeen(List.of(), Whitening.F1))
+          .hasMessageContaining("no zone");
+      assertThatThrownBy(() -> new NoteWritten(" ")).hasMessageContaining("note is empty");
+    }
+  }
+
+  @Nested
+  class Ending {
+
+    @ParameterizedTest
+    @ValueSource(strings = {"TCA-10", "SAL-10", "JES-RF", "SLA-15"})
+    void neverNeutralisesWhatThatDoesNotUndo(String code) {
+      for (Optional<Integer> row :
+          List.of(Optional.of(5), Optional.of(7), Optional.<Integer>empty())) {
+        Peel peel = Peel.of(code).onSkin().say(100, new EndingStarted(row));
+        assertThat(EndingSteps.of(peel.plan, peel.state()))
+            .noneMatch(step -> step.toLowerCase(java.util.Locale.ROOT).contains("neutralis"));
+      }
+    }
+
+    @Test
+    void endedEarlySaysThatItRunsItsCourse() {
+      Peel early = Peel.of("SAL-10").onSkin().say(100, new EndingStarted(Optional.of(6)));
+      assertThat(EndingSteps.early(early.state())).isTrue();
+      assertThat(EndingSteps.of(early.plan, early.state()))
+          .anyMatch(step -> step.contains("runs its course"));
+      Peel inTime = Peel.of("SAL-10").onSkin().say(300, new EndingStarted(Optional.of(5)));
+      assertThat(EndingSteps.early(inTime.state())).isFalse();
+    }
+
+    @Test
+    void leadsStepByStepToAskingForRest() {
+      Peel peel = Peel.of("MAN-20").onSkin().say(120, new EndingStarted(Optional.of(5)));
+      List<String> steps = EndingSteps.of(peel.plan, peel.state());
+      assertThat(peel.advice(121).line()).isEqualTo(steps.getFirst());
+      peel.say(125, new EndingStepDone(steps.getFirst()));
+      assertThat(peel.advice(126).line()).isEqualTo(steps.get(1));
+      assertThat(peel.refuses(126, new EndingStepDone("pray"))).isPresent();
+      assertThat(ended("MAN-20", Optional.of(5)).state().phase()).isEqualTo(Phase.SETTLING);
+    }
+
+    @Test
+    void theContactClockStopsAtTheEnd() {
+      assertThat(ended("MAN-20", Optional.of(5)).state().contact(Peel.at(900)))
+          .isEqualTo(Duration.ofSeconds(120));
+    }
+  }
+
+  @Nested
+  class Settling {
+
+    @Test
+    void restIsOneOrLessAndMayBeLostAgain() {
+      Peel peel = ended("MAN-20", Optional.of(5)).feels(300, 2);
+      assertThat(peel.advice(301).kind()).isEqualTo(Kind.SETTLE);
+      assertThat(peel.advice(301).until()).contains(Peel.at(360));
+      peel.feels(360, 1);
+      assertThat(peel.state().phase()).isEqualTo(Phase.AT_REST);
+      assertThat(peel.state().timeToRest()).contains(Duration.ofSeconds(240));
+      peel.feels(400, 3);
+      assertThat(peel.state().phase()).isEqualTo(Phase.SETTLING);
+      peel.feels(460, 0);
+      assertThat(peel.state().timeToRest()).contains(Duration.ofSeconds(340));
+    }
+
+    @Test
+    void afterFifteenMinutesTheClinicianIsCalled() {
+      Peel peel = ended("MAN-20", Optional.of(5)).feels(1000, 3);
+      assertThat(peel.advice(1019).line()).doesNotContain("clinician");
+      assertThat(peel.advice(1020).line()).contains("clinician");
+      assertThat(Advisor.cues(peel.plan, peel.state()))
+          .anyMatch(cue -> cue.at().equals(Peel.at(1020)));
+    }
+
+    @Test
+    void evenWhiteAfterAnAhaIsAnIncidentButPlannedFrostIsNot() {
+      Peel aha = ended("GLY-35", Optional.of(5)).white(250, Whitening.F2, CHIN);
+      assertThat(aha.advice(251).line()).startsWith("Incident");
+      Peel tca = ended("TCA-10", Optional.of(14)).white(250, Whitening.F2, CHIN);
+      assertThat(tca.advice(251).line()).doesNotStartWith("Incident");
+    }
+
+    @Test
+    void leavingAndSigningHaveTheirOrder() {
+      Peel peel = ended("MAN-20", Optional.of(5));
+      assertThat(peel.refuses(250, new LeavingChecked(true, List.of())))
+          .contains("the skin is not at rest");
+      peel.feels(300, 1).say(310, new ProductApplied("Bland cream"));
+      assertThat(peel.refuses(311, new Signed("s", "n"))).contains("the leaving check is not done");
+      peel.say(320, new LeavingChecked(false, List.of()));
+      assertThat(peel.state().phase()).as("it burns: not yet").isEqualTo(Phase.AT_REST);
+      peel.say(330, new LeavingChecked(true, List.of(CHIN)));
+      assertThat(peel.advice(331).action()).isEqualTo(Action.NONE);
+      peel.say(340, new Signed("done", "same again"));
+      assertThat(peel.refuses(341, new NoteWritten("late")))
+          .contains("the record is signed; it is corrected by addendum only");
+    }
+  }
+
+  @Nested
+  class TheOutcome {
+
+    @Test
+    void wellTakenWhenItsTimeWasReachedCalmly() {
+      Peel peel = ended("MAN-20", Optional.of(5));
+      assertThat(Outcome.wellTaken(peel.plan, peel.state())).isTrue();
+      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.of(6)).state())).isFalse();
+      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.empty()).state())).isFalse();
+    }
+
+    @Test
+    void anAlarmThatIsOverStillCounts() {
+      Peel peel =
+          ended("MAN-20", Optional.of(5))
+              .say(250, new SignSeen(Sign.EYE))
+              .say(1200, new SignResolved(Sign.EYE, "rinsed"));
+      assertThat(Outcome.injured(peel.state())).isTrue();
+      assertThat(Outcome.wellTaken(peel.plan, peel.state())).isFalse();
+    }
+
+    @Test
+    void depthFollowsTheLayersThatWereDone() {
+      Peel one = Peel.of("TCA-10").layers(1, 2).onSkin();
+      assertThat(Outcome.depth(one.plan, one.state())).isEqualTo(DepthClass.VERY_SUPERFICIAL);
+      Peel two = one.feels(206, 3).layer(210);
+      assertThat(Outcome.depth(two.plan, two.state())).isEqualTo(DepthClass.SUPERFICIAL);
+    }
+
+    @Test
+    void theParagraphSaysWhatHappened() {
+      Peel peel =
+          Peel.of("SAL-10")
+              .onSkin()
+              .feels(40, 4)
+              .white(60, Whitening.CRYSTALS, FOREHEAD)
+              .say(66, new WipeTested(true))
+              .say(80, new HotSpotFelt(CHIN, 5))
+              .say(300, new EndingStarted(Optional.of(5)));
+      assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(301)))
+          .isEqualTo(
+              "Salicylic acid 10 % on the face, 1 layer, 5:00 to END; strongest answer 4; hot: chin"
+                  + " 5; crystals, wiped off on forehead; ended at its limit.");
+      assertThat(Outcome.peel(peel.plan, peel.state(), LocalDate.of(2026, 11, 25)).contact())
+          .isEqualTo(Duration.ofMinutes(5));
+    }
+  }
+}
