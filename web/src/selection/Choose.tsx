@@ -124,11 +124,6 @@ function TileButton({
       type="button"
       className={`tile ${open ? "" : "shut"} ${picked ? "picked" : ""}`}
       aria-pressed={picked}
-      aria-label={
-        `${tile.name}, ` +
-        (open ? `fit ${Math.round(tile.score)}` : `shut, ${plural(tile.shut.length, "reason")}`) +
-        (first ? ", first choice" : "")
-      }
       onClick={onPick}
     >
       {open && <i style={{ height: `${fill}%` }} />}
@@ -136,6 +131,7 @@ function TileButton({
       <span>{tile.strength}</span>
       {first && <em>first</em>}
       <small className="mono">{open ? Math.round(tile.score) : `shut · ${tile.shut.length}`}</small>
+      <span className="hidden">{tile.name}</span>
     </button>
   );
 }

@@ -12,6 +12,12 @@ CREATE TABLE clinician_opening (
   opened_at TIMESTAMP WITH TIME ZONE NOT NULL
 );
 
+-- Keys that must outlive a restart, so that a power cut signs nobody out.
+CREATE TABLE secret (
+  name  VARCHAR(40)  PRIMARY KEY,
+  word VARCHAR(100) NOT NULL
+);
+
 CREATE TABLE client (
   id            UUID         PRIMARY KEY,
   name          VARCHAR(120) NOT NULL,

@@ -1,5 +1,6 @@
 package ivesk.server.app;
 
+import ivesk.server.practice.PracticeStore;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -24,7 +25,8 @@ class SecurityConfiguration {
   }
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, JsonMapper json) throws Exception {
+  SecurityFilterChain security(HttpSecurity http, JsonMapper json, PracticeStore practice)
+      throws Exception {
     return http.authorizeHttpRequests(requests ->
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)

@@ -3,7 +3,6 @@ package ivesk.server.app;
 import java.time.Clock;
 import java.time.ZoneId;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -11,7 +10,6 @@ import org.springframework.context.annotation.Configuration;
 @Configuration(proxyBeanMethods = false)
 class TimeConfiguration {
   @Bean
-  @ConditionalOnMissingBean
   Clock clock(@Value("${ivesk.zone:}") String zone) {
     return Clock.system(zone.isEmpty() ? ZoneId.systemDefault() : ZoneId.of(zone));
   }

@@ -59,6 +59,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -84,6 +86,7 @@ class DemoScenario implements ApplicationRunner {
   private final PasswordEncoder passwords;
   private final Clock clock;
   private final DemoClock past;
+  private static final Logger LOG = LoggerFactory.getLogger(DemoScenario.class);
 
   DemoScenario(
       PracticeStore practice,
@@ -109,7 +112,11 @@ class DemoScenario implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments arguments) {
-    if (!practice.accounts().isEmpty()) return;
+    if (practice.accounts().isEmpty()) fill();
+    LOG.info("The demo practice is ready. Sign in as ines, rolf or thea, password {}", PASSWORD);
+  }
+
+  private void fill() {
     String hash = passwords.encode(PASSWORD);
     practice.addAccount(new Account(INES, "Ines Kov", Role.THERAPIST), hash);
     practice.addAccount(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);

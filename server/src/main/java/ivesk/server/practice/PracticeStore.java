@@ -2,6 +2,8 @@ package ivesk.server.practice;
 
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
+import java.math.BigInteger;
+import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.EnumSet;
@@ -67,6 +69,20 @@ public class PracticeStore implements UserDetailsService {
     jdbc.sql("INSERT INTO clinician_opening (substance, opened_by, opened_at) VALUES (?, ?, ?)")
         .params(substance.name(), clinician, at.atOffset(ZoneOffset.UTC))
         .update();
+  }
+
+  /// The key that signs the cookie by which somebody stays signed in over a restart.
+  public String staySignedInKey() {
+    return jdbc.sql("SELECT word FROM secret WHERE name = 'stay-signed-in'")
+        .query(String.class)
+        .optional()
+        .orElseGet(() -> {
+          String fresh = new BigInteger(256, new SecureRandom()).toString(36);
+          jdbc.sql("INSERT INTO secret (name, word) VALUES ('stay-signed-in', ?)")
+              .param(fresh)
+              .update();
+          return fresh;
+        });
   }
 
   @Override

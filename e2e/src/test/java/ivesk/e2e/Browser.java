@@ -1,0 +1,288 @@
+package ivesk.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/// A real browser, worked as a person would: by what is written on things, by touch or by keys.
+final class Browser implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
+  private static final Path ROOT =
+      Path.of(System.getProperty("ivesk.root", "..")).toAbsolutePath().normalize();
+
+  final ChromeDriver driver;
+  private final List<String> violations = new ArrayList<>();
+  private final RunningServer server;
+
+  Browser(RunningServer server, int width, int height) {
+    this.server = server;
+    ChromeOptions options = new ChromeOptions();
+    options.setBinary("/usr/bin/chromium");
+    options.addArguments(
+        "--headless=new",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--hide-scrollbars",
+        "--lang=en-GB",
+        "--user-data-dir=" + profile());
+    driver =
+        new ChromeDriver(
+            new ChromeDriverService.Builder()
+                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                .build(),
+            options);
+    size(width, height);
+  }
+
+  private static Path profile() {
+    try {
+      return Files.createTempDirectory("ivesk-browser-");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  void size(int width, int height) {
+    driver.executeCdpCommand(
+        "Emulation.setDeviceMetricsOverride",
+        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    // The practice of the demo is on UTC; so is its tablet.
+    driver.executeCdpCommand("Emulation.setTimezoneOverride", Map.of("timezoneId", "UTC"));
+  }
+
+  void open(String path) {
+    driver.get(server.url(path));
+  }
+
+  void signIn() {
+    open("/");
+    type("Name", "ines");
+    type("Password", "harbour");
+    press("Sign in");
+    see("visits");
+  }
+
+  /// Waits for an element and gives it to the work, again when the page replaced it meanwhile.
+  <T> T with(By by, Function<WebElement, T> work) {
+    return new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
+        .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
+        .withMessage("for " + by + " on " + driver.getCurrentUrl() + "; the page says: " + text())
+        .until((WebDriver d) -> {
+          List<WebElement> found = d.findElements(by);
+          return found.stream().filter(WebElement::isDisplayed).findFirst().map(work).orElse(null);
+        });
+  }
+
+  /// A button or link by what is written on it or said of it.
+  static By named(String name) {
+    String quoted = quote(name);
+    String either =
+        "(normalize-space(.)=%s or @aria-label=%s or starts-with(@aria-label,%s) or .//b[.=%s])"
+            .formatted(quoted, quoted, quote(name + ","), quoted);
+    return By.xpath(
+        "//*[self::button or self::a or @role='button'][" + either + "][not(@disabled)]");
+  }
+
+  static By containing(String words) {
+    return By.xpath(
+        "//*[self::button or self::a][contains(normalize-space(.),%s) or contains(@aria-label,%s)][not(@disabled)]"
+            .formatted(quote(words), quote(words)));
+  }
+
+  private static String quote(String words) {
+    return words.contains("'") ? "\"" + words + "\"" : "'" + words + "'";
+  }
+
+  void press(String name) {
+    click(named(name));
+  }
+
+  void click(By by) {
+    with(
+        by,
+        element -> {
+          element.click();
+          return true;
+        });
+  }
+
+  /// An answer in a row of answers.
+  void answer(String question, String choice) {
+    click(
+        By.xpath(
+            "//*[@role='group'][@aria-label=%s]//button[normalize-space(.)=%s]"
+                .formatted(quote(question), quote(choice))));
+  }
+
+  void type(String label, String words) {
+    By field =
+        By.xpath(
+            "//label[starts-with(normalize-space(.),%s)]/following-sibling::div//*[self::input or self::textarea][not(@aria-hidden)]"
+                .formatted(quote(label)));
+    with(
+        field,
+        element -> {
+          element.sendKeys(words);
+          return true;
+        });
+  }
+
+  void keys(CharSequence... keys) {
+    new Actions(driver).sendKeys(keys).perform();
+  }
+
+  /// Moves on with Tab alone until the focus is on what has this name, then presses the key. A name
+  /// after "~" may stand anywhere in it.
+  void tabTo(String name, CharSequence key) {
+    List<String> passed = new ArrayList<>();
+    for (int i = 0; i < 240; i++) {
+      String here = focused();
+      if (matches(here, name)) {
+        keys(key);
+        return;
+      }
+      passed.add(here);
+      // A row of answers is one stop for Tab; the arrows move within it.
+      boolean inRow =
+          name.contains(" > ") && here.startsWith(name.substring(0, name.indexOf(" > ") + 3));
+      keys(inRow ? Keys.ARROW_RIGHT : Keys.TAB);
+    }
+    throw new AssertionError("no way by Tab to '" + name + "'; passed " + passed);
+  }
+
+  private static boolean matches(String here, String name) {
+    return here.equals(name)
+        || here.startsWith(name + ",")
+        || here.startsWith(name + ":")
+        || name.startsWith("~") && here.contains(name.substring(1));
+  }
+
+  String focused() {
+    return (String)
+        driver.executeScript(
+            """
+            const e = document.activeElement;
+            if (!e || e === document.body) return "";
+            const group = e.closest("[role=group][aria-label]");
+            const label = e.labels && e.labels[0] ? e.labels[0].textContent : "";
+            const own = e.getAttribute("aria-label") || label || e.textContent;
+            const name = own.replace(/\\*/g, "").replace(/\\s+/g, " ").trim();
+            return e.matches(".MuiToggleButton-root") && group
+              ? group.getAttribute("aria-label") + " > " + name : name;
+            """);
+  }
+
+  void see(String words) {
+    new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .withMessage(
+            () -> "to see '" + words + "' on " + driver.getCurrentUrl() + "; it says: " + text())
+        .until(d -> text().contains(words));
+  }
+
+  void at(String path) {
+    new WebDriverWait(driver, PATIENCE)
+        .withMessage(() -> "to be at " + path + ", is at " + driver.getCurrentUrl())
+        .until(d -> d.getCurrentUrl().endsWith(path));
+  }
+
+  String text() {
+    return driver.findElement(By.tagName("body")).getText();
+  }
+
+  /// What a clock shows, by its name.
+  String clock(String name) {
+    return with(By.xpath("//*[@role='timer'][@aria-label='" + name + "']"), WebElement::getText);
+  }
+
+  /// Lets the server's time pass and the page learn of it.
+  void pass(double seconds) {
+    server.pass(seconds);
+    driver.executeScript("window.dispatchEvent(new Event('visibilitychange'))");
+    settle(300);
+  }
+
+  /// Waits until what was said has reached the server.
+  void saved() {
+    new WebDriverWait(driver, PATIENCE)
+        .until(d ->
+            Boolean.TRUE.equals(
+                driver.executeScript(
+                    "return !Object.keys(localStorage).some(k => k.startsWith('ivesk.unsent'))")));
+    settle(150);
+  }
+
+  static void settle(long millis) {
+    try {
+      Thread.sleep(millis);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /// What axe-core found on every screen it was shown.
+  List<String> violations() {
+    return violations;
+  }
+
+  /// Looks for violations with axe-core, whose script is injected from the web module.
+  void axe(String where) {
+    settle(250);
+    try {
+      driver.executeScript(Files.readString(ROOT.resolve("web/node_modules/axe-core/axe.min.js")));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    Object found =
+        driver.executeAsyncScript(
+            """
+            const done = arguments[arguments.length - 1];
+            axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa",
+                                         "best-practice"]})
+              .then(r => done(r.violations.map(v => v.id + ": "
+                  + v.nodes.slice(0, 3).map(n => n.target.join(" ") + " " + n.failureSummary)
+                      .join(" | "))));
+            """);
+    ((List<?>) found).forEach(violation -> violations.add(where + ": " + violation));
+  }
+
+  void picture(String name) {
+    Path folder = ROOT.resolve("docs/screenshots");
+    settle(400);
+    try {
+      Files.createDirectories(folder);
+      Files.write(folder.resolve(name + ".png"), driver.getScreenshotAs(OutputType.BYTES));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    driver.quit();
+  }
+}

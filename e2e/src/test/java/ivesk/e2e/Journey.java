@@ -1,0 +1,119 @@
+package ivesk.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.openqa.selenium.By;
+
+/// What all journeys share: a demo practice on a Wednesday afternoon and a browser in it.
+abstract class Journey {
+  static final Instant NOW = Instant.parse("2026-11-25T14:02:00Z");
+
+  RunningServer server;
+  Browser browser;
+
+  /// Width and height of the screen, px.
+  int width() {
+    return 1280;
+  }
+
+  int height() {
+    return 800;
+  }
+
+  @BeforeEach
+  void start() {
+    server = RunningServer.demo(getClass().getSimpleName(), NOW);
+    browser = new Browser(server, width(), height());
+    browser.signIn();
+  }
+
+  @AfterEach
+  void stop() {
+    if (server != null) server.close();
+    if (browser == null) return;
+    browser.close();
+    assertThat(browser.violations()).as("axe-core").isEmpty();
+  }
+
+  /// Opens a client's visit from Today.
+  void openVisit(String client) {
+    browser.press(client);
+  }
+
+  /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
+  void ready(String keep) {
+    browser.press("Begin");
+    for (String step :
+        new String[] {
+          "What changed",
+          "Consent",
+          "Photo before",
+          "Briefing",
+          "Look 1",
+          "Hair, lenses, gloves",
+          "Cleanse, twice",
+          "Look 2, lamp",
+          "Prep wipe"
+        }) {
+      browser.see(step);
+      browser.press("Done, next");
+      browser.saved();
+    }
+    browser.press("0 none");
+    browser.saved();
+    browser.click(key(1));
+    browser.saved();
+    browser.click(Browser.containing(keep));
+    browser.saved();
+    for (String step : new String[] {"Barrier", "Eyes", "In reach", "Fan and tissue"}) {
+      browser.see(step);
+      browser.press("Done, next");
+      browser.saved();
+    }
+    browser.press("Arm the timer");
+    browser.at("/treat");
+    browser.see("Start the first layer");
+  }
+
+  /// A sensation key by touch.
+  static By key(int value) {
+    return By.cssSelector(".keys button:nth-child(" + (value + 1) + ")");
+  }
+
+  void feels(int value) {
+    browser.click(key(value));
+    browser.saved();
+  }
+
+  /// From END to the signed record, by touch.
+  void settleAndSign(String firstName) {
+    browser.at("/settle");
+    while (browser.text().contains("Done, next")) {
+      browser.click(Browser.containing("Done, next"));
+      browser.saved();
+    }
+    browser.pass(60);
+    feels(3);
+    browser.see("Cool, then ask again");
+    browser.pass(60);
+    feels(1);
+    browser.see("At rest");
+    browser.press("Bland cream");
+    browser.saved();
+    browser.press("Mineral sunscreen 50");
+    browser.saved();
+    browser.press(firstName + " says: no burning");
+    browser.at("/after");
+    browser.see("may ask");
+  }
+
+  void sign() {
+    browser.press("Sign the record");
+    browser.press("Sign");
+    browser.saved();
+    browser.see("Signed.");
+  }
+}

@@ -1,0 +1,112 @@
+package ivesk.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+
+/// Nothing that was said is lost: a reload, a second screen, and kill -9 of the server in mid-peel.
+class PowerCutJourney extends Journey {
+
+  @Test
+  void theServerIsKilledInMidPeelAndThePeelGoesOn() {
+    openVisit("Maren Holt");
+    ready("KeepGLY-35");
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.pass(20);
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.keys("3");
+    browser.saved();
+    browser.pass(25);
+    int before = contactSeconds();
+
+    browser.driver.navigate().refresh();
+    browser.see("Leave it to 3:00");
+    assertThat(contactSeconds()).as("after a reload").isBetween(before, before + 4);
+
+    Instant cut = server.pass(0);
+    int atCut = contactSeconds();
+    server.kill();
+    browser.keys("4");
+    browser.see("Not saved yet: 1");
+    browser.see("Leave it to 3:00");
+    assertThat(contactSeconds())
+        .as("the clock goes on without the server")
+        .isBetween(atCut, atCut + 8);
+    browser.keys("6");
+    browser.see("No advice without the server");
+    assertThat(browser.driver.findElement(By.cssSelector(".END")).isEnabled()).isTrue();
+
+    long started = System.nanoTime();
+    server.start(cut);
+    browser.saved();
+    browser.see("Hold: fan, no layer");
+    double away = (System.nanoTime() - started) / 1e9;
+    Instant now = server.pass(0);
+    double expected = atCut + (now.toEpochMilli() - cut.toEpochMilli()) / 1000.0;
+    browser.pass(0);
+    assertThat((double) contactSeconds())
+        .as("right to the second after " + away + " s away")
+        .isBetween(expected - 1.2, expected + 2.2);
+    assertThat(answers()).as("every answer, in order, once").endsWith("3", "4", "6");
+
+    browser.keys("e");
+    settleAndSign("Maren");
+    sign();
+  }
+
+  @Test
+  void aSecondScreenFollowsLive() {
+    openVisit("Jonas Arkwright");
+    browser.see("Leave it to 8:00");
+    try (Browser second = new Browser(server, 1024, 768)) {
+      second.signIn();
+      second.press("Jonas Arkwright");
+      second.see("Leave it to 8:00");
+      browser.keys("7");
+      browser.saved();
+      second.see("Hold: fan, no layer");
+      second.keys("2");
+      second.saved();
+      browser.see("Leave it to 8:00");
+      second.axe("Treat on a wide tablet");
+      second.keys("e");
+      browser.at("/settle");
+    }
+  }
+
+  @Test
+  void withoutTheNetworkTheLimitStillEndsIt() {
+    openVisit("Jonas Arkwright");
+    browser.see("Leave it to 8:00");
+    browser.keys("2");
+    browser.saved();
+    browser.pass(334);
+    browser.keys("3");
+    browser.saved();
+    server.kill();
+    browser.see("The server does not answer");
+    Browser.settle(14_000);
+    browser.see("End now");
+    browser.keys("e");
+    browser.see("Ended: take it off now");
+  }
+
+  private int contactSeconds() {
+    String[] parts = browser.clock("contact").split(":");
+    return Integer.parseInt(parts[0]) * 60 + Integer.parseInt(parts[1]);
+  }
+
+  private java.util.List<String> answers() {
+    Browser.settle(200);
+    return browser.driver.findElements(By.cssSelector(".ribbon table tr")).stream()
+        .map(row -> row.getDomProperty("textContent"))
+        .filter(row -> row.contains("feels"))
+        .map(row -> row.substring(row.indexOf("feels ") + 6))
+        .toList();
+  }
+}

@@ -1,0 +1,136 @@
+package ivesk.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+
+/// A server in a process of its own, so that it can be killed as a power cut would.
+final class RunningServer implements AutoCloseable {
+  private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+  private final Path data;
+  private final int port;
+  private Process process;
+
+  private RunningServer(Path data, int port) {
+    this.data = data;
+    this.port = port;
+  }
+
+  /// A fresh demo practice whose clock stands at `now`.
+  static RunningServer demo(String name, Instant now) {
+    try {
+      Path data = Files.createTempDirectory(Path.of("target"), "data-" + name + "-");
+      RunningServer server = new RunningServer(data, freePort());
+      server.start(now);
+      return server;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    }
+  }
+
+  void start(Instant now) {
+    List<String> command =
+        List.of(
+            ProcessHandle.current().info().command().orElse("java"),
+            "-XX:TieredStopAtLevel=1",
+            "-cp",
+            System.getProperty("java.class.path"),
+            "ivesk.e2e.server.TestServer",
+            "--spring.profiles.active=demo,test",
+            "--server.port=" + port,
+            "--ivesk.data=" + data.toAbsolutePath(),
+            "--ivesk.zone=UTC",
+            "--ivesk.test.now=" + now);
+    try {
+      process =
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.appendTo(data.resolve("server.log").toFile()))
+              .start();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    Instant deadline = Instant.now().plus(Duration.ofSeconds(90));
+    while (!ready()) {
+      if (!process.isAlive() || Instant.now().isAfter(deadline)) {
+        throw new IllegalStateException("the server did not start; see " + data + "/server.log");
+      }
+      sleep(200);
+    }
+  }
+
+  private boolean ready() {
+    try {
+      return get("/test-clock?seconds=0").contains("T")
+          && Files.readString(data.resolve("server.log")).contains("demo practice is ready");
+    } catch (IOException | IllegalStateException e) {
+      return false;
+    }
+  }
+
+  /// kill -9.
+  void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /// Moves the server's clock on and says where it stands.
+  Instant pass(double seconds) {
+    return Instant.parse(get("/test-clock?seconds=" + seconds));
+  }
+
+  String url(String path) {
+    return "http://127.0.0.1:" + port + path;
+  }
+
+  String get(String path) {
+    try {
+      HttpResponse<String> answer =
+          HTTP.send(
+              HttpRequest.newBuilder(URI.create(url(path))).build(),
+              HttpResponse.BodyHandlers.ofString());
+      if (answer.statusCode() != 200) {
+        throw new IllegalStateException(path + " answered " + answer.statusCode());
+      }
+      return answer.body();
+    } catch (IOException e) {
+      throw new IllegalStateException(path + " did not answer", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static void sleep(long millis) {
+    try {
+      Thread.sleep(millis);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  @Override
+  public void close() {
+    if (process.isAlive()) kill();
+  }
+}
