@@ -32,14 +32,14 @@ export default function Chart() {
         <Top />
         <ErrorNote error={client.error ?? visits.error} />
         {client.data && (
-          <div className="who-strip">
-            <span className="name">{client.data.name}</span>
+          <section className="who-strip" aria-label="Client">
+            <h1 className="name">{client.data.name}</h1>
             {shown && <span>{shown.age}</span>}
             {shown?.phototype && <span>type {shown.phototype}</span>}
             <span>{client.data.occupation}</span>
             <span>{client.data.allergies || "no allergies told"}</span>
             <span>{client.data.comfort}</span>
-          </div>
+          </section>
         )}
         <main className="columns chart">
           <section aria-label="Visits">

@@ -21,7 +21,7 @@ export function SensationKeys({
   onAnswer: (value: number) => void;
 }) {
   return (
-    <div className="keys" role="group" aria-label="How does it feel, 0 to 10">
+    <section className="keys" aria-label="How does it feel, 0 to 10">
       {Array.from({ length: 11 }, (_, value) => {
         const leads = tint(answers[value]);
         return (
@@ -29,14 +29,14 @@ export function SensationKeys({
             key={value}
             type="button"
             className={`${leads === "go" ? "" : leads} ${told === value ? "told" : ""}`}
-            aria-label={`${value}${WORDS[value] ? `, ${WORDS[value]}` : ""}: ${LEADS[leads]}`}
             onClick={() => onAnswer(value)}
           >
             <b>{value}</b>
             <small>{WORDS[value] ?? ""}</small>
+            <span className="hidden">: {LEADS[leads]}</span>
           </button>
         );
       })}
-    </div>
+    </section>
   );
 }

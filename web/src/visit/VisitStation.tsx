@@ -108,7 +108,7 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
 /** Who is on the couch and what holds today; on every station. */
 function WhoStrip({ visit }: { visit: Visit }) {
   return (
-    <div className="who-strip">
+    <section className="who-strip" aria-label="Client">
       <span className="name">{visit.clientName}</span>
       <span>{visit.age}</span>
       {visit.phototype && <span>type {visit.phototype}</span>}
@@ -124,6 +124,6 @@ function WhoStrip({ visit }: { visit: Visit }) {
       <span className="right">
         peel on <b>{day(visit.startsAt)}</b>, {visit.minutes} min
       </span>
-    </div>
+    </section>
   );
 }

@@ -107,7 +107,7 @@ abstract class Journey {
     browser.saved();
     browser.press(firstName + " says: no burning");
     browser.at("/after");
-    browser.see("may ask");
+    browser.see("When can I go out in the sun?");
   }
 
   void sign() {

@@ -4,6 +4,7 @@ import ivesk.server.practice.PracticeStore;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -48,6 +49,12 @@ class SecurityConfiguration {
                         json,
                         HttpStatus.UNAUTHORIZED,
                         "Name and password do not belong together.")))
+        // A restart in mid-peel must not ask for a password.
+        .rememberMe(stay ->
+            stay.alwaysRemember(true)
+                .key(practice.staySignedInKey())
+                .userDetailsService(practice)
+                .tokenValiditySeconds((int) Duration.ofHours(12).toSeconds()))
         .logout(logout ->
             logout
                 .logoutUrl("/api/sign-out")

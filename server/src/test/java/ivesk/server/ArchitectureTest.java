@@ -1,0 +1,98 @@
+package ivesk.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import java.util.List;
+
+/// The house, as ARCHITECTURE.md draws it.
+@AnalyzeClasses(packages = "ivesk", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  /// The rooms of core in the order of the work: each knows only those before it.
+  private static final List<String> ROOMS =
+      List.of(
+          "practice",
+          "skin",
+          "formula",
+          "screening",
+          "selection",
+          "plan",
+          "treatment",
+          "aftercare",
+          "series");
+
+  @ArchTest
+  static final ArchRule CORE_KNOWS_ONLY_THE_JDK =
+      classes()
+          .that()
+          .resideInAPackage("ivesk.core..")
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage("ivesk.core..", "java..");
+
+  @ArchTest
+  static final ArchRule CORE_ASKS_NO_TIME_AND_TOUCHES_NO_FILE =
+      noClasses()
+          .that()
+          .resideInAPackage("ivesk.core..")
+          .should()
+          .callMethod(java.time.Instant.class, "now")
+          .orShould()
+          .callMethod(java.time.LocalDate.class, "now")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis")
+          .orShould()
+          .dependOnClassesThat()
+          .resideInAnyPackage("java.sql..", "java.nio.file..", "java.net..")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.util.Random");
+
+  @ArchTest static final ArchRule ROOMS_LOOK_ONLY_LEFT = rooms();
+
+  @ArchTest
+  static final ArchRule ONLY_STORES_AND_THE_AUDIT_KNOW_SQL =
+      noClasses()
+          .that()
+          .resideInAPackage("ivesk.server..")
+          .and()
+          .haveSimpleNameNotEndingWith("Store")
+          .and()
+          .doNotHaveSimpleName("Audit")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+
+  @ArchTest
+  static final ArchRule CONTROLLERS_ARE_NOT_CALLED =
+      noClasses()
+          .should()
+          .dependOnClassesThat(
+              com.tngtech.archunit.base.DescribedPredicate.describe(
+                  "are controllers of another class",
+                  type -> type.getSimpleName().endsWith("Controller")))
+          .andShould()
+          .haveSimpleNameNotEndingWith("Controller")
+          .allowEmptyShould(true);
+
+  private static ArchRule rooms() {
+    LayeredArchitecture house = layeredArchitecture().consideringOnlyDependenciesInLayers();
+    for (String room : ROOMS) {
+      house = house.layer(room).definedBy("ivesk.core." + room + "..");
+    }
+    for (int i = 0; i < ROOMS.size(); i++) {
+      String[] later = ROOMS.subList(i + 1, ROOMS.size()).toArray(String[]::new);
+      house =
+          later.length == 0
+              ? house.whereLayer(ROOMS.get(i)).mayNotBeAccessedByAnyLayer()
+              : house.whereLayer(ROOMS.get(i)).mayOnlyBeAccessedByLayers(later);
+    }
+    return house;
+  }
+}

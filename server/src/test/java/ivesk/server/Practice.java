@@ -1,0 +1,143 @@
+package ivesk.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/// The real application on a free port with the demo's practice in it, and somebody signed in.
+final class Practice implements AutoCloseable {
+  static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final ConfigurableApplicationContext application;
+  private final String base;
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+  private Practice(ConfigurableApplicationContext application) {
+    this.application = application;
+    base =
+        "http://127.0.0.1:" + ((WebServerApplicationContext) application).getWebServer().getPort();
+  }
+
+  static Practice open() {
+    try {
+      Path data = Files.createTempDirectory("ivesk-test-");
+      return new Practice(
+          SpringApplication.run(
+              IveskApplication.class,
+              "--server.port=0",
+              "--spring.profiles.active=demo",
+              "--ivesk.zone=UTC",
+              "--ivesk.data=" + data.toAbsolutePath()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /// An answer: its status and its body as JSON.
+  record Answer(int status, String contentType, JsonNode body) {
+    String detail() {
+      return body.path("detail").asString();
+    }
+  }
+
+  Practice signIn(String name, String password) {
+    get("/api/session");
+    form("/api/sign-in", "username=" + name + "&password=" + password);
+    return this;
+  }
+
+  Answer form(String path, String body) {
+    return send(
+        request(path)
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  Answer get(String path) {
+    return send(request(path));
+  }
+
+  Answer post(String path, String json) {
+    return write("POST", path, json);
+  }
+
+  Answer put(String path, String json) {
+    return write("PUT", path, json);
+  }
+
+  /// A write without the token that the page was given.
+  Answer forged(String path) {
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString("{}")));
+  }
+
+  private Answer write(String method, String path, String json) {
+    return send(
+        request(path)
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(json)));
+  }
+
+  private HttpRequest.Builder request(String path) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
+    cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+        .map(HttpCookie::getValue)
+        .filter(value -> !value.isEmpty())
+        .forEach(value -> request.setHeader("X-XSRF-TOKEN", value));
+    return request;
+  }
+
+  private Answer send(HttpRequest.Builder request) {
+    try {
+      HttpResponse<String> answer =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      String body = answer.body();
+      return new Answer(
+          answer.statusCode(),
+          answer.headers().firstValue("Content-Type").orElse(""),
+          body.startsWith("{") || body.startsWith("[")
+              ? JSON.readTree(body)
+              : JSON.createObjectNode());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /// The newest visit of a client.
+  JsonNode visit(String client) {
+    for (JsonNode one : get("/api/clients").body()) {
+      if (!one.get("name").asString().equals(client)) continue;
+      JsonNode visits = get("/api/clients/" + one.get("id").asString() + "/visits").body();
+      return visits.get(visits.size() - 1);
+    }
+    throw new AssertionError("no client " + client);
+  }
+
+  <T> T bean(Class<T> type) {
+    return application.getBean(type);
+  }
+
+  @Override
+  public void close() {
+    application.close();
+  }
+}

@@ -1,0 +1,432 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.TreatmentState;
+import ivesk.server.Practice.Answer;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.treatment.Treatments.Live;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/// The application as a browser meets it, on a database of its own.
+class PracticeTest {
+  private static Practice practice;
+
+  @BeforeAll
+  static void open() {
+    practice = Practice.open();
+    practice.signIn("ines", "harbour");
+  }
+
+  @AfterAll
+  static void close() {
+    practice.close();
+  }
+
+  private static String visitId(String client) {
+    return practice.visit(client).get("id").asString();
+  }
+
+  @Nested
+  class Accounts {
+
+    @Test
+    void everythingButTheSignInNeedsOne() throws Exception {
+      try (Practice stranger = null) {
+        java.net.http.HttpClient http = java.net.http.HttpClient.newHttpClient();
+        for (String path :
+            List.of("/api/today", "/api/clients", "/api/openapi", "/api/words/consult")) {
+          var answer =
+              http.send(
+                  java.net.http.HttpRequest.newBuilder(
+                          java.net.URI.create("http://127.0.0.1:" + port() + path))
+                      .build(),
+                  java.net.http.HttpResponse.BodyHandlers.ofString());
+          assertThat(answer.statusCode()).as(path).isEqualTo(401);
+          assertThat(answer.body()).contains("Please sign in.");
+        }
+      }
+    }
+
+    private int port() {
+      return ((org.springframework.boot.web.server.context.WebServerApplicationContext)
+              practice.bean(org.springframework.context.ApplicationContext.class))
+          .getWebServer()
+          .getPort();
+    }
+
+    @Test
+    void aWrongPasswordIsSaidPlainly() {
+      Answer answer = practice.form("/api/sign-in", "username=ines&password=harbor");
+      assertThat(answer.status()).isEqualTo(401);
+      assertThat(answer.detail()).isEqualTo("Name and password do not belong together.");
+      practice.signIn("ines", "harbour");
+    }
+
+    @Test
+    void aWriteWithoutTheTokenIsRefused() {
+      assertThat(practice.forged("/api/clients").status()).isEqualTo(403);
+    }
+
+    @Test
+    void knowsTwoTherapistsAndAClinician() {
+      practice.signIn("thea", "harbour");
+      JsonNode account = practice.get("/api/session").body().get("account");
+      assertThat(account.get("role").asString()).isEqualTo("SUPERVISOR");
+      practice.signIn("rolf", "harbour");
+      assertThat(practice.get("/api/session").body().get("account").get("name").asString())
+          .isEqualTo("Rolf Arnesen");
+      practice.signIn("ines", "harbour");
+    }
+
+    @Test
+    void passwordsAreHashed() {
+      assertThat(
+              practice
+                  .bean(ivesk.server.practice.PracticeStore.class)
+                  .loadUserByUsername("ines")
+                  .getPassword())
+          .startsWith("{bcrypt}")
+          .doesNotContain("harbour");
+    }
+  }
+
+  @Nested
+  class TheDemo {
+
+    @Test
+    void holdsTwelveClientsOfEveryKind() {
+      assertThat(practice.get("/api/clients").body().size()).isEqualTo(12);
+      assertThat(practice.visit("Linnea Strand").get("verdict").asString()).isEqualTo("STOP");
+      assertThat(practice.visit("Casper Wynd").get("verdict").asString()).isEqualTo("REFER");
+      assertThat(practice.visit("Bruno Castelmar").get("verdict").asString()).isEqualTo("WAIT");
+      assertThat(practice.visit("Maren Holt").get("here").asString()).isEqualTo("READY");
+      assertThat(practice.visit("Maren Holt").get("pastPeels").asInt()).isEqualTo(7);
+    }
+
+    @Test
+    void onePeelIsRunningInTheOtherRoom() {
+      JsonNode running = practice.visit("Jonas Arkwright").get("running");
+      assertThat(running.get("phase").asString()).isEqualTo("ACID");
+      Instant first = Instant.parse(running.get("elapsed").asString());
+      assertThat(first).isBefore(Instant.now().minusSeconds(130));
+    }
+
+    @Test
+    void pastVisitsAreEventsOfTheRealEngine() {
+      String visit = practice.visit("Greta Sollund").get("treatmentId").asString();
+      Live live = practice.bean(Treatments.class).live(UUID.fromString(visit));
+      assertThat(live.events()).hasSizeGreaterThan(25);
+      assertThat(TreatmentState.replay(live.plan(), live.events())).isEqualTo(live.state());
+    }
+  }
+
+  @Nested
+  class BadInput {
+
+    @Test
+    void bornTomorrow() {
+      Answer answer =
+          practice.post("/api/clients", "{\"name\":\"Una Vell\",\"dateOfBirth\":\"2999-01-01\"}");
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.contentType()).startsWith("application/problem+json");
+      assertThat(answer.detail())
+          .contains("Date of birth is 2999-01-01")
+          .contains("Nothing was saved");
+    }
+
+    @Test
+    void anEmptyNameAndAnUnknownField() {
+      assertThat(
+              practice
+                  .post("/api/clients", "{\"name\":\" \",\"dateOfBirth\":\"1990-01-01\"}")
+                  .detail())
+          .contains("Name is empty");
+      assertThat(
+              practice
+                  .post(
+                      "/api/clients",
+                      "{\"name\":\"Una\",\"dateOfBirth\":\"1990-01-01\",\"shoe\":3}")
+                  .status())
+          .isEqualTo(400);
+      assertThat(practice.get("/api/clients").body().size()).isEqualTo(12);
+    }
+
+    @Test
+    void aWaxNextWeekAndAnUnknownQuestion() {
+      String path = "/api/visits/" + visitId("Tobiah Quill") + "/screening/";
+      Answer answer = practice.put(path + "HAIR", "{\"choice\":\"done\",\"on\":\"2999-01-01\"}");
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.detail()).contains("must not lie after today");
+      assertThat(practice.put(path + "SHOES", "{\"choice\":\"no\"}").status()).isEqualTo(400);
+    }
+
+    @Test
+    void aPhototypeScoreOfFive() {
+      Answer answer =
+          practice.put(
+              "/api/visits/" + visitId("Adaeze Orland") + "/consult",
+              "{\"version\":0,\"consult\":{\"phototypeScores\":{\"tan\":5},\"conditions\":{},"
+                  + "\"goals\":[],\"looks\":{}}}");
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.detail()).contains("tan").contains("0 to 4");
+    }
+
+    @Test
+    void whatIsNotThere() {
+      assertThat(practice.get("/api/visits/" + UUID.randomUUID()).status()).isEqualTo(404);
+      assertThat(practice.get("/api/visits/17").status()).isEqualTo(400);
+    }
+
+    @Test
+    void aVisitLastYear() {
+      JsonNode client = practice.get("/api/clients").body().get(0);
+      Answer answer =
+          practice.post(
+              "/api/visits",
+              "{\"clientId\":\"%s\",\"startsAt\":\"2001-01-01T10:00:00Z\",\"room\":\"room 1\"}"
+                  .formatted(client.get("id").asString()));
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.detail()).contains("2001-01-01");
+    }
+  }
+
+  @Nested
+  class Consults {
+
+    @Test
+    void aStaleEditWritesNothing() {
+      String path = "/api/visits/" + visitId("Rosalind Peake") + "/consult";
+      JsonNode before = practice.get(path).body();
+      String change =
+          "{\"version\":%d,\"consult\":%s}"
+              .formatted(before.get("version").asInt(), before.get("consult").toString());
+      assertThat(practice.put(path, change).status()).isEqualTo(200);
+      Answer stale = practice.put(path, change);
+      assertThat(stale.status()).isEqualTo(409);
+      assertThat(stale.detail()).contains("changed on another screen");
+      assertThat(practice.get(path).body().get("version").asInt())
+          .isEqualTo(before.get("version").asInt() + 1);
+    }
+
+    @Test
+    void theDarkerOfTwoReadingsRules() {
+      String path = "/api/visits/" + visitId("Rosalind Peake") + "/consult";
+      JsonNode saved = practice.get(path).body();
+      String consult =
+          saved
+              .get("consult")
+              .toString()
+              .replaceFirst(
+                  "\\{", "{\"phototypeSet\":\"IV\",\"phototypeReason\":\"tans at once\",");
+      Answer answer =
+          practice.put(
+              path,
+              "{\"version\":%d,\"consult\":%s}".formatted(saved.get("version").asInt(), consult));
+      assertThat(answer.body().get("typeByTotal").asString()).isEqualTo("I");
+      assertThat(answer.body().get("phototype").asString()).isEqualTo("IV");
+    }
+  }
+
+  @Nested
+  class Screens {
+
+    @Test
+    void theVerdictRebuildsAtEveryAnswer() {
+      String path = "/api/visits/" + visitId("Tobiah Quill") + "/screening";
+      assertThat(practice.get(path).body().get("verdict").asString()).isEqualTo("WAIT");
+      practice.put(path + "/SUN", "{\"choice\":\"no\"}");
+      JsonNode adapt = practice.put(path + "/RETINOID", "{\"choice\":\"none\"}").body();
+      assertThat(adapt.get("verdict").asString()).isEqualTo("ADAPT");
+      assertThat(adapt.get("limits").toString()).contains("at most very superficial");
+      JsonNode again = practice.put(path + "/SUN", "{}").body();
+      assertThat(again.get("verdict").asString()).isEqualTo("WAIT");
+      assertThat(again.get("unasked").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void aClearanceNeedsANameAndGoesIntoTheAuditTrail() {
+      String visit = "/api/visits/" + visitId("Casper Wynd");
+      JsonNode refer = practice.get(visit + "/screening").body().get("findings").get(0);
+      String said = refer.get("said").asString();
+      assertThat(
+              practice
+                  .post(
+                      visit + "/overrides",
+                      "{\"ruleId\":\"SCR-HSV-PAST\",\"said\":\"%s\",\"reason\":\"fine\"}"
+                          .formatted(said))
+                  .status())
+          .isEqualTo(422);
+      JsonNode cleared =
+          practice
+              .post(
+                  visit + "/clearances",
+                  "{\"ruleId\":\"SCR-HSV-PAST\",\"said\":\"%s\",\"clinician\":\"Dr Thea Lund\"}"
+                      .formatted(said))
+              .body();
+      assertThat(cleared.get("verdict").asString()).isEqualTo("PROCEED");
+      assertThat(cleared.get("findings").toString()).contains("cleared by Dr Thea Lund");
+    }
+
+    @Test
+    void aStopCannotBeLifted() {
+      String visit = "/api/visits/" + visitId("Linnea Strand");
+      Answer answer =
+          practice.post(
+              visit + "/overrides",
+              "{\"ruleId\":\"SCR-PREG\",\"said\":\"pregnant or possibly\",\"reason\":\"please\"}");
+      assertThat(answer.status()).isEqualTo(422);
+      assertThat(practice.post(visit + "/treatment", "").status()).isEqualTo(422);
+    }
+  }
+
+  @Nested
+  class Choosing {
+
+    @Test
+    void aShutFormulaIsRefusedAndAnotherThanTheFirstNeedsAReason() {
+      String visit = "/api/visits/" + visitId("Ishani Velloor");
+      Answer shut = practice.put(visit + "/choice", "{\"formula\":\"GLY-70\",\"reason\":\"x\"}");
+      assertThat(shut.status()).isEqualTo(422);
+      assertThat(shut.detail()).contains("GLY-70 is shut");
+      Answer bare = practice.put(visit + "/choice", "{\"formula\":\"GLY-20\"}");
+      assertThat(bare.status()).isEqualTo(400);
+      assertThat(bare.detail()).contains("MAN-20 is advised");
+      assertThat(
+              practice
+                  .put(visit + "/choice", "{\"formula\":\"GLY-20\",\"reason\":\"gel runs less\"}")
+                  .status())
+          .isEqualTo(200);
+      practice.put(visit + "/choice", "{\"formula\":\"MAN-20\"}");
+    }
+
+    @Test
+    void aPlanBeyondTheDayIsRefused() {
+      String visit = "/api/visits/" + visitId("Ishani Velloor");
+      Answer answer = practice.put(visit + "/plan", "{\"contactSeconds\":900}");
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.detail()).contains("at most 180 s today");
+    }
+  }
+
+  @Nested
+  class Events {
+
+    private String treatment() {
+      return practice.visit("Jonas Arkwright").get("treatmentId").asString();
+    }
+
+    private String note(UUID id, String words) {
+      return "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"NoteWritten\",\"text\":\"%s\"}}"
+          .formatted(id, Instant.now(), words);
+    }
+
+    @Test
+    void areIdempotentById() {
+      String path = "/api/treatments/" + treatment() + "/events";
+      UUID id = UUID.randomUUID();
+      int first = practice.post(path, note(id, "once")).body().get("seq").asInt();
+      int second = practice.post(path, note(id, "once")).body().get("seq").asInt();
+      assertThat(second).isEqualTo(first);
+    }
+
+    @Test
+    void keepOneOrderWhenManyScreensSpeakAtOnce() throws Exception {
+      Treatments treatments = practice.bean(Treatments.class);
+      UUID id = UUID.fromString(treatment());
+      int before = treatments.live(id).events().size();
+      try (ExecutorService screens = Executors.newFixedThreadPool(8)) {
+        List<Future<?>> said = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+          String words = "screen " + i;
+          said.add(
+              screens.submit(() ->
+                  treatments.append(
+                      id,
+                      UUID.randomUUID(),
+                      Instant.now(),
+                      new TreatmentEvent.NoteWritten(words),
+                      "ines")));
+        }
+        for (Future<?> one : said) one.get();
+      }
+      List<TreatmentEvent> events = treatments.live(id).events();
+      assertThat(events).hasSize(before + 40);
+      assertThat(events.stream().map(TreatmentEvent::at).toList()).isSorted();
+    }
+
+    @Test
+    void lieNeitherInTheFutureNorBeforeTheLastOne() {
+      Treatments treatments = practice.bean(Treatments.class);
+      UUID id = UUID.fromString(treatment());
+      TreatmentEvent.NoteWritten note = new TreatmentEvent.NoteWritten("when");
+      Live late =
+          treatments.append(id, UUID.randomUUID(), Instant.now().plusSeconds(600), note, "ines");
+      assertThat(late.events().getLast().at()).isBeforeOrEqualTo(Instant.now());
+      Instant last = late.events().getLast().at();
+      Live early =
+          treatments.append(id, UUID.randomUUID(), Instant.now().minusSeconds(600), note, "ines");
+      assertThat(early.events().getLast().at()).isEqualTo(last);
+    }
+
+    @Test
+    void thatMayNotFollowAreRefusedWithTheReason() {
+      String path = "/api/treatments/" + treatment() + "/events";
+      Answer armed =
+          practice.post(
+              path,
+              "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"TimerArmed\"}}"
+                  .formatted(UUID.randomUUID(), Instant.now()));
+      assertThat(armed.status()).isEqualTo(422);
+      assertThat(armed.detail()).contains("armed already").contains("What was said is kept");
+      Answer eleven =
+          practice.post(
+              path,
+              "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"SensationAnswered\",\"value\":11}}"
+                  .formatted(UUID.randomUUID(), Instant.now()));
+      assertThat(eleven.status()).isEqualTo(400);
+      assertThat(eleven.detail()).contains("Sensation is 11; allowed is 0 to 10");
+    }
+
+    @Test
+    void comeWithAdviceForEveryAnswerAndEveryCue() {
+      JsonNode view = practice.get("/api/treatments/" + treatment()).body();
+      assertThat(view.get("ifAnswered").size()).isEqualTo(11);
+      assertThat(view.get("advice").get("row").asInt()).isBetween(1, 17);
+      assertThat(view.get("plan").get("formulaCode").asString()).isEqualTo("MAN-20");
+      assertThat(Instant.parse(view.get("serverNow").asString()))
+          .isBetween(Instant.now().minusSeconds(5), Instant.now().plusSeconds(5));
+    }
+  }
+
+  /// The description that the web's types are made from. With -Divesk.schema.write=true it is
+  /// written anew.
+  @Test
+  void theDescriptionInTheTreeIsTheServersOwn() throws IOException {
+    Path file = Path.of("../web/src/api/openapi.json");
+    JsonNode own = practice.get("/api/openapi").body();
+    ((tools.jackson.databind.node.ObjectNode) own).remove("servers");
+    if (Boolean.getBoolean("ivesk.schema.write")) {
+      Files.writeString(
+          file, Practice.JSON.writerWithDefaultPrettyPrinter().writeValueAsString(own) + "\n");
+    }
+    assertThat(Practice.JSON.readTree(Files.readString(file)))
+        .as("stale: run mvn -pl server -am test -Divesk.schema.write=true, then npm run schema")
+        .isEqualTo(own);
+  }
+}
