@@ -49,7 +49,10 @@ const guard: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
 api.use(guard);
 
 /** Takes the body of an answer that the guard let through. */

@@ -3,13 +3,22 @@ package ivesk.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 
 /// The house, as ARCHITECTURE.md draws it.
 @AnalyzeClasses(packages = "ivesk", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -70,16 +79,42 @@ class ArchitectureTest {
           .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
 
   @ArchTest
-  static final ArchRule CONTROLLERS_ARE_NOT_CALLED =
+  static final ArchRule NOBODY_CALLS_A_CONTROLLER =
       noClasses()
-          .should()
-          .dependOnClassesThat(
-              com.tngtech.archunit.base.DescribedPredicate.describe(
-                  "are controllers of another class",
-                  type -> type.getSimpleName().endsWith("Controller")))
-          .andShould()
+          .that()
+          .areTopLevelClasses()
+          .and()
           .haveSimpleNameNotEndingWith("Controller")
-          .allowEmptyShould(true);
+          .should()
+          .dependOnClassesThat()
+          .haveSimpleNameEndingWith("Controller");
+
+  /// A room's store names only its own tables.
+  @Test
+  void noRoomReadsAnotherRoomsTables() throws IOException {
+    Map<String, Set<String>> own =
+        Map.of(
+            "practice", Set.of("account", "clinician_opening", "secret"),
+            "client", Set.of("client"),
+            "visit", Set.of("visit"),
+            "skin", Set.of("consult"),
+            "screening", Set.of("screening_answer", "settlement", "consent"),
+            "plan", Set.of("visit_plan", "plan_zone"),
+            "treatment", Set.of("treatment", "treatment_event"));
+    Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
+    int stores = 0;
+    try (Stream<Path> files = Files.walk(Path.of("src/main/java/ivesk/server"))) {
+      for (Path file : files.filter(f -> f.toString().endsWith("Store.java")).toList()) {
+        stores++;
+        String room = file.getParent().getFileName().toString();
+        assertThat(table.matcher(Files.readString(file)).results().map(m -> m.group(1)))
+            .as(file.toString())
+            .isNotEmpty()
+            .allMatch(own.get(room)::contains);
+      }
+    }
+    assertThat(stores).isEqualTo(own.size());
+  }
 
   private static ArchRule rooms() {
     LayeredArchitecture house = layeredArchitecture().consideringOnlyDependenciesInLayers();

@@ -78,6 +78,11 @@ final class Practice implements AutoCloseable {
     return write("PUT", path, json);
   }
 
+  /// A read by somebody who has not signed in.
+  Answer asStranger(String path) {
+    return send(HttpRequest.newBuilder(URI.create(base + path)), HttpClient.newHttpClient());
+  }
+
   /// A write without the token that the page was given.
   Answer forged(String path) {
     return send(
@@ -104,9 +109,13 @@ final class Practice implements AutoCloseable {
   }
 
   private Answer send(HttpRequest.Builder request) {
+    return send(request, http);
+  }
+
+  private static Answer send(HttpRequest.Builder request, HttpClient from) {
     try {
       HttpResponse<String> answer =
-          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+          from.send(request.build(), HttpResponse.BodyHandlers.ofString());
       String body = answer.body();
       return new Answer(
           answer.statusCode(),

@@ -1,0 +1,418 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import {
+  act,
+  cleanup,
+  fireEvent,
+  render,
+  renderHook,
+  screen,
+  waitFor,
+} from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Advice, Cue, NewEvent, Treatment } from "../api/types";
+import { ribbonOfTreatment } from "../parts/ribbonModel";
+import { adviceNow, answersNow, cueAt, tint } from "./advice";
+import { Queue } from "./queue";
+import { SensationKeys } from "./SensationKeys";
+import { contactOf } from "./treat/Clocks";
+import { panelKey } from "./treat/Panels";
+import { useTreatment } from "./useTreatment";
+import { zoneLooks } from "./zoneLooks";
+
+const ZERO = Date.parse("2026-11-25T14:00:00Z");
+const at = (seconds: number) => new Date(ZERO + seconds * 1000).toISOString();
+
+function advice(kind: Advice["kind"], row: number, line: string = kind): Advice {
+  return {
+    kind,
+    row,
+    line,
+    reason: "",
+    action: "NONE",
+    passable: false,
+    zones: [],
+    steps: [],
+    other: "NONE",
+  };
+}
+
+/** What each of the eleven answers leads to on a balanced plan: hold from 5, stop from 8. */
+const ahead = Array.from({ length: 11 }, (_, value) =>
+  value >= 8 ? advice("END", 6) : value >= 5 ? advice("HOLD", 12) : advice("FINISH", 14),
+);
+
+function cue(seconds: number, kind: Cue["kind"], then: Advice, ifAnswered = ahead): Cue {
+  return { at: at(seconds), kind, advice: then, ifAnswered };
+}
+
+const ZONE = {
+  redness: 0,
+  rise: 0,
+  whitening: "NONE" as const,
+  wipeOwed: false,
+  reached: false,
+  ended: false,
+};
+
+function treatment(part: Partial<Treatment> = {}): Treatment {
+  return {
+    id: "t1",
+    visitId: "v1",
+    seq: 20,
+    serverNow: at(30),
+    phase: "ACID",
+    plan: {
+      formulaCode: "SAL-10",
+      formulaName: "Salicylic acid 10 %",
+      use: "SELF_LIMITING",
+      ending: "COOL_RINSE",
+      depth: "VERY_SUPERFICIAL",
+      depthLabel: "very superficial",
+      zones: ["FOREHEAD", "NOSE", "CHIN"],
+      layersPlanned: 1,
+      layersAtMost: 1,
+      contactSeconds: 180,
+      mostContactSeconds: 300,
+      dwellSeconds: 0,
+      hold: 5,
+      stop: 8,
+      bandLow: 3,
+      bandHigh: 6,
+      bandSeconds: 120,
+      bandWords: "3 to 6 within 2 minutes, then falling",
+      mayCrystallise: true,
+      firstVisit: true,
+      restAtMost: 1,
+      phototype: "V",
+      sensitivity: "NORMAL",
+      percentWv: 10,
+      ph: 2.6,
+      areaCm2: 560,
+      layerMl: 2.8,
+      mgPerCm2PerLayer: 0.5,
+    },
+    steps: [],
+    contactLimitSeconds: 180,
+    layersPlanned: 1,
+    layers: [
+      { number: 1, startedAt: at(0), coveredAt: at(25), zones: ["FOREHEAD", "NOSE", "CHIN"] },
+    ],
+    zones: { FOREHEAD: { ...ZONE, reached: true }, NOSE: ZONE, CHIN: ZONE },
+    signs: [],
+    response: "AWAKE",
+    fanOn: false,
+    answers: [{ at: at(30), value: 3, phase: "ACID", layer: 1 }],
+    clocks: { firstTouch: at(0), limitAt: at(180), settledAt: at(25), askAt: at(90) },
+    advice: advice("FINISH", 14, "Leave it to 3:00"),
+    ifAnswered: ahead,
+    cues: [
+      cue(90, "ASK", advice("FINISH", 14, "Leave it to 3:00")),
+      cue(105, "ADVICE", advice("LOOK_NOW", 11)),
+      cue(180, "LIMIT", advice("END_NOW", 5)),
+    ],
+    endingSteps: [],
+    endingDone: [],
+    products: [],
+    wipeOwed: false,
+    summary: "",
+    events: [],
+    ...part,
+  };
+}
+
+function unsent(...facts: NewEvent["fact"][]): NewEvent[] {
+  return facts.map((fact, i) => ({ id: `e${i}`, at: at(40 + i), fact }));
+}
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+  vi.restoreAllMocks();
+  vi.unstubAllGlobals();
+});
+
+describe("advice between answers", () => {
+  it("moves on with the cues that the server gave, and with nothing else", () => {
+    const now = treatment();
+    expect(adviceNow(now, [], ZERO + 89_000)?.row).toBe(14);
+    expect(adviceNow(now, [], ZERO + 105_000)?.kind).toBe("LOOK_NOW");
+    expect(adviceNow(now, [], ZERO + 179_999)?.kind).toBe("LOOK_NOW");
+    expect(adviceNow(now, [], ZERO + 180_000)?.kind).toBe("END_NOW");
+    expect(adviceNow(now, [], ZERO + 999_000)?.kind).toBe("END_NOW");
+  });
+
+  it("judges one answer without the server by what was judged ahead", () => {
+    const told = unsent({ type: "SensationAnswered", value: 6 });
+    expect(adviceNow(treatment(), told, ZERO + 50_000)?.kind).toBe("HOLD");
+    const strong = unsent({ type: "SensationAnswered", value: 9 });
+    expect(adviceNow(treatment(), strong, ZERO + 50_000)?.kind).toBe("END");
+  });
+
+  it("has none beyond that answer", () => {
+    const two = unsent(
+      { type: "SensationAnswered", value: 3 },
+      { type: "SensationAnswered", value: 4 },
+    );
+    expect(adviceNow(treatment(), two, ZERO + 50_000)).toBeNull();
+    const seen = unsent({ type: "WipeTested", cameOff: true });
+    expect(adviceNow(treatment(), seen, ZERO + 50_000)).toBeNull();
+  });
+
+  it("keeps the hard limit whatever waits to be sent", () => {
+    const two = unsent(
+      { type: "SensationAnswered", value: 3 },
+      { type: "SensationAnswered", value: 4 },
+    );
+    expect(adviceNow(treatment(), two, ZERO + 181_000)?.kind).toBe("END_NOW");
+  });
+
+  it("does not lose its advice over a note or the fan", () => {
+    const note = unsent({ type: "NoteWritten", text: "calm" }, { type: "FanTurned", on: true });
+    expect(adviceNow(treatment(), note, ZERO + 50_000)?.row).toBe(14);
+  });
+
+  it("tints the keys as they lead, and changes them where a window ends", () => {
+    expect(ahead.map(tint).join(" ")).toBe("go go go go go hold hold hold end end end");
+    const tighter = ahead.map((_, value) =>
+      value >= 4 ? advice("HOLD", 12) : advice("FINISH", 14),
+    );
+    const now = treatment({ cues: [cue(120, "ADVICE", advice("FINISH", 14), tighter)] });
+    expect(tint(answersNow(now, ZERO + 119_000)[4])).toBe("go");
+    expect(tint(answersNow(now, ZERO + 120_000)[4])).toBe("hold");
+    expect(cueAt(now, ZERO + 119_000)).toBeUndefined();
+  });
+});
+
+describe("the contact clock", () => {
+  it("counts from the first touch to the limit", () => {
+    expect(contactOf(treatment(), [])).toEqual({ start: ZERO, limit: ZERO + 180_000 });
+  });
+
+  it("starts here when the server has not yet heard of the first layer", () => {
+    const armed = treatment({ phase: "ARMED", layers: [], clocks: {} });
+    const started = unsent({ type: "LayerStarted", zones: ["NOSE"], nextRung: false });
+    expect(contactOf(armed, started)).toEqual({ start: ZERO + 40_000, limit: ZERO + 220_000 });
+    expect(contactOf(armed, []).start).toBeUndefined();
+  });
+
+  it("has no limit where the formula has no minutes", () => {
+    expect(contactOf(treatment({ contactLimitSeconds: undefined }), []).limit).toBeUndefined();
+  });
+});
+
+describe("the queue", () => {
+  it("keeps order and survives a reload", () => {
+    const queue = new Queue("t1");
+    queue.add({ type: "SensationAnswered", value: 3 }, new Date(ZERO));
+    queue.add({ type: "LayerCovered" }, new Date(ZERO + 1));
+    const after = new Queue("t1").all();
+    expect(after.map((event) => event.fact.type)).toEqual(["SensationAnswered", "LayerCovered"]);
+    expect(after[0]?.at).toBe("2026-11-25T14:00:00.000Z");
+  });
+
+  it("gives each event an id of its own and forgets only what was taken", () => {
+    const queue = new Queue("t1");
+    const first = queue.add({ type: "LayerCovered" }, new Date());
+    const second = queue.add({ type: "LayerCovered" }, new Date());
+    expect(first.id).not.toBe(second.id);
+    queue.remove(first.id);
+    expect(queue.all().map((event) => event.id)).toEqual([second.id]);
+    queue.remove(second.id);
+    expect(localStorage.length).toBe(0);
+  });
+
+  it("is one for each treatment", () => {
+    new Queue("t1").add({ type: "LayerCovered" }, new Date());
+    expect(new Queue("t2").all()).toEqual([]);
+  });
+});
+
+describe("what a key means while a panel is open", () => {
+  it("grades redness of what was chosen, or of all that carries acid", () => {
+    expect(panelKey("redness", "2", treatment(), ["CHIN"])).toEqual({
+      type: "RednessSeen",
+      grades: { CHIN: 2 },
+    });
+    const ended = treatment({
+      zones: { FOREHEAD: ZONE, NOSE: { ...ZONE, ended: true }, CHIN: ZONE },
+    });
+    expect(panelKey("redness", "1", ended, [])).toEqual({
+      type: "RednessSeen",
+      grades: { FOREHEAD: 1, CHIN: 1 },
+    });
+    expect(panelKey("redness", "4", treatment(), [])).toBeUndefined();
+  });
+
+  it("offers crystals only where they can be", () => {
+    expect(panelKey("whitening", "c", treatment(), ["NOSE"])).toEqual({
+      type: "WhiteningSeen",
+      zones: ["NOSE"],
+      grade: "CRYSTALS",
+    });
+    const tca = treatment();
+    tca.plan = { ...tca.plan, mayCrystallise: false };
+    expect(panelKey("whitening", "c", tca, ["NOSE"])).toBeUndefined();
+    expect(panelKey("whitening", "1", tca, ["NOSE"])).toMatchObject({ grade: "F1" });
+  });
+
+  it("takes the wipe test and a hot spot, ten by t", () => {
+    expect(panelKey("wipe", "c", treatment(), [])).toEqual({ type: "WipeTested", cameOff: true });
+    expect(panelKey("wipe", "s", treatment(), [])).toEqual({ type: "WipeTested", cameOff: false });
+    expect(panelKey("hot", "t", treatment(), ["CHIN"])).toEqual({
+      type: "HotSpotFelt",
+      zone: "CHIN",
+      value: 10,
+    });
+    expect(panelKey("hot", "7", treatment(), [])).toBeUndefined();
+  });
+});
+
+describe("the face", () => {
+  it("lights the next zone while a layer is spread", () => {
+    const spreading = treatment({
+      layers: [{ number: 1, startedAt: at(0), zones: ["FOREHEAD", "NOSE", "CHIN"] }],
+    });
+    const { zones, next } = zoneLooks(spreading, []);
+    expect(next).toEqual(["NOSE", "CHIN"]);
+    expect(zones.NOSE?.next).toBe(true);
+    expect(zones.FOREHEAD?.says).toBe("covered");
+  });
+
+  it("says what a zone shows", () => {
+    const seen = treatment({
+      zones: {
+        FOREHEAD: { ...ZONE, reached: true, whitening: "F1", wipeOwed: true, redness: 1 },
+        NOSE: ZONE,
+        CHIN: { ...ZONE, hotSpot: 5, ended: true },
+      },
+    });
+    const { zones } = zoneLooks(seen, ["CHIN"]);
+    expect(zones.FOREHEAD?.says).toBe("covered, redness 1, frost F1, wipe test owed");
+    expect(zones.CHIN?.says).toBe("ended, hot spot 5");
+    expect(zones.CHIN?.chosen).toBe(true);
+  });
+});
+
+describe("the ribbon of a treatment", () => {
+  it("is not there before the acid", () => {
+    expect(ribbonOfTreatment(treatment({ clocks: {} }))).toBeNull();
+  });
+
+  it("counts from the first touch, to the second", () => {
+    const model = ribbonOfTreatment(
+      treatment({
+        events: [
+          { id: "1", at: at(30), who: "ines", fact: { type: "SensationAnswered", value: 3 } },
+          { id: "2", at: at(50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 1 } } },
+          { id: "3", at: at(70), who: "ines", fact: { type: "WipeTested", cameOff: true } },
+          { id: "4", at: at(-50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 0 } } },
+        ],
+      }),
+      ZERO + 75_000,
+    );
+    expect(model?.feel).toEqual([{ at: 30, value: 3 }]);
+    expect(model?.looks).toEqual([
+      { at: 50, label: "pink" },
+      { at: 70, label: "wiped off: crystals" },
+    ]);
+    expect(model?.now).toBe(75);
+    expect(model?.limit).toBe(180);
+    expect(model?.layers).toEqual([{ start: 0, end: 75, number: 1, planned: false }]);
+  });
+
+  it("stops its layers at END and shows the rest", () => {
+    const model = ribbonOfTreatment(
+      treatment({
+        phase: "SIGNED",
+        clocks: { firstTouch: at(0), endedAt: at(180) },
+        restAt: at(420),
+        events: [{ id: "1", at: at(180), who: "ines", fact: { type: "EndingStarted", row: 5 } }],
+      }),
+      ZERO + 900_000,
+    );
+    expect(model?.now).toBeUndefined();
+    expect(model?.layers[0]?.end).toBe(180);
+    expect(model?.steps).toEqual([{ start: 180, end: 420, label: "end, rest", kind: "ending" }]);
+    expect(model?.marks).toEqual([{ at: 180, label: "END" }]);
+  });
+});
+
+describe("the sensation keys", () => {
+  it("say where each answer leads and report the number", () => {
+    const told = vi.fn();
+    render(<SensationKeys answers={ahead} told={3} onAnswer={told} />);
+    expect(screen.getAllByRole("button")).toHaveLength(11);
+    fireEvent.click(screen.getByRole("button", { name: /^5 ?hot ?: hold$/ }));
+    expect(told).toHaveBeenCalledWith(5);
+    expect(screen.getByRole("button", { name: /^9.*: end$/ }).className).toContain("end");
+  });
+});
+
+describe("a treatment without the server", () => {
+  let answering: "yes" | "no" | "refuse";
+  let posted: NewEvent[];
+
+  beforeEach(() => {
+    answering = "yes";
+    posted = [];
+    vi.stubGlobal(
+      "EventSource",
+      class {
+        addEventListener() {}
+        close() {}
+      },
+    );
+    vi.stubGlobal("fetch", async (request: Request) => {
+      if (answering === "no") throw new TypeError("network");
+      if (request.method === "GET") return Response.json(treatment());
+      if (answering === "refuse") {
+        return Response.json({ detail: "No layer now." }, { status: 422 });
+      }
+      posted.push((await request.json()) as NewEvent);
+      return Response.json(treatment({ seq: 21 }));
+    });
+  });
+
+  function live() {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const wrapper = ({ children }: { children: ReactNode }) => (
+      <QueryClientProvider client={client}>{children}</QueryClientProvider>
+    );
+    return renderHook(() => useTreatment("t1", "v1"), { wrapper });
+  }
+
+  it("keeps what was said and sends it in order when the server is back", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    answering = "no";
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    act(() => result.current.say({ type: "LayerCovered" }));
+    await waitFor(() => expect(result.current.away).toBe(true));
+    expect(result.current.unsent.map(({ fact }) => fact.type)).toEqual([
+      "SensationAnswered",
+      "LayerCovered",
+    ]);
+    expect(new Queue("t1").all()).toHaveLength(2);
+
+    answering = "yes";
+    await waitFor(() => expect(result.current.unsent).toHaveLength(0), { timeout: 4000 });
+    expect(posted.map(({ fact }) => fact.type)).toEqual(["SensationAnswered", "LayerCovered"]);
+    expect(new Queue("t1").all()).toHaveLength(0);
+  });
+
+  it("drops what the server refuses and says why", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    answering = "refuse";
+    act(() => result.current.say({ type: "LayerStarted", zones: ["NOSE"], nextRung: false }));
+    await waitFor(() => expect(result.current.refused).toBe("No layer now."));
+    expect(result.current.unsent).toHaveLength(0);
+  });
+
+  it("sets its clock by the server's", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    expect(Math.abs(Date.now() + result.current.offset - (ZERO + 30_000))).toBeLessThan(2000);
+  });
+});
