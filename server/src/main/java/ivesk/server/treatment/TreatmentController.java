@@ -1,11 +1,15 @@
 package ivesk.server.treatment;
 
+import ivesk.core.Words;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.server.app.Audit;
+import ivesk.server.app.Problems.Refused;
 import ivesk.server.plan.PlanService;
+import ivesk.server.visit.VisitStore;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import org.springframework.http.MediaType;
@@ -23,6 +27,7 @@ class TreatmentController {
   private final Treatments treatments;
   private final TreatmentStreams streams;
   private final PlanService plans;
+  private final VisitStore visits;
   private final Audit audit;
   private final Clock clock;
 
@@ -30,11 +35,13 @@ class TreatmentController {
       Treatments treatments,
       TreatmentStreams streams,
       PlanService plans,
+      VisitStore visits,
       Audit audit,
       Clock clock) {
     this.treatments = treatments;
     this.streams = streams;
     this.plans = plans;
+    this.visits = visits;
     this.audit = audit;
     this.clock = clock;
   }
@@ -43,8 +50,14 @@ class TreatmentController {
   /// @param at when it happened, by server time as the screen knows it
   record NewEvent(UUID id, Instant at, Fact fact) {}
 
+  /// Opens the treatment of a visit, on its day only: everything was worked out for that day.
   @PostMapping("/visits/{visitId}/treatment")
   TreatmentView open(@PathVariable UUID visitId, Principal who) {
+    LocalDate day = LocalDate.ofInstant(visits.get(visitId).startsAt(), clock.getZone());
+    if (treatments.ofVisit(visitId).isEmpty() && !day.equals(LocalDate.now(clock))) {
+      throw new Refused(
+          "This visit is on " + Words.day(day) + ". Move its date in Screen first, then begin.");
+    }
     return view(
         treatments
             .ofVisit(visitId)

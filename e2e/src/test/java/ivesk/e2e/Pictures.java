@@ -1,0 +1,154 @@
+package ivesk.e2e;
+
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+
+/// Takes docs/screenshots from the demo data, one of each main view. Run by ./ivesk screenshots.
+class Pictures extends Journey {
+
+  @Test
+  void desk() {
+    browser.see("Leave it to 8:00");
+    browser.picture("today");
+    show("Ishani Velloor", "consult");
+    browser.click(By.cssSelector("[data-zone='CHEEK_LEFT']"));
+    browser.click(By.xpath("//button[contains(.,'Look 2')]"));
+    browser.picture("consult");
+    show("Tobiah Quill", "screen");
+    browser.picture("screen");
+    show("Ishani Velloor", "choose");
+    browser.picture("choose");
+    show("Ishani Velloor", "plan");
+    browser.picture("plan");
+    browser.open("/clients");
+    browser.press("Oumar Belgrave");
+    browser.see("Wed 4 Nov");
+    browser.click(By.xpath("//button[contains(.,'4 Nov')]"));
+    browser.see("crystals, wiped off");
+    browser.picture("chart");
+  }
+
+  @Test
+  void couch() {
+    server.pass(20 * 3600);
+    show("Oumar Belgrave", "choose");
+    browser.press("SAL-20");
+    browser.press("Plan this");
+    browser.see("BACK FROM THE DATE");
+    browser.press("Keep plan");
+    browser.press("Go to Ready");
+    readyToTheGate();
+    browser.picture("ready");
+    browser.click(Browser.containing("KeepSAL-20"));
+    browser.saved();
+    for (int step = 0; step < 4; step++) {
+      browser.press("Done, next");
+      browser.saved();
+    }
+    browser.press("Arm the timer");
+    browser.see("Start the first layer");
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.pass(24);
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.keys("3");
+    browser.saved();
+    browser.pass(28);
+    browser.keys("5");
+    browser.saved();
+    browser.keys("r", "1");
+    browser.saved();
+    browser.pass(16);
+    browser.keys("w");
+    browser.click(By.cssSelector("[data-zone='FOREHEAD']"));
+    browser.click(By.cssSelector("[data-zone='NOSE']"));
+    browser.keys("c");
+    browser.saved();
+    browser.keys(Keys.SPACE);
+    browser.keys("c");
+    browser.saved();
+    browser.pass(10);
+    browser.keys("6");
+    browser.saved();
+    browser.keys("h");
+    browser.click(By.cssSelector("[data-zone='CHEEK_RIGHT']"));
+    browser.keys("5");
+    browser.saved();
+    browser.pass(18);
+    browser.picture("treat");
+    browser.size(820, 1180);
+    browser.picture("treat-tablet");
+    browser.size(1280, 800);
+    browser.keys("4");
+    browser.saved();
+    browser.pass(28);
+    browser.keys("3");
+    browser.saved();
+    browser.pass(55);
+    browser.keys("3");
+    browser.saved();
+    browser.keys("e");
+    browser.at("/settle");
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.pass(40);
+    browser.picture("settle");
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.pass(60);
+    browser.keys("2");
+    browser.saved();
+    browser.pass(60);
+    browser.keys("1");
+    browser.saved();
+    browser.press("Calming serum, pressed in");
+    browser.saved();
+    browser.pass(70);
+    browser.press("Bland cream");
+    browser.saved();
+    browser.pass(70);
+    browser.press("Mineral sunscreen 50");
+    browser.saved();
+    browser.press("Oumar says: no burning");
+    browser.at("/after");
+    browser.see("When can I go out in the sun?");
+    browser.picture("after");
+    browser.press("Sheet to print");
+    browser.see("After your peel");
+    browser.size(1280, 1050);
+    browser.picture("sheet");
+  }
+
+  private void readyToTheGate() {
+    browser.press("Begin");
+    for (int step = 0; step < 9; step++) {
+      browser.press("Done, next");
+      browser.saved();
+      server.pass(50);
+    }
+    browser.press("0 none");
+    browser.saved();
+    browser.see("Ask Oumar how it feels");
+    browser.keys("4");
+    browser.saved();
+    browser.see("the skin is awake today");
+  }
+
+  /// Opens a station of a client's newest visit.
+  private void show(String client, String station) {
+    Object visit =
+        browser.driver.executeAsyncScript(
+            """
+            const [name, done] = arguments;
+            fetch("/api/clients").then(r => r.json())
+              .then(all => all.find(c => c.name === name).id)
+              .then(id => fetch(`/api/clients/${id}/visits`)).then(r => r.json())
+              .then(visits => done(visits.at(-1).id));
+            """,
+            client);
+    browser.open("/visits/" + visit + "/" + station);
+    browser.see(client);
+  }
+}
