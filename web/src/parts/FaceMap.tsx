@@ -91,8 +91,10 @@ function ZoneShape({
     tabIndex: 0,
     "aria-pressed": look.chosen ?? false,
     onClick: () => onPick(zone),
-    onKeyDown: (event: KeyboardEvent) => {
-      if (event.key === "Enter" || event.key === " ") {
+    onKeyDown: (event: KeyboardEvent<SVGElement>) => {
+      // A zone that was tapped does not take Space from what the screen uses it for.
+      const byKey = event.currentTarget.matches(":focus-visible");
+      if (event.key === "Enter" || (event.key === " " && byKey)) {
         event.preventDefault();
         event.stopPropagation();
         onPick(zone);

@@ -169,9 +169,11 @@ export function Ribbon({
               y2={height - 4}
               className="limit"
             />
-            <text x={x(model.limit) + 6} y={top.layers + 14} className="limit-word">
-              limit {clock(model.limit * 1000)}
-            </text>
+            {!model.marks.some((mark) => mark.label === "END") && (
+              <text x={x(model.limit) + 6} y={top.layers + 18} className="limit-word">
+                limit {clock(model.limit * 1000)}
+              </text>
+            )}
           </g>
         )}
         {model.now !== undefined && (
@@ -246,7 +248,12 @@ function Looks({ model, x, y }: { model: RibbonModel; x: (s: number) => number; 
     <>
       {model.looks.map((look, i) => (
         <g key={look.label + look.at}>
-          <circle cx={x(look.at)} cy={y} r="5" className="look">
+          <circle
+            cx={x(look.at)}
+            cy={worded.has(i) ? y : y - 11}
+            r={worded.has(i) ? 5 : 3}
+            className="look"
+          >
             <title>{`${clock(look.at * 1000)}: ${look.label}`}</title>
           </circle>
           {worded.has(i) && (

@@ -117,8 +117,8 @@ function WhoStrip({ visit }: { visit: Visit }) {
       {visit.limits.length > 0 && (
         <span className="warn row" style={{ gap: 6 }}>
           <VerdictMark verdict="ADAPT" size={14} />
-          {visit.limits.slice(0, 4).join(" · ")}
-          {visit.limits.length > 4 && ` and ${visit.limits.length - 4} more`}
+          {visit.limits.slice(0, 3).join(" · ")}
+          {visit.limits.length > 3 && ` and ${visit.limits.length - 3} more`}
         </span>
       )}
       <span className="right">

@@ -9,6 +9,7 @@ import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { clock, firstName, hour } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
 import "./ready.css";
@@ -163,10 +164,6 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
       </main>
     </div>
   );
-}
-
-function isTyping(event: KeyboardEvent) {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 }
 
 function Stopped({ visit }: { visit: Visit }) {

@@ -10,6 +10,7 @@ import { clock, firstName, hour, left, zoneName } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { isPedal, isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
 import { Panel, type PanelName } from "../treat/Panels";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
@@ -55,12 +56,9 @@ function Settling({
 
   useEffect(() => {
     function key(event: KeyboardEvent) {
-      const target = event.target;
-      if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return;
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === "Escape") setPanel(null);
-      const onButton = target instanceof HTMLButtonElement;
-      if ((event.key === " " && !onButton) || event.key === "PageDown") {
+      if (isPedal(event)) {
         event.preventDefault();
         if (open) say({ type: "EndingStepDone", step: open });
       } else if (/^[0-9t]$/.test(event.key)) {

@@ -11,6 +11,7 @@ import type { StationProps } from "../../visit/VisitStation";
 import { adviceNow, answersNow, cueAt, NO_ADVICE } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { cueSound } from "../cueSound";
+import { isPedal, isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
@@ -124,19 +125,15 @@ function Couch({
 
   useEffect(() => {
     function key(event: KeyboardEvent) {
-      const typing =
-        event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       if (event.key === "Escape") return close();
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       const told = panel && panelKey(panel, event.key, treatment, chosen);
       if (told) {
         event.preventDefault();
         say(told);
         return close();
       }
-      const pressed = event.target instanceof HTMLButtonElement && event.key === " ";
       const does: Record<string, () => void> = {
-        PageDown: () => act(advice?.action ?? "NONE"),
         r: () => setPanel("redness"),
         w: () => setPanel("whitening"),
         h: () => setPanel("hot"),
@@ -154,10 +151,10 @@ function Couch({
         "?": () => setPanel("legend"),
         t: () => say({ type: "SensationAnswered", value: 10 }),
       };
-      if (!pressed) does[" "] = () => act(advice?.action ?? "NONE");
       const digit = /^[0-9]$/.test(event.key) ? Number(event.key) : undefined;
-      const action =
-        digit !== undefined
+      const action = isPedal(event)
+        ? () => act(advice?.action ?? "NONE")
+        : digit !== undefined
           ? () => say({ type: "SensationAnswered", value: digit })
           : does[event.key];
       if (action) {
@@ -189,6 +186,7 @@ function Couch({
         <section className="treat-face" aria-label="Face">
           <FaceMap
             zones={zones}
+            crop="neck"
             label="Zones of this peel; choose one to say something of it"
             onPick={(zone) => {
               setChosen((was) =>

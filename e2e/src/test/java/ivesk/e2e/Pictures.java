@@ -91,6 +91,7 @@ class Pictures extends Journey {
     browser.saved();
     browser.keys("e");
     browser.at("/settle");
+    browser.see("Off the skin");
     browser.keys(Keys.SPACE);
     browser.saved();
     browser.pass(40);
