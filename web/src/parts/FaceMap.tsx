@@ -2,6 +2,7 @@ import type { KeyboardEvent } from "react";
 import type { Whitening, Zone } from "../api/types";
 import { CENTRES, FACE_PATHS, FEATURES, OUTLINE } from "./faceZones";
 import "./face.css";
+import { ledByTab } from "./ledByTab";
 import { zoneName } from "./words";
 
 /** What one zone shows. */
@@ -91,10 +92,9 @@ function ZoneShape({
     tabIndex: 0,
     "aria-pressed": look.chosen ?? false,
     onClick: () => onPick(zone),
-    onKeyDown: (event: KeyboardEvent<SVGElement>) => {
+    onKeyDown: (event: KeyboardEvent) => {
       // A zone that was tapped does not take Space from what the screen uses it for.
-      const byKey = event.currentTarget.matches(":focus-visible");
-      if (event.key === "Enter" || (event.key === " " && byKey)) {
+      if (event.key === "Enter" || (event.key === " " && ledByTab())) {
         event.preventDefault();
         event.stopPropagation();
         onPick(zone);

@@ -1,3 +1,5 @@
+import { ledByTab } from "../parts/ledByTab";
+
 /** Somebody is writing: letters are words, not keys of the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
   return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
@@ -12,5 +14,5 @@ export function isPedal(event: KeyboardEvent): boolean {
   if (event.key !== " ") return false;
   const onButton =
     event.target instanceof Element && event.target.closest("button, a, [role=button]");
-  return !onButton || !onButton.matches(":focus-visible");
+  return !onButton || !ledByTab();
 }

@@ -6,7 +6,6 @@ import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.selection.Ladders;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -92,10 +91,8 @@ public final class LadderRules {
             .map(last -> last.formula().family());
   }
 
-  /// How many peels with a family belong to the running series.
-  public static int countOf(List<PastPeel> past, Family family) {
-    List<PastPeel> own = new ArrayList<>(past);
-    own.removeIf(peel -> peel.formula().family() != family);
-    return own.size();
+  /// How many peels with a formula there were.
+  public static int countOf(List<PastPeel> past, Formula formula) {
+    return (int) past.stream().filter(peel -> peel.formula().code().equals(formula.code())).count();
   }
 }

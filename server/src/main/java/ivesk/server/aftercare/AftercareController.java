@@ -89,7 +89,7 @@ class AftercareController {
             next.step().label(),
             next.formula().map(Formula::code),
             next.why(),
-            LadderRules.countOf(client.pastPeels(), formula.family()) + 1,
+            LadderRules.countOf(client.pastPeels(), formula) + 1,
             formula.seriesMost()));
   }
 }
