@@ -4,2511 +4,1973 @@
  */
 
 export interface paths {
-  "/api/clients": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clients"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["clients"];
-    put?: never;
-    post: operations["add_1"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/clients/{clientId}/visits": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/clients/{clientId}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClient"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["ofClient"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/clients/{id}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["client"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["client"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/session": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["session"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/today": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["today"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/treatments/{id}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/treatments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["treatment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["treatment"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/treatments/{id}/events": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/treatments/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["append"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["append"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/treatments/{id}/stream": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/treatments/{id}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["stream"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["add"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["visit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["visit"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/aftercare": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/aftercare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["after"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["after"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/choice": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations["choose"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/clearances": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/clearances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clearance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["clearance"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/consents": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/consents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["consent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["consent"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/consult": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/consult": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consult"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["consult"];
-    put: operations["save"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/overrides": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/overrides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["override"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["override"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/plan": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan"];
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["plan"];
-    put: operations["keep"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/screening": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/screening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["screening"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["screening"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/screening/{question}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/screening/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations["answer"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/selection": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/selection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["rack"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{id}/start": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{id}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations["move"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/visits/{visitId}/treatment": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/visits/{visitId}/treatment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["open"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/words/consult": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/words/consult": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["words"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    Account: {
-      name: string;
-      /** @enum {string} */
-      role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
-      username: string;
-    };
-    Advice: {
-      /** @enum {string} */
-      action:
-        | "NONE"
-        | "ASK"
-        | "ARM"
-        | "START_LAYER"
-        | "COVERED"
-        | "WIPE"
-        | "END"
-        | "END_ZONE"
-        | "FAN"
-        | "MORE_LAYERS"
-        | "ENDING_STEP"
-        | "LEAVING_CHECK";
-      /** @enum {string} */
-      kind:
-        | "PREPARE"
-        | "START"
-        | "EMERGENCY"
-        | "EYE"
-        | "END_NOW"
-        | "END"
-        | "WIPE_TEST"
-        | "END_ZONE"
-        | "LOOK_NOW"
-        | "HOLD"
-        | "WAIT"
-        | "FINISH"
-        | "NEXT_RUNG"
-        | "SAME_AGAIN"
-        | "TAKE_OFF"
-        | "SETTLE"
-        | "REST"
-        | "DONE";
-      line: string;
-      /** @enum {string} */
-      other:
-        | "NONE"
-        | "ASK"
-        | "ARM"
-        | "START_LAYER"
-        | "COVERED"
-        | "WIPE"
-        | "END"
-        | "END_ZONE"
-        | "FAN"
-        | "MORE_LAYERS"
-        | "ENDING_STEP"
-        | "LEAVING_CHECK";
-      passable: boolean;
-      reason: string;
-      /** Format: int32 */
-      row: number;
-      steps: string[];
-      /** Format: date-time */
-      until?: string;
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    AdviceDeclined: {
-      reason: string;
-      /** Format: int32 */
-      row: number;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "AdviceDeclined";
-    };
-    AdviceTaken: {
-      /** Format: int32 */
-      row: number;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "AdviceTaken";
-    };
-    AfterView: {
-      /** Format: date-time */
-      endedAt: string;
-      formulaName: string;
-      next: components["schemas"]["NextView"];
-      /** @enum {string} */
-      phase:
-        | "READY"
-        | "ARMED"
-        | "ACID"
-        | "ENDING"
-        | "SETTLING"
-        | "AT_REST"
-        | "CHECKED"
-        | "SIGNED"
-        | "STOPPED";
-      /** Format: date-time */
-      restAt?: string;
-      sheet: components["schemas"]["Aftercare"];
-      /** Format: uuid */
-      treatmentId: string;
-    };
-    Aftercare: {
-      answers: components["schemas"]["Reply"][];
-      days: components["schemas"]["Day"][];
-      rules: components["schemas"]["Until"][];
-    };
-    AnswerChange: {
-      choice?: string;
-      /** Format: date */
-      on?: string;
-    };
-    Band: {
-      /** Format: int32 */
-      high: number;
-      /** Format: int32 */
-      low: number;
-      thenFalling: boolean;
-      /** Format: duration */
-      window?: string;
-    };
-    Block: {
-      /** @enum {string} */
-      kind: "PREP" | "ACID" | "ENDING" | "CARE";
-      label: string;
-      /** Format: int64 */
-      seconds: number;
-      /** Format: int64 */
-      startSeconds: number;
-    };
-    Choice: {
-      formula: string;
-      reason?: string;
-    };
-    ClearanceGiven: {
-      clinician: string;
-      ruleId: string;
-      said: string;
-    };
-    Client: {
-      allergies: string;
-      comfort: string;
-      /** Format: date */
-      dateOfBirth: string;
-      guardian: string;
-      /** Format: double */
-      heightCm?: number;
-      /** Format: uuid */
-      id: string;
-      name: string;
-      occupation: string;
-      /** Format: double */
-      weightKg?: number;
-    };
-    Clocks: {
-      /** Format: date-time */
-      askAt?: string;
-      /** Format: date-time */
-      endedAt?: string;
-      /** Format: date-time */
-      firstTouch?: string;
-      /** Format: date-time */
-      limitAt?: string;
-      /** Format: date-time */
-      settledAt?: string;
-    };
-    Component: {
-      /** Format: double */
-      percentWv: number;
-      /** @enum {string} */
-      substance:
-        | "GLYCOLIC"
-        | "LACTIC"
-        | "MANDELIC"
-        | "SALICYLIC"
-        | "TCA"
-        | "PYRUVIC"
-        | "CITRIC"
-        | "AZELAIC"
-        | "GLUCONOLACTONE"
-        | "RESORCINOL"
-        | "PAPAYA"
-        | "PINEAPPLE"
-        | "PUMPKIN";
-    };
-    ConditionWords: {
-      /** @enum {string} */
-      id:
-        | "COMEDONES"
-        | "INFLAMED_SPOTS"
-        | "SCARS_SHALLOW"
-        | "PIH"
-        | "MELASMA"
-        | "MELASMA_DERMAL"
-        | "SUN_DAMAGE"
-        | "FINE_LINES"
-        | "DULLNESS"
-        | "ROUGHNESS"
-        | "PORES"
-        | "ROSACEA_PAPULES"
-        | "ROSACEA_FLUSHING"
-        | "DRYNESS"
-        | "KERATOSIS_PILARIS"
-        | "SCARS_DEEP"
-        | "WRINKLES_DEEP";
-      label: string;
-    };
-    ConsentSigned: {
-      families: (
-        | "PHA"
-        | "ENZYME"
-        | "LACTIC"
-        | "MANDELIC"
-        | "AZELAIC_MANDELIC"
-        | "GLYCOLIC"
-        | "SALICYLIC"
-        | "JESSNER"
-        | "PYRUVIC"
-        | "TCA"
-      )[];
-      guardian?: string;
-      signedBy: string;
-    };
-    Consult: {
-      conditions: {
-        [key: string]: number;
-      };
-      eventName?: string;
-      /** Format: date */
-      eventOn?: string;
-      /** Format: int32 */
-      flakingDaysThatFit?: number;
-      goals: (
-        | "COMEDONES"
-        | "INFLAMED_SPOTS"
-        | "SCARS_SHALLOW"
-        | "PIH"
-        | "MELASMA"
-        | "MELASMA_DERMAL"
-        | "SUN_DAMAGE"
-        | "FINE_LINES"
-        | "DULLNESS"
-        | "ROUGHNESS"
-        | "PORES"
-        | "ROSACEA_PAPULES"
-        | "ROSACEA_FLUSHING"
-        | "DRYNESS"
-        | "KERATOSIS_PILARIS"
-        | "SCARS_DEEP"
-        | "WRINKLES_DEEP"
-      )[];
-      looks: {
-        [key: string]: {
-          [key: string]: number;
+    schemas: {
+        Account: {
+            name: string;
+            /** @enum {string} */
+            role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            username: string;
         };
-      };
-      /** @enum {string} */
-      oil?: "DRY" | "BALANCED" | "COMBINATION" | "OILY";
-      phototypeReason?: string;
-      phototypeScores: {
-        [key: string]: number;
-      };
-      /** @enum {string} */
-      phototypeSet?: "I" | "II" | "III" | "IV" | "V" | "VI";
-      /** @enum {string} */
-      sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
-    };
-    ConsultChange: {
-      consult: components["schemas"]["Consult"];
-      /** Format: int32 */
-      version: number;
-    };
-    ConsultView: {
-      complete: boolean;
-      consult: components["schemas"]["Consult"];
-      look1: boolean;
-      look2: boolean;
-      /** @enum {string} */
-      phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
-      /** Format: int32 */
-      total: number;
-      /** @enum {string} */
-      typeByTotal?: "I" | "II" | "III" | "IV" | "V" | "VI";
-      /** Format: int32 */
-      version: number;
-    };
-    ConsultWords: {
-      conditions: components["schemas"]["ConditionWords"][];
-      findings: components["schemas"]["LookWords"][];
-      phototypeItems: components["schemas"]["Item"][];
-      zones: components["schemas"]["ZoneWords"][];
-    };
-    Cue: {
-      advice: components["schemas"]["Advice"];
-      /** Format: date-time */
-      at: string;
-      ifAnswered: components["schemas"]["Advice"][];
-      /** @enum {string} */
-      kind: "ASK" | "ADVICE" | "LIMIT";
-    };
-    Day: {
-      /** Format: date */
-      date: string;
-      lines: string[];
-      /** @enum {string} */
-      mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
-    };
-    EndingStarted: {
-      /** Format: int32 */
-      row?: number;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "EndingStarted";
-    };
-    EndingStepDone: {
-      step: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "EndingStepDone";
-    };
-    EventView: {
-      /** Format: date-time */
-      at: string;
-      fact?: components["schemas"]["Fact"];
-      /** Format: uuid */
-      id: string;
-      who: string;
-    };
-    Fact:
-      | components["schemas"]["Opened"]
-      | components["schemas"]["StepDone"]
-      | components["schemas"]["SensationAnswered"]
-      | components["schemas"]["QualityTold"]
-      | components["schemas"]["RednessSeen"]
-      | components["schemas"]["WhiteningSeen"]
-      | components["schemas"]["WipeTested"]
-      | components["schemas"]["HotSpotFelt"]
-      | components["schemas"]["SignSeen"]
-      | components["schemas"]["SignResolved"]
-      | components["schemas"]["ResponseNoted"]
-      | components["schemas"]["GateADecided"]
-      | components["schemas"]["TimerArmed"]
-      | components["schemas"]["LayerStarted"]
-      | components["schemas"]["ZoneReached"]
-      | components["schemas"]["LayerCovered"]
-      | components["schemas"]["WorkedIn"]
-      | components["schemas"]["AdviceTaken"]
-      | components["schemas"]["AdviceDeclined"]
-      | components["schemas"]["LayersExtended"]
-      | components["schemas"]["ZoneEnded"]
-      | components["schemas"]["FanTurned"]
-      | components["schemas"]["NoteWritten"]
-      | components["schemas"]["EndingStarted"]
-      | components["schemas"]["EndingStepDone"]
-      | components["schemas"]["ProductApplied"]
-      | components["schemas"]["LeavingChecked"]
-      | components["schemas"]["Signed"];
-    FamilyColumn: {
-      /** @enum {string} */
-      id:
-        | "PHA"
-        | "ENZYME"
-        | "LACTIC"
-        | "MANDELIC"
-        | "AZELAIC_MANDELIC"
-        | "GLYCOLIC"
-        | "SALICYLIC"
-        | "JESSNER"
-        | "PYRUVIC"
-        | "TCA";
-      label: string;
-    };
-    FamilyView: {
-      /** @enum {string} */
-      id:
-        | "PHA"
-        | "ENZYME"
-        | "LACTIC"
-        | "MANDELIC"
-        | "AZELAIC_MANDELIC"
-        | "GLYCOLIC"
-        | "SALICYLIC"
-        | "JESSNER"
-        | "PYRUVIC"
-        | "TCA";
-      label: string;
-      signed: boolean;
-    };
-    FanTurned: {
-      on: boolean;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "FanTurned";
-    };
-    FindingView: {
-      clearedBy: string;
-      clientScope: boolean;
-      limits: string[];
-      overridable: boolean;
-      ruleId: string;
-      said: string;
-      scope: string;
-      settled?: string;
-      source: string;
-      unasked: boolean;
-      /** Format: date */
-      until?: string;
-      /** @enum {string} */
-      verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
-      why: string;
-    };
-    Formula: {
-      band: components["schemas"]["Band"];
-      code: string;
-      components: components["schemas"]["Component"][];
-      /** Format: duration */
-      dwell: string;
-      /** @enum {string} */
-      ending:
-        | "RINSE"
-        | "DAMP_PADS"
-        | "NEUTRALISE"
-        | "LIFT_THEN_NEUTRALISE"
-        | "COOL_RINSE"
-        | "SELF_LIMITING"
-        | "FROST_IS_THE_END"
-        | "NONE";
-      entry: boolean;
-      /** @enum {string} */
-      family:
-        | "PHA"
-        | "ENZYME"
-        | "LACTIC"
-        | "MANDELIC"
-        | "AZELAIC_MANDELIC"
-        | "GLYCOLIC"
-        | "SALICYLIC"
-        | "JESSNER"
-        | "PYRUVIC"
-        | "TCA";
-      /** Format: duration */
-      firstContact?: string;
-      /** Format: int32 */
-      intervalDays: number;
-      /** Format: int32 */
-      layersFirst: number;
-      /** Format: int32 */
-      layersMost: number;
-      /** @enum {string} */
-      libraryDepth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
-      /** Format: duration */
-      mostContact?: string;
-      name: string;
-      /** Format: int32 */
-      peelingFirst: number;
-      /** Format: int32 */
-      peelingLast: number;
-      /** Format: double */
-      ph?: number;
-      /** Format: int32 */
-      rung: number;
-      /** Format: int32 */
-      seriesLeast: number;
-      /** Format: int32 */
-      seriesMost: number;
-      /** @enum {string} */
-      use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
-      /** @enum {string} */
-      vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER";
-    };
-    GateADecided: {
-      /** @enum {string} */
-      choice: "KEEP" | "SHORTEN" | "STOP";
-      note: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "GateADecided";
-    };
-    HotSpotFelt: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "HotSpotFelt";
-      /** Format: int32 */
-      value: number;
-      /** @enum {string} */
-      zone:
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE";
-    };
-    Item: {
-      answers: string[];
-      id: string;
-      /** @enum {string} */
-      part: "INHERITED" | "REACTION" | "HABITS";
-      question: string;
-    };
-    LaidOut: {
-      note: string;
-      quantity: string;
-      what: string;
-    };
-    LayerCovered: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "LayerCovered";
-    };
-    LayerStarted: {
-      nextRung: boolean;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "LayerStarted";
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    LayerView: {
-      /** Format: date-time */
-      coveredAt?: string;
-      /** Format: int32 */
-      number: number;
-      /** Format: date-time */
-      startedAt: string;
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    LayersExtended: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "LayersExtended";
-    };
-    LeavingChecked: {
-      noBurning: boolean;
-      stillPink: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "LeavingChecked";
-    };
-    LookWords: {
-      /** @enum {string} */
-      id:
-        | "FLAKING"
-        | "SHINE"
-        | "MAKE_UP"
-        | "IRRITATION"
-        | "OPEN_SPOTS"
-        | "PORES"
-        | "COMEDONES"
-        | "TEXTURE"
-        | "PIGMENT"
-        | "FINE_LINES";
-      label: string;
-      /** Format: int32 */
-      look: number;
-    };
-    Move: {
-      /** Format: date-time */
-      startsAt: string;
-    };
-    Neutraliser: {
-      /** Format: double */
-      bicarbonateG: number;
-      /** Format: double */
-      gasL: number;
-      /** Format: double */
-      layOutMl: number;
-      /** Format: double */
-      protonsMmol: number;
-      /** Format: double */
-      volumeMl: number;
-    };
-    NewClient: {
-      allergies?: string;
-      comfort?: string;
-      /** Format: date */
-      dateOfBirth: string;
-      guardian?: string;
-      /** Format: double */
-      heightCm?: number;
-      name: string;
-      occupation?: string;
-      /** Format: double */
-      weightKg?: number;
-    };
-    NewEvent: {
-      /** Format: date-time */
-      at: string;
-      fact: components["schemas"]["Fact"];
-      /** Format: uuid */
-      id: string;
-    };
-    NewVisit: {
-      /** Format: uuid */
-      clientId: string;
-      /** Format: int32 */
-      minutes?: number;
-      room: string;
-      /** Format: date-time */
-      startsAt: string;
-    };
-    NextView: {
-      /** Format: date */
-      earliest: string;
-      formula?: string;
-      /** Format: int32 */
-      peelNumber: number;
-      reasons: string[];
-      /** Format: int32 */
-      seriesMost: number;
-      step: string;
-      why: string;
-    };
-    NoteWritten: {
-      text: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "NoteWritten";
-    };
-    Opened: {
-      plan: components["schemas"]["TreatmentPlan"];
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "Opened";
-    };
-    Option: {
-      dateLabel?: string;
-      id: string;
-      label: string;
-    };
-    OverrideGiven: {
-      reason: string;
-      ruleId: string;
-      said: string;
-    };
-    PlanKept: {
-      /** Format: int64 */
-      contactSeconds?: number;
-      /** Format: int32 */
-      layersAtMost?: number;
-      /** Format: int32 */
-      layersPlanned?: number;
-      zones?: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    PlanStation: {
-      /** Format: int32 */
-      bookedMinutes: number;
-      course: components["schemas"]["Block"][];
-      /** Format: date */
-      flakingFrom: string;
-      /** Format: date */
-      flakingTo: string;
-      /** Format: double */
-      freeAcidPercent: number;
-      kept: boolean;
-      /** Format: int64 */
-      lengthMinutes: number;
-      /** Format: int32 */
-      mostLayersToday: number;
-      neutraliser?: components["schemas"]["Neutraliser"];
-      plan: components["schemas"]["PlanView"];
-      prep: components["schemas"]["Step"][];
-      salicylate?: components["schemas"]["Salicylate"];
-      trolley: components["schemas"]["LaidOut"][];
-    };
-    PlanView: {
-      /** Format: double */
-      areaCm2: number;
-      /** Format: int32 */
-      bandHigh: number;
-      /** Format: int32 */
-      bandLow: number;
-      /** Format: int64 */
-      bandSeconds?: number;
-      bandWords: string;
-      /** Format: int64 */
-      contactSeconds?: number;
-      /** @enum {string} */
-      depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
-      depthLabel: string;
-      /** Format: int64 */
-      dwellSeconds: number;
-      /** @enum {string} */
-      ending:
-        | "RINSE"
-        | "DAMP_PADS"
-        | "NEUTRALISE"
-        | "LIFT_THEN_NEUTRALISE"
-        | "COOL_RINSE"
-        | "SELF_LIMITING"
-        | "FROST_IS_THE_END"
-        | "NONE";
-      firstVisit: boolean;
-      formulaCode: string;
-      formulaName: string;
-      /** Format: int32 */
-      hold: number;
-      /** Format: double */
-      layerMl: number;
-      /** Format: int32 */
-      layersAtMost: number;
-      /** Format: int32 */
-      layersPlanned: number;
-      mayCrystallise: boolean;
-      /** Format: double */
-      mgPerCm2PerLayer: number;
-      /** Format: int64 */
-      mostContactSeconds?: number;
-      /** Format: double */
-      percentWv: number;
-      /** Format: double */
-      ph: number;
-      /** @enum {string} */
-      phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
-      /** Format: int32 */
-      restAtMost: number;
-      /** @enum {string} */
-      sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
-      /** Format: int32 */
-      stop: number;
-      /** @enum {string} */
-      use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    ProductApplied: {
-      product: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "ProductApplied";
-    };
-    QualityTold: {
-      /** @enum {string} */
-      quality: "COOL" | "TIGHT" | "TINGLE" | "HOT" | "STING" | "ITCH" | "THROB" | "NUMB" | "STICKY";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "QualityTold";
-    };
-    QuestionView: {
-      answered: boolean;
-      choice?: string;
-      group: string;
-      /** @enum {string} */
-      id:
-        | "PREGNANT"
-        | "BREASTFEEDING"
-        | "UNWELL"
-        | "COLD_SORE_NOW"
-        | "OPEN_SPOTS"
-        | "SUN"
-        | "SUN_PLANNED"
-        | "ROSACEA_FLARE"
-        | "FLAKING"
-        | "ISOTRETINOIN"
-        | "RETINOID"
-        | "HOME_ACID"
-        | "INHIBITOR"
-        | "HAIR"
-        | "COLD_SORES_EVER"
-        | "PIH_EVER"
-        | "SALICYLATE_ALLERGY"
-        | "RESORCINOL_RISK"
-        | "FRUIT_ALLERGY"
-        | "ASTHMA";
-      /** Format: date */
-      on?: string;
-      options: components["schemas"]["Option"][];
-      text: string;
-    };
-    RackView: {
-      advice?: string;
-      /** Format: date */
-      event?: string;
-      eventName?: string;
-      families: components["schemas"]["FamilyColumn"][];
-      /** Format: int32 */
-      open: number;
-      /** Format: date */
-      peelDate: string;
-      ranked: string[];
-      tiles: components["schemas"]["TileView"][];
-    };
-    Reasons: {
-      fits: string;
-      notStronger: string;
-      notWeaker: string;
-      watch: string;
-    };
-    RednessSeen: {
-      grades: {
-        [key: string]: number;
-      };
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "RednessSeen";
-    };
-    Reply: {
-      answer: string;
-      question: string;
-    };
-    ResponseNoted: {
-      /** @enum {string} */
-      response: "AWAKE" | "ASLEEP" | "NUMBED";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "ResponseNoted";
-    };
-    RunningView: {
-      advice: string;
-      /** Format: date-time */
-      elapsed?: string;
-      /** Format: int32 */
-      lastAnswer?: number;
-      /** Format: int32 */
-      layer: number;
-      /** Format: int32 */
-      layersPlanned: number;
-      /** Format: date-time */
-      limitAt?: string;
-      /** @enum {string} */
-      phase:
-        | "READY"
-        | "ARMED"
-        | "ACID"
-        | "ENDING"
-        | "SETTLING"
-        | "AT_REST"
-        | "CHECKED"
-        | "SIGNED"
-        | "STOPPED";
-      /** Format: uuid */
-      treatmentId: string;
-    };
-    Salicylate: {
-      /** Format: double */
-      grams: number;
-      /** Format: double */
-      share: number;
-    };
-    ScreeningView: {
-      consents: components["schemas"]["FamilyView"][];
-      findings: components["schemas"]["FindingView"][];
-      limits: string[];
-      minor: boolean;
-      opensMost?: string;
-      /** Format: date */
-      peelDate: string;
-      questions: components["schemas"]["QuestionView"][];
-      /** Format: int32 */
-      unasked: number;
-      /** Format: date */
-      until?: string;
-      /** @enum {string} */
-      verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
-    };
-    SensationAnswered: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "SensationAnswered";
-      /** Format: int32 */
-      value: number;
-    };
-    Session: {
-      account?: components["schemas"]["Account"];
-    };
-    Shut: {
-      opens: string;
-      ruleId: string;
-      /** Format: date */
-      until?: string;
-      words: string;
-    };
-    SignResolved: {
-      note: string;
-      /** @enum {string} */
-      sign:
-        | "FAINT"
-        | "BREATHLESS"
-        | "PALPITATION"
-        | "RINGING_EARS"
-        | "WHEALS_BEYOND"
-        | "SWELLING_MOUTH"
-        | "EYE"
-        | "BLISTER"
-        | "SWELLING"
-        | "WHEALS"
-        | "ASKS_TO_STOP";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "SignResolved";
-    };
-    SignSeen: {
-      /** @enum {string} */
-      sign:
-        | "FAINT"
-        | "BREATHLESS"
-        | "PALPITATION"
-        | "RINGING_EARS"
-        | "WHEALS_BEYOND"
-        | "SWELLING_MOUTH"
-        | "EYE"
-        | "BLISTER"
-        | "SWELLING"
-        | "WHEALS"
-        | "ASKS_TO_STOP";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "SignSeen";
-    };
-    Signed: {
-      nextTime: string;
-      summary: string;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "Signed";
-    };
-    SseEmitter: {
-      /** Format: int64 */
-      timeout?: number;
-    };
-    StationView: {
-      answer: string;
-      /** @enum {string} */
-      id: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
-      missing?: string;
-      /** @enum {string} */
-      progress: "DONE" | "HERE" | "AHEAD";
-    };
-    Step: {
-      /** Format: date */
-      day: string;
-      /** Format: date */
-      earliest?: string;
-      kept: boolean;
-      late: boolean;
-      what: string;
-    };
-    StepDone: {
-      note: string;
-      /** @enum {string} */
-      step:
-        | "CHANGED"
-        | "CONSENT"
-        | "PHOTOS"
-        | "BRIEFING"
-        | "LOOK_1"
-        | "HAIR_LENSES_GLOVES"
-        | "CLEANSE"
-        | "LOOK_2"
-        | "PREP"
-        | "BASELINE"
-        | "GATE_A"
-        | "BARRIER"
-        | "EYES"
-        | "IN_REACH"
-        | "FAN_TISSUE";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "StepDone";
-    };
-    StepView: {
-      /** Format: date-time */
-      doneAt?: string;
-      how: string;
-      /** @enum {string} */
-      id:
-        | "CHANGED"
-        | "CONSENT"
-        | "PHOTOS"
-        | "BRIEFING"
-        | "LOOK_1"
-        | "HAIR_LENSES_GLOVES"
-        | "CLEANSE"
-        | "LOOK_2"
-        | "PREP"
-        | "BASELINE"
-        | "GATE_A"
-        | "BARRIER"
-        | "EYES"
-        | "IN_REACH"
-        | "FAN_TISSUE";
-      label: string;
-    };
-    TileView: {
-      code: string;
-      competes: boolean;
-      /** Format: int64 */
-      contactSeconds?: number;
-      /** @enum {string} */
-      depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
-      depthLabel: string;
-      /** @enum {string} */
-      family:
-        | "PHA"
-        | "ENZYME"
-        | "LACTIC"
-        | "MANDELIC"
-        | "AZELAIC_MANDELIC"
-        | "GLYCOLIC"
-        | "SALICYLIC"
-        | "JESSNER"
-        | "PYRUVIC"
-        | "TCA";
-      /** Format: double */
-      freeAcidPercent: number;
-      /** Format: int32 */
-      layers: number;
-      /** Format: double */
-      mgPerCm2: number;
-      name: string;
-      /** Format: int32 */
-      peelingFirst: number;
-      /** Format: int32 */
-      peelingLast: number;
-      /** Format: double */
-      ph: number;
-      reasons: components["schemas"]["Reasons"];
-      /** Format: int32 */
-      rung: number;
-      /** Format: double */
-      score: number;
-      shut: components["schemas"]["Shut"][];
-      strength: string;
-      terms: string[];
-    };
-    TimerArmed: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "TimerArmed";
-    };
-    TodayView: {
-      /** Format: date-time */
-      serverNow: string;
-      /** Format: date */
-      today: string;
-      visits: components["schemas"]["VisitView"][];
-    };
-    Told: {
-      /** Format: date-time */
-      at: string;
-      /** Format: int32 */
-      layer: number;
-      /** @enum {string} */
-      phase:
-        | "READY"
-        | "ARMED"
-        | "ACID"
-        | "ENDING"
-        | "SETTLING"
-        | "AT_REST"
-        | "CHECKED"
-        | "SIGNED"
-        | "STOPPED";
-      /** Format: int32 */
-      value: number;
-    };
-    TreatmentPlan: {
-      /** Format: double */
-      areaCm2: number;
-      /** Format: duration */
-      contactLimit?: string;
-      /** @enum {string} */
-      depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
-      firstFrostEnds: boolean;
-      firstVisit: boolean;
-      formula: components["schemas"]["Formula"];
-      /** Format: int32 */
-      hold: number;
-      /** Format: double */
-      layerMl: number;
-      /** Format: int32 */
-      layersAtMost: number;
-      /** Format: int32 */
-      layersPlanned: number;
-      nextRung?: components["schemas"]["Formula"];
-      /** @enum {string} */
-      phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
-      /** Format: int32 */
-      restAtMost: number;
-      /** @enum {string} */
-      sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
-      solventAllowed: boolean;
-      /** Format: int32 */
-      stop: number;
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    TreatmentView: {
-      advice: components["schemas"]["Advice"];
-      answers: components["schemas"]["Told"][];
-      clocks: components["schemas"]["Clocks"];
-      /** Format: int64 */
-      contactLimitSeconds?: number;
-      cues: components["schemas"]["Cue"][];
-      endingDone: string[];
-      endingSteps: string[];
-      events: components["schemas"]["EventView"][];
-      fanOn: boolean;
-      /** @enum {string} */
-      gateA?: "KEEP" | "SHORTEN" | "STOP";
-      gatePasses?: boolean;
-      /** Format: uuid */
-      id: string;
-      ifAnswered: components["schemas"]["Advice"][];
-      layers: components["schemas"]["LayerView"][];
-      /** Format: int32 */
-      layersPlanned: number;
-      /** @enum {string} */
-      phase:
-        | "READY"
-        | "ARMED"
-        | "ACID"
-        | "ENDING"
-        | "SETTLING"
-        | "AT_REST"
-        | "CHECKED"
-        | "SIGNED"
-        | "STOPPED";
-      plan: components["schemas"]["PlanView"];
-      /** Format: int32 */
-      prepAnswer?: number;
-      products: string[];
-      /** @enum {string} */
-      response: "AWAKE" | "ASLEEP" | "NUMBED";
-      /** Format: date-time */
-      restAt?: string;
-      /** Format: int32 */
-      seq: number;
-      /** Format: date-time */
-      serverNow: string;
-      /** Format: int64 */
-      shortenedSeconds?: number;
-      signs: (
-        | "FAINT"
-        | "BREATHLESS"
-        | "PALPITATION"
-        | "RINGING_EARS"
-        | "WHEALS_BEYOND"
-        | "SWELLING_MOUTH"
-        | "EYE"
-        | "BLISTER"
-        | "SWELLING"
-        | "WHEALS"
-        | "ASKS_TO_STOP"
-      )[];
-      steps: components["schemas"]["StepView"][];
-      summary: string;
-      /** Format: uuid */
-      visitId: string;
-      wipeOwed: boolean;
-      zones: {
-        [key: string]: components["schemas"]["ZoneState"];
-      };
-    };
-    Until: {
-      /** Format: date */
-      free: string;
-      what: string;
-    };
-    VisitView: {
-      /** Format: int32 */
-      age: number;
-      allergies: string;
-      /** Format: uuid */
-      clientId: string;
-      clientName: string;
-      comfort: string;
-      /** Format: date */
-      day: string;
-      formula?: string;
-      /** @enum {string} */
-      here: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
-      /** Format: uuid */
-      id: string;
-      lastPeel?: string;
-      limits: string[];
-      /** Format: int32 */
-      minutes: number;
-      needs: string;
-      occupation: string;
-      /** Format: int32 */
-      pastPeels: number;
-      /** @enum {string} */
-      phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
-      room: string;
-      running?: components["schemas"]["RunningView"];
-      /** Format: date-time */
-      signedAt?: string;
-      /** Format: date-time */
-      startsAt: string;
-      stations: components["schemas"]["StationView"][];
-      therapist: string;
-      /** Format: uuid */
-      treatmentId?: string;
-      /** @enum {string} */
-      verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
-    };
-    WhiteningSeen: {
-      /** @enum {string} */
-      grade: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "WhiteningSeen";
-      zones: (
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE"
-      )[];
-    };
-    WipeTested: {
-      cameOff: boolean;
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "WipeTested";
-    };
-    WorkedIn: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "WorkedIn";
-      /** @enum {string} */
-      zone:
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE";
-    };
-    ZoneEnded: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "ZoneEnded";
-      /** @enum {string} */
-      zone:
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE";
-    };
-    ZoneReached: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      type: "ZoneReached";
-      /** @enum {string} */
-      zone:
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE";
-    };
-    ZoneState: {
-      ended: boolean;
-      /** Format: int32 */
-      hotSpot?: number;
-      reached: boolean;
-      /** Format: int32 */
-      redness: number;
-      /** Format: int32 */
-      rise: number;
-      /** @enum {string} */
-      whitening: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
-      wipeOwed: boolean;
-    };
-    ZoneWords: {
-      /** @enum {string} */
-      id:
-        | "FOREHEAD"
-        | "GLABELLA"
-        | "TEMPLE_RIGHT"
-        | "TEMPLE_LEFT"
-        | "EYE_RIGHT"
-        | "EYE_LEFT"
-        | "NOSE"
-        | "CHEEK_RIGHT"
-        | "CHEEK_LEFT"
-        | "UPPER_LIP"
-        | "CHIN"
-        | "JAW_RIGHT"
-        | "JAW_LEFT"
-        | "NECK"
-        | "DECOLLETAGE";
-      label: string;
-      onFace: boolean;
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+        Advice: {
+            /** @enum {string} */
+            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK";
+            /** @enum {string} */
+            kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
+            line: string;
+            /** @enum {string} */
+            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK";
+            passable: boolean;
+            reason: string;
+            /** Format: int32 */
+            row: number;
+            steps: string[];
+            /** Format: date-time */
+            until?: string;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        AdviceDeclined: {
+            reason: string;
+            /** Format: int32 */
+            row: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AdviceDeclined";
+        };
+        AdviceTaken: {
+            /** Format: int32 */
+            row: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AdviceTaken";
+        };
+        AfterView: {
+            /** Format: date-time */
+            endedAt: string;
+            formulaName: string;
+            next: components["schemas"]["NextView"];
+            /** @enum {string} */
+            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
+            /** Format: date-time */
+            restAt?: string;
+            sheet: components["schemas"]["Aftercare"];
+            /** Format: uuid */
+            treatmentId: string;
+        };
+        Aftercare: {
+            answers: components["schemas"]["Reply"][];
+            days: components["schemas"]["Day"][];
+            rules: components["schemas"]["Until"][];
+        };
+        AnswerChange: {
+            choice?: string;
+            /** Format: date */
+            on?: string;
+        };
+        Band: {
+            /** Format: int32 */
+            high: number;
+            /** Format: int32 */
+            low: number;
+            thenFalling: boolean;
+            /** Format: duration */
+            window?: string;
+        };
+        Block: {
+            /** @enum {string} */
+            kind: "PREP" | "ACID" | "ENDING" | "CARE";
+            label: string;
+            /** Format: int64 */
+            seconds: number;
+            /** Format: int64 */
+            startSeconds: number;
+        };
+        Choice: {
+            formula: string;
+            reason?: string;
+        };
+        ClearanceGiven: {
+            clinician: string;
+            ruleId: string;
+            said: string;
+        };
+        Client: {
+            allergies: string;
+            comfort: string;
+            /** Format: date */
+            dateOfBirth: string;
+            guardian: string;
+            /** Format: double */
+            heightCm?: number;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            occupation: string;
+            /** Format: double */
+            weightKg?: number;
+        };
+        Clocks: {
+            /** Format: date-time */
+            askAt?: string;
+            /** Format: date-time */
+            endedAt?: string;
+            /** Format: date-time */
+            firstTouch?: string;
+            /** Format: date-time */
+            limitAt?: string;
+            /** Format: date-time */
+            settledAt?: string;
+        };
+        Component: {
+            /** Format: double */
+            percentWv: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        ConditionWords: {
+            /** @enum {string} */
+            id: "COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "PIH" | "MELASMA" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "SCARS_DEEP" | "WRINKLES_DEEP";
+            label: string;
+        };
+        ConsentSigned: {
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            guardian?: string;
+            signedBy: string;
+        };
+        Consult: {
+            conditions: {
+                [key: string]: number;
+            };
+            eventName?: string;
+            /** Format: date */
+            eventOn?: string;
+            /** Format: int32 */
+            flakingDaysThatFit?: number;
+            goals: ("COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "PIH" | "MELASMA" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "SCARS_DEEP" | "WRINKLES_DEEP")[];
+            looks: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            /** @enum {string} */
+            oil?: "DRY" | "BALANCED" | "COMBINATION" | "OILY";
+            phototypeReason?: string;
+            phototypeScores: {
+                [key: string]: number;
+            };
+            /** @enum {string} */
+            phototypeSet?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** @enum {string} */
+            sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+        };
+        ConsultChange: {
+            consult: components["schemas"]["Consult"];
+            /** Format: int32 */
+            version: number;
+        };
+        ConsultView: {
+            complete: boolean;
+            consult: components["schemas"]["Consult"];
+            look1: boolean;
+            look2: boolean;
+            /** @enum {string} */
+            phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** Format: int32 */
+            total: number;
+            /** @enum {string} */
+            typeByTotal?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** Format: int32 */
+            version: number;
+        };
+        ConsultWords: {
+            conditions: components["schemas"]["ConditionWords"][];
+            findings: components["schemas"]["LookWords"][];
+            phototypeItems: components["schemas"]["Item"][];
+            zones: components["schemas"]["ZoneWords"][];
+        };
+        Cue: {
+            advice: components["schemas"]["Advice"];
+            /** Format: date-time */
+            at: string;
+            ifAnswered: components["schemas"]["Advice"][];
+            /** @enum {string} */
+            kind: "ASK" | "ADVICE" | "LIMIT";
+        };
+        Day: {
+            /** Format: date */
+            date: string;
+            lines: string[];
+            /** @enum {string} */
+            mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
+        };
+        EndingStarted: {
+            /** Format: int32 */
+            row?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "EndingStarted";
+        };
+        EndingStepDone: {
+            step: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "EndingStepDone";
+        };
+        EventView: {
+            /** Format: date-time */
+            at: string;
+            fact?: components["schemas"]["Fact"];
+            /** Format: uuid */
+            id: string;
+            who: string;
+        };
+        Fact: components["schemas"]["Opened"] | components["schemas"]["StepDone"] | components["schemas"]["SensationAnswered"] | components["schemas"]["QualityTold"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["NoteWritten"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["ProductApplied"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"];
+        FamilyColumn: {
+            /** @enum {string} */
+            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            label: string;
+        };
+        FamilyView: {
+            /** @enum {string} */
+            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            label: string;
+            signed: boolean;
+        };
+        FanTurned: {
+            on: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "FanTurned";
+        };
+        FindingView: {
+            clearedBy: string;
+            clientScope: boolean;
+            limits: string[];
+            overridable: boolean;
+            ruleId: string;
+            said: string;
+            scope: string;
+            settled?: string;
+            source: string;
+            unasked: boolean;
+            /** Format: date */
+            until?: string;
+            /** @enum {string} */
+            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+            why: string;
+        };
+        Formula: {
+            band: components["schemas"]["Band"];
+            code: string;
+            components: components["schemas"]["Component"][];
+            /** Format: duration */
+            dwell: string;
+            /** @enum {string} */
+            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
+            entry: boolean;
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            /** Format: duration */
+            firstContact?: string;
+            /** Format: int32 */
+            intervalDays: number;
+            /** Format: int32 */
+            layersFirst: number;
+            /** Format: int32 */
+            layersMost: number;
+            /** @enum {string} */
+            libraryDepth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            /** Format: duration */
+            mostContact?: string;
+            name: string;
+            /** Format: int32 */
+            peelingFirst: number;
+            /** Format: int32 */
+            peelingLast: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: int32 */
+            rung: number;
+            /** Format: int32 */
+            seriesLeast: number;
+            /** Format: int32 */
+            seriesMost: number;
+            /** @enum {string} */
+            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
+            /** @enum {string} */
+            vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER";
+        };
+        GateADecided: {
+            /** @enum {string} */
+            choice: "KEEP" | "SHORTEN" | "STOP";
+            note: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "GateADecided";
+        };
+        HotSpotFelt: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "HotSpotFelt";
+            /** Format: int32 */
+            value: number;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+        };
+        Item: {
+            answers: string[];
+            id: string;
+            /** @enum {string} */
+            part: "INHERITED" | "REACTION" | "HABITS";
+            question: string;
+        };
+        LaidOut: {
+            note: string;
+            quantity: string;
+            what: string;
+        };
+        LayerCovered: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "LayerCovered";
+        };
+        LayerStarted: {
+            nextRung: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "LayerStarted";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        LayerView: {
+            /** Format: date-time */
+            coveredAt?: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            startedAt: string;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        LayersExtended: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "LayersExtended";
+        };
+        LeavingChecked: {
+            noBurning: boolean;
+            stillPink: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "LeavingChecked";
+        };
+        LookWords: {
+            /** @enum {string} */
+            id: "FLAKING" | "SHINE" | "MAKE_UP" | "IRRITATION" | "OPEN_SPOTS" | "PORES" | "COMEDONES" | "TEXTURE" | "PIGMENT" | "FINE_LINES";
+            label: string;
+            /** Format: int32 */
+            look: number;
+        };
+        Move: {
+            /** Format: date-time */
+            startsAt: string;
+        };
+        Neutraliser: {
+            /** Format: double */
+            bicarbonateG: number;
+            /** Format: double */
+            gasL: number;
+            /** Format: double */
+            layOutMl: number;
+            /** Format: double */
+            protonsMmol: number;
+            /** Format: double */
+            volumeMl: number;
+        };
+        NewClient: {
+            allergies?: string;
+            comfort?: string;
+            /** Format: date */
+            dateOfBirth: string;
+            guardian?: string;
+            /** Format: double */
+            heightCm?: number;
+            name: string;
+            occupation?: string;
+            /** Format: double */
+            weightKg?: number;
+        };
+        NewEvent: {
+            /** Format: date-time */
+            at: string;
+            fact: components["schemas"]["Fact"];
+            /** Format: uuid */
+            id: string;
+        };
+        NewVisit: {
+            /** Format: uuid */
+            clientId: string;
+            /** Format: int32 */
+            minutes?: number;
+            room: string;
+            /** Format: date-time */
+            startsAt: string;
+        };
+        NextView: {
+            /** Format: date */
+            earliest: string;
+            formula?: string;
+            /** Format: int32 */
+            peelNumber: number;
+            reasons: string[];
+            /** Format: int32 */
+            seriesMost: number;
+            step: string;
+            why: string;
+        };
+        NoteWritten: {
+            text: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "NoteWritten";
+        };
+        Opened: {
+            plan: components["schemas"]["TreatmentPlan"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "Opened";
+        };
+        Option: {
+            dateLabel?: string;
+            id: string;
+            label: string;
+        };
+        OverrideGiven: {
+            reason: string;
+            ruleId: string;
+            said: string;
+        };
+        PlanKept: {
+            /** Format: int64 */
+            contactSeconds?: number;
+            /** Format: int32 */
+            layersAtMost?: number;
+            /** Format: int32 */
+            layersPlanned?: number;
+            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        PlanStation: {
+            /** Format: int32 */
+            bookedMinutes: number;
+            course: components["schemas"]["Block"][];
+            /** Format: date */
+            flakingFrom: string;
+            /** Format: date */
+            flakingTo: string;
+            /** Format: double */
+            freeAcidPercent: number;
+            kept: boolean;
+            /** Format: int64 */
+            lengthMinutes: number;
+            /** Format: int32 */
+            mostLayersToday: number;
+            neutraliser?: components["schemas"]["Neutraliser"];
+            plan: components["schemas"]["PlanView"];
+            prep: components["schemas"]["Step"][];
+            salicylate?: components["schemas"]["Salicylate"];
+            trolley: components["schemas"]["LaidOut"][];
+        };
+        PlanView: {
+            /** Format: double */
+            areaCm2: number;
+            /** Format: int32 */
+            bandHigh: number;
+            /** Format: int32 */
+            bandLow: number;
+            /** Format: int64 */
+            bandSeconds?: number;
+            bandWords: string;
+            /** Format: int64 */
+            contactSeconds?: number;
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            depthLabel: string;
+            /** Format: int64 */
+            dwellSeconds: number;
+            /** @enum {string} */
+            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
+            firstVisit: boolean;
+            formulaCode: string;
+            formulaName: string;
+            /** Format: int32 */
+            hold: number;
+            /** Format: double */
+            layerMl: number;
+            /** Format: int32 */
+            layersAtMost: number;
+            /** Format: int32 */
+            layersPlanned: number;
+            mayCrystallise: boolean;
+            /** Format: double */
+            mgPerCm2PerLayer: number;
+            /** Format: int64 */
+            mostContactSeconds?: number;
+            /** Format: double */
+            percentWv: number;
+            /** Format: double */
+            ph: number;
+            /** @enum {string} */
+            phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** Format: int32 */
+            restAtMost: number;
+            /** @enum {string} */
+            sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            /** Format: int32 */
+            stop: number;
+            /** @enum {string} */
+            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        ProductApplied: {
+            product: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ProductApplied";
+        };
+        QualityTold: {
+            /** @enum {string} */
+            quality: "COOL" | "TIGHT" | "TINGLE" | "HOT" | "STING" | "ITCH" | "THROB" | "NUMB" | "STICKY";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "QualityTold";
+        };
+        QuestionView: {
+            answered: boolean;
+            choice?: string;
+            group: string;
+            /** @enum {string} */
+            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "INHIBITOR" | "HAIR" | "COLD_SORES_EVER" | "PIH_EVER" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "ASTHMA";
+            /** Format: date */
+            on?: string;
+            options: components["schemas"]["Option"][];
+            text: string;
+        };
+        RackView: {
+            advice?: string;
+            /** Format: date */
+            event?: string;
+            eventName?: string;
+            families: components["schemas"]["FamilyColumn"][];
+            /** Format: int32 */
+            open: number;
+            /** Format: date */
+            peelDate: string;
+            ranked: string[];
+            tiles: components["schemas"]["TileView"][];
+        };
+        Reasons: {
+            fits: string;
+            notStronger: string;
+            notWeaker: string;
+            watch: string;
+        };
+        RednessSeen: {
+            grades: {
+                [key: string]: number;
+            };
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "RednessSeen";
+        };
+        Reply: {
+            answer: string;
+            question: string;
+        };
+        ResponseNoted: {
+            /** @enum {string} */
+            response: "AWAKE" | "ASLEEP" | "NUMBED";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ResponseNoted";
+        };
+        RunningView: {
+            advice: string;
+            /** Format: date-time */
+            elapsed?: string;
+            /** Format: int32 */
+            lastAnswer?: number;
+            /** Format: int32 */
+            layer: number;
+            /** Format: int32 */
+            layersPlanned: number;
+            /** Format: date-time */
+            limitAt?: string;
+            /** @enum {string} */
+            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
+            /** Format: uuid */
+            treatmentId: string;
+        };
+        Salicylate: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            share: number;
+        };
+        ScreeningView: {
+            consents: components["schemas"]["FamilyView"][];
+            findings: components["schemas"]["FindingView"][];
+            limits: string[];
+            minor: boolean;
+            opensMost?: string;
+            /** Format: date */
+            peelDate: string;
+            questions: components["schemas"]["QuestionView"][];
+            /** Format: int32 */
+            unasked: number;
+            /** Format: date */
+            until?: string;
+            /** @enum {string} */
+            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+        };
+        SensationAnswered: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "SensationAnswered";
+            /** Format: int32 */
+            value: number;
+        };
+        Session: {
+            account?: components["schemas"]["Account"];
+        };
+        Shut: {
+            opens: string;
+            ruleId: string;
+            /** Format: date */
+            until?: string;
+            words: string;
+        };
+        SignResolved: {
+            note: string;
+            /** @enum {string} */
+            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "SignResolved";
+        };
+        SignSeen: {
+            /** @enum {string} */
+            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "SignSeen";
+        };
+        Signed: {
+            nextTime: string;
+            summary: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "Signed";
+        };
+        SseEmitter: {
+            /** Format: int64 */
+            timeout?: number;
+        };
+        StationView: {
+            answer: string;
+            /** @enum {string} */
+            id: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
+            missing?: string;
+            /** @enum {string} */
+            progress: "DONE" | "HERE" | "AHEAD";
+        };
+        Step: {
+            /** Format: date */
+            day: string;
+            /** Format: date */
+            earliest?: string;
+            kept: boolean;
+            late: boolean;
+            what: string;
+        };
+        StepDone: {
+            note: string;
+            /** @enum {string} */
+            step: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "StepDone";
+        };
+        StepView: {
+            /** Format: date-time */
+            doneAt?: string;
+            how: string;
+            /** @enum {string} */
+            id: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
+            label: string;
+        };
+        TileView: {
+            code: string;
+            competes: boolean;
+            /** Format: int64 */
+            contactSeconds?: number;
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            depthLabel: string;
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            /** Format: double */
+            freeAcidPercent: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: double */
+            mgPerCm2: number;
+            name: string;
+            /** Format: int32 */
+            peelingFirst: number;
+            /** Format: int32 */
+            peelingLast: number;
+            /** Format: double */
+            ph: number;
+            reasons: components["schemas"]["Reasons"];
+            /** Format: int32 */
+            rung: number;
+            /** Format: double */
+            score: number;
+            shut: components["schemas"]["Shut"][];
+            strength: string;
+            terms: string[];
+        };
+        TimerArmed: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "TimerArmed";
+        };
+        TodayView: {
+            /** Format: date-time */
+            serverNow: string;
+            /** Format: date */
+            today: string;
+            visits: components["schemas"]["VisitView"][];
+        };
+        Told: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            layer: number;
+            /** @enum {string} */
+            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
+            /** Format: int32 */
+            value: number;
+        };
+        TreatmentPlan: {
+            /** Format: double */
+            areaCm2: number;
+            /** Format: duration */
+            contactLimit?: string;
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            firstFrostEnds: boolean;
+            firstVisit: boolean;
+            formula: components["schemas"]["Formula"];
+            /** Format: int32 */
+            hold: number;
+            /** Format: double */
+            layerMl: number;
+            /** Format: int32 */
+            layersAtMost: number;
+            /** Format: int32 */
+            layersPlanned: number;
+            nextRung?: components["schemas"]["Formula"];
+            /** @enum {string} */
+            phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** Format: int32 */
+            restAtMost: number;
+            /** @enum {string} */
+            sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            solventAllowed: boolean;
+            /** Format: int32 */
+            stop: number;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        TreatmentView: {
+            advice: components["schemas"]["Advice"];
+            answers: components["schemas"]["Told"][];
+            clocks: components["schemas"]["Clocks"];
+            /** Format: int64 */
+            contactLimitSeconds?: number;
+            cues: components["schemas"]["Cue"][];
+            endingDone: string[];
+            endingSteps: string[];
+            events: components["schemas"]["EventView"][];
+            fanOn: boolean;
+            /** @enum {string} */
+            gateA?: "KEEP" | "SHORTEN" | "STOP";
+            gatePasses?: boolean;
+            /** Format: uuid */
+            id: string;
+            ifAnswered: components["schemas"]["Advice"][];
+            layers: components["schemas"]["LayerView"][];
+            /** Format: int32 */
+            layersPlanned: number;
+            /** @enum {string} */
+            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
+            plan: components["schemas"]["PlanView"];
+            /** Format: int32 */
+            prepAnswer?: number;
+            products: string[];
+            /** @enum {string} */
+            response: "AWAKE" | "ASLEEP" | "NUMBED";
+            /** Format: date-time */
+            restAt?: string;
+            /** Format: int32 */
+            seq: number;
+            /** Format: date-time */
+            serverNow: string;
+            /** Format: int64 */
+            shortenedSeconds?: number;
+            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP")[];
+            steps: components["schemas"]["StepView"][];
+            summary: string;
+            /** Format: uuid */
+            visitId: string;
+            wipeOwed: boolean;
+            zones: {
+                [key: string]: components["schemas"]["ZoneState"];
+            };
+        };
+        Until: {
+            /** Format: date */
+            free: string;
+            what: string;
+        };
+        VisitView: {
+            /** Format: int32 */
+            age: number;
+            allergies: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            comfort: string;
+            /** Format: date */
+            day: string;
+            formula?: string;
+            /** @enum {string} */
+            here: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
+            /** Format: uuid */
+            id: string;
+            lastPeel?: string;
+            limits: string[];
+            /** Format: int32 */
+            minutes: number;
+            needs: string;
+            occupation: string;
+            /** Format: int32 */
+            pastPeels: number;
+            /** @enum {string} */
+            phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            room: string;
+            running?: components["schemas"]["RunningView"];
+            /** Format: date-time */
+            signedAt?: string;
+            /** Format: date-time */
+            startsAt: string;
+            stations: components["schemas"]["StationView"][];
+            therapist: string;
+            /** Format: uuid */
+            treatmentId?: string;
+            /** @enum {string} */
+            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+        };
+        WhiteningSeen: {
+            /** @enum {string} */
+            grade: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "WhiteningSeen";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+        };
+        WipeTested: {
+            cameOff: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "WipeTested";
+        };
+        WorkedIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "WorkedIn";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+        };
+        ZoneEnded: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ZoneEnded";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+        };
+        ZoneReached: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ZoneReached";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+        };
+        ZoneState: {
+            ended: boolean;
+            /** Format: int32 */
+            hotSpot?: number;
+            reached: boolean;
+            /** Format: int32 */
+            redness: number;
+            /** Format: int32 */
+            rise: number;
+            /** @enum {string} */
+            whitening: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
+            wipeOwed: boolean;
+        };
+        ZoneWords: {
+            /** @enum {string} */
+            id: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            label: string;
+            onFace: boolean;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  clients: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    clients: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["Client"][];
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"][];
+                };
+            };
         };
-      };
     };
-  };
-  add_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["NewClient"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["Client"];
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClient"];
+            };
         };
-      };
-    };
-  };
-  ofClient: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        clientId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["VisitView"][];
+    };
+    ofClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  client: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"][];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["Client"];
+    };
+    client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  session: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["Session"];
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-    };
-  };
-  today: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Session"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["TodayView"];
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-    };
-  };
-  treatment: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TodayView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["TreatmentView"];
+    };
+    treatment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  append: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["NewEvent"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["TreatmentView"];
+    };
+    append: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  stream: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEvent"];
+            };
         };
-        content: {
-          "text/event-stream": components["schemas"]["SseEmitter"];
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
         };
-      };
     };
-  };
-  add: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["NewVisit"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
+    stream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["VisitView"];
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
         };
-      };
     };
-  };
-  visit: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["VisitView"];
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewVisit"];
+            };
         };
-      };
-    };
-  };
-  after: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["AfterView"];
+    };
+    visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  choose: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["Choice"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["PlanStation"];
+    };
+    after: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  clearance: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ClearanceGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AfterView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ScreeningView"];
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  consent: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ConsentSigned"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Choice"];
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ScreeningView"];
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
         };
-      };
     };
-  };
-  consult: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    clearance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["ConsultView"];
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClearanceGiven"];
+            };
         };
-      };
-    };
-  };
-  save: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ConsultChange"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ConsultView"];
+    };
+    consent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  override: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["OverrideGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConsentSigned"];
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ScreeningView"];
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
         };
-      };
     };
-  };
-  plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    consult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["PlanStation"];
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsultView"];
+                };
+            };
         };
-      };
     };
-  };
-  keep: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["PlanKept"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["PlanStation"];
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConsultChange"];
+            };
         };
-      };
-    };
-  };
-  screening: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsultView"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ScreeningView"];
+    };
+    override: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-      };
-    };
-  };
-  answer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        question:
-          | "PREGNANT"
-          | "BREASTFEEDING"
-          | "UNWELL"
-          | "COLD_SORE_NOW"
-          | "OPEN_SPOTS"
-          | "SUN"
-          | "SUN_PLANNED"
-          | "ROSACEA_FLARE"
-          | "FLAKING"
-          | "ISOTRETINOIN"
-          | "RETINOID"
-          | "HOME_ACID"
-          | "INHIBITOR"
-          | "HAIR"
-          | "COLD_SORES_EVER"
-          | "PIH_EVER"
-          | "SALICYLATE_ALLERGY"
-          | "RESORCINOL_RISK"
-          | "FRUIT_ALLERGY"
-          | "ASTHMA";
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["AnswerChange"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverrideGiven"];
+            };
         };
-        content: {
-          "*/*": components["schemas"]["ScreeningView"];
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
         };
-      };
     };
-  };
-  rack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["RackView"];
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
         };
-      };
     };
-  };
-  move: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["Move"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["VisitView"];
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanKept"];
+            };
         };
-      };
-    };
-  };
-  open: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        visitId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
         };
-        content: {
-          "*/*": components["schemas"]["TreatmentView"];
-        };
-      };
     };
-  };
-  words: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
+    screening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
         };
-        content: {
-          "*/*": components["schemas"]["ConsultWords"];
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
         };
-      };
     };
-  };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                question: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "INHIBITOR" | "HAIR" | "COLD_SORES_EVER" | "PIH_EVER" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "ASTHMA";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
+        };
+    };
+    rack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RackView"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Move"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsultWords"];
+                };
+            };
+        };
+    };
 }

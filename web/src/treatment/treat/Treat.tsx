@@ -75,10 +75,15 @@ function Couch({
   }, []);
 
   const end = useCallback(() => {
+    if (treatment.phase === "ARMED") {
+      say({ type: "GateADecided", choice: "STOP", note: "stopped before any acid" });
+      void navigate(`/visits/${visit.id}/ready`);
+      return;
+    }
     if (!running && !unsent.some(({ fact }) => fact.type === "LayerStarted")) return;
     const by = advice?.action === "END" ? row : undefined;
     say({ type: "EndingStarted", row: by });
-  }, [advice?.action, row, running, say, unsent]);
+  }, [advice?.action, navigate, row, running, say, treatment.phase, unsent, visit.id]);
 
   const act = useCallback(
     (action: Advice["action"]) => {
@@ -251,7 +256,7 @@ function Couch({
           type="button"
           className="END"
           onClick={end}
-          disabled={!running && unsent.length === 0}
+          disabled={!running && treatment.phase !== "ARMED" && unsent.length === 0}
         >
           <b>END</b>
           <small>key e</small>

@@ -108,7 +108,7 @@ class PracticeTest {
                   .asString())
           .isEqualTo("REFER");
       assertThat(practice.visit("Bruno Castelmar").get("verdict").asString()).isEqualTo("WAIT");
-      assertThat(practice.visit("Maren Holt").get("here").asString()).isEqualTo("READY");
+      assertThat(practice.visit("Maren Holt").get("formula").asString()).isEqualTo("GLY-35");
       assertThat(practice.visit("Maren Holt").get("pastPeels").asInt()).isEqualTo(7);
     }
 
@@ -404,6 +404,60 @@ class PracticeTest {
       assertThat(view.get("plan").get("formulaCode").asString()).isEqualTo("MAN-20");
       assertThat(Instant.parse(view.get("serverNow").asString()))
           .isBetween(Instant.now().minusSeconds(5), Instant.now().plusSeconds(5));
+    }
+  }
+
+  @Nested
+  class Arming {
+
+    private String fact(String json) {
+      return "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":%s}"
+          .formatted(UUID.randomUUID(), Instant.now(), json);
+    }
+
+    /// "What changed" in Ready sends the therapist to Screen: what is found there must hold.
+    @Test
+    void asksScreenOnceMore() {
+      String visit = "/api/visits/" + visitId("Maren Holt");
+      JsonNode open = practice.post(visit + "/treatment", "").body();
+      String events = "/api/treatments/" + open.get("id").asString() + "/events";
+      for (JsonNode step : open.get("steps")) {
+        String id = step.get("id").asString();
+        switch (id) {
+          case "BASELINE" ->
+              practice.post(events, fact("{\"type\":\"RednessSeen\",\"grades\":{\"CHIN\":0}}"));
+          case "GATE_A" -> {
+            practice.post(events, fact("{\"type\":\"SensationAnswered\",\"value\":1}"));
+            practice.post(
+                events, fact("{\"type\":\"GateADecided\",\"choice\":\"KEEP\",\"note\":\"\"}"));
+          }
+          default ->
+              practice.post(
+                  events,
+                  fact("{\"type\":\"StepDone\",\"step\":\"%s\",\"note\":\"\"}".formatted(id)));
+        }
+      }
+      practice.put(visit + "/screening/COLD_SORE_NOW", "{\"choice\":\"now\"}");
+      Answer shut = practice.post(events, fact("{\"type\":\"TimerArmed\"}"));
+      assertThat(shut.status()).isEqualTo(422);
+      assertThat(shut.detail()).contains("Screen says WAIT");
+      practice.put(visit + "/screening/COLD_SORE_NOW", "{\"choice\":\"no\"}");
+      Answer armed = practice.post(events, fact("{\"type\":\"TimerArmed\"}"));
+      assertThat(armed.body().get("phase").asString()).isEqualTo("ARMED");
+      Answer stopped =
+          practice.post(
+              events, fact("{\"type\":\"GateADecided\",\"choice\":\"STOP\",\"note\":\"\"}"));
+      assertThat(stopped.body().get("phase").asString()).isEqualTo("STOPPED");
+    }
+
+    @Test
+    void isForTheDayOfTheVisitOnly() {
+      String visit = "/api/visits/" + visitId("Rosalind Peake");
+      practice.put(visit + "/choice", "{\"formula\":\"AZM-15\",\"reason\":\"calm gel\"}");
+      practice.put(visit + "/plan", "{}");
+      Answer early = practice.post(visit + "/treatment", "");
+      assertThat(early.status()).isEqualTo(422);
+      assertThat(early.detail()).contains("Move its date in Screen first");
     }
   }
 

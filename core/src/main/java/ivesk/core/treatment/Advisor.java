@@ -47,11 +47,13 @@ public final class Advisor {
     return switch (state.phase()) {
       case READY -> before(Kind.PREPARE, "Get ready", "Steps are open", Action.ARM);
       case ARMED ->
-          plain(0, Kind.START, "Start the first layer")
-              .because("The clock starts as the acid first touches.")
-              .on(startable(plan, state))
-              .key(Action.START_LAYER)
-              .build();
+          state.signs().contains(Sign.ASKS_TO_STOP)
+              ? before(Kind.PREPARE, "Do not start", "The client asks to stop.", Action.END)
+              : plain(0, Kind.START, "Start the first layer")
+                  .because("The clock starts as the acid first touches.")
+                  .on(startable(plan, state))
+                  .key(Action.START_LAYER)
+                  .build();
       case ACID -> table(plan, state, now);
       case ENDING -> takeOff(plan, state);
       case SETTLING -> settle(plan, state, now);

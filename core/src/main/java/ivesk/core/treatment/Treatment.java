@@ -6,6 +6,7 @@ import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
@@ -45,9 +46,11 @@ public final class Treatment {
       case StepDone(var step, var note) ->
           when(state.phase() != Phase.READY, "Ready is over: the timer is armed");
       case GateADecided(var choice, var note) ->
-          when(
-              state.phase() != Phase.READY || prepAnswer(state).isEmpty(),
-              "ask how the prep feels first");
+          choice == GateA.STOP && state.phase() == Phase.ARMED
+              ? Optional.empty()
+              : when(
+                  state.phase() != Phase.READY || prepAnswer(state).isEmpty(),
+                  "ask how the prep feels first");
       case TimerArmed armed -> arm(plan, state);
       case LayerStarted(var zones, var nextRung) -> layer(plan, state, zones, nextRung, at);
       case ZoneReached(var zone) ->

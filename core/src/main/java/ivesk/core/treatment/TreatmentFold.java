@@ -147,6 +147,7 @@ final class TreatmentFold {
       case HotSpotFelt(var zone, var value) -> {
         change(zone, z -> z.withHotSpot(value));
         declined.clear();
+        reopenGate();
       }
       case SignSeen(var sign) -> {
         signs.add(sign);
@@ -196,7 +197,7 @@ final class TreatmentFold {
     answers.add(new Told(at, value, phase, layers.size()));
     declined.clear();
     if (phase == Phase.ACID) lastLookAt = Optional.of(at);
-    if (phase == Phase.READY && stepsDone.containsKey(ReadyStep.PREP)) gateA = Optional.empty();
+    reopenGate();
     boolean resting = value <= plan.restAtMost();
     if ((phase == Phase.SETTLING || phase == Phase.AT_REST) && resting) {
       phase = Phase.AT_REST;
@@ -205,6 +206,13 @@ final class TreatmentFold {
       phase = Phase.SETTLING;
       restAt = Optional.empty();
     }
+  }
+
+  /// Another answer before the acid wants another decision.
+  private void reopenGate() {
+    if (phase != Phase.READY) return;
+    gateA = Optional.empty();
+    stepsDone.remove(ReadyStep.GATE_A);
   }
 
   /// A look stands in for an answer only when the client cannot give one.

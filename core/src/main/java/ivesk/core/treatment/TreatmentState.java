@@ -6,7 +6,6 @@ import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -194,9 +193,9 @@ public record TreatmentState(
   public List<Zone> treated(TreatmentPlan plan) {
     if (layers.isEmpty()) return List.of();
     if (layers.size() > 1 || !layerRunning()) {
-      List<Zone> had = new ArrayList<>(plan.zones());
-      had.retainAll(layers.getFirst().zones());
-      return had;
+      return plan.zones().stream()
+          .filter(zone -> layers.stream().anyMatch(layer -> layer.zones().contains(zone)))
+          .toList();
     }
     List<Zone> order = layers.getFirst().zones();
     int furthest = 0;

@@ -148,6 +148,41 @@ class SessionTest {
     }
 
     @Test
+    void anotherAnswerReopensTheGate() {
+      TreatmentState kept =
+          after(
+              new StepDone(ReadyStep.PREP, ""),
+              new SensationAnswered(1),
+              new GateADecided(GateA.KEEP, ""));
+      assertThat(kept.stepsDone()).containsKey(ReadyStep.GATE_A);
+      TreatmentState again =
+          after(
+              new StepDone(ReadyStep.PREP, ""),
+              new SensationAnswered(1),
+              new GateADecided(GateA.KEEP, ""),
+              new SensationAnswered(7));
+      assertThat(again.stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
+      assertThat(again.gateA()).isEmpty();
+      TreatmentState hot =
+          after(
+              new StepDone(ReadyStep.PREP, ""),
+              new SensationAnswered(1),
+              new GateADecided(GateA.KEEP, ""),
+              new HotSpotFelt(CHIN, 5));
+      assertThat(hot.stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
+    }
+
+    @Test
+    void armedIsNoPointOfNoReturn() {
+      Peel armed = Peel.of("GLY-35").armed();
+      assertThat(armed.refuses(-5, new GateADecided(GateA.KEEP, ""))).isPresent();
+      assertThat(armed.refuses(-5, new GateADecided(GateA.STOP, ""))).isEmpty();
+      armed.say(-4, new SignSeen(Sign.ASKS_TO_STOP));
+      assertThat(armed.advice(-3).line()).isEqualTo("Do not start");
+      assertThat(armed.refuses(-3, new LayerStarted(FACE, false))).isPresent();
+    }
+
+    @Test
     void withoutSolventTheWipeIsPlain() {
       assertThat(ReadyStep.PREP.how(Peel.of("GLY-35").plan())).contains("crossing");
       assertThat(ReadyStep.BARRIER.how()).contains("nostril");

@@ -2,7 +2,6 @@ package ivesk.server.treatment;
 
 import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
-import ivesk.core.treatment.Phase;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -11,7 +10,8 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
-/// The signed peels of a client, read off their events.
+/// The peels of a client, read off their events. A peel counts from the first touch of acid,
+/// whether or not its record was signed.
 @Component
 public class PastPeels {
   private final VisitStore visits;
@@ -29,7 +29,7 @@ public class PastPeels {
     return visits.ofClient(visit.clientId()).stream()
         .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
         .flatMap(earlier -> treatments.ofVisit(earlier.id()).stream())
-        .filter(live -> live.state().phase() == Phase.SIGNED)
+        .filter(live -> live.state().firstTouch().isPresent())
         .map(this::peel)
         .toList();
   }

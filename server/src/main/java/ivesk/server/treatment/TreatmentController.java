@@ -1,7 +1,9 @@
 package ivesk.server.treatment;
 
 import ivesk.core.Words;
+import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.plan.PlanService;
@@ -70,9 +72,27 @@ class TreatmentController {
     return view(treatments.live(id));
   }
 
+  /// Appends an event. Before the timer is armed, Screen and the gates are asked once more: an
+  /// answer may have changed since the plan was made.
   @PostMapping("/treatments/{id}/events")
   TreatmentView append(@PathVariable UUID id, @RequestBody NewEvent event, Principal who) {
+    if (event.fact() instanceof TimerArmed) requireStillWithin(treatments.live(id));
     return view(treatments.append(id, event.id(), event.at(), event.fact(), who.getName()));
+  }
+
+  private void requireStillWithin(Treatments.Live live) {
+    TreatmentPlan today = plans.ready(live.visitId());
+    boolean tighter =
+        today.layersAtMost() < live.state().layersPlanned()
+            || today.hold() < live.plan().hold()
+            || today.contactLimit().isPresent()
+                && today.contactLimit().get().compareTo(live.state().contactLimit().orElseThrow())
+                    < 0;
+    if (tighter) {
+      throw new Refused(
+          "The limits are tighter than this plan since an answer changed. Stop at the gate and plan"
+              + " again.");
+    }
   }
 
   @GetMapping(path = "/treatments/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
