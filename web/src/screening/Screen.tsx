@@ -8,6 +8,7 @@ import type { Question, ScreeningState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
+import { VerdictMark } from "../parts/VerdictMark";
 import { firstName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
 import { ConsentForm } from "./ConsentForm";
@@ -74,6 +75,9 @@ export default function Screen({ visit }: StationProps) {
       <section className="side" aria-label="Verdict">
         <VerdictPanel visitId={visit.id} state={state} />
         <div className="foot">
+          <span className="row foot-verdict">
+            <VerdictMark verdict={state.verdict} /> <b>{state.verdict}</b>
+          </span>
           <ToChoose visitId={visit.id} state={state} />
           {!visit.treatmentId && <Button onClick={() => setMoving(true)}>Move the date</Button>}
         </div>

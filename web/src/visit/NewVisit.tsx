@@ -39,6 +39,8 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
             body: { name: whom, dateOfBirth: born },
           }),
         );
+        // Known from here on: a second try must not add the same person twice.
+        setWhom(client);
       }
       return body(
         await api.POST("/api/visits", {

@@ -46,14 +46,7 @@ public final class Advisor {
     if (danger.isPresent()) return danger.get();
     return switch (state.phase()) {
       case READY -> before(Kind.PREPARE, "Get ready", "Steps are open", Action.ARM);
-      case ARMED ->
-          state.signs().contains(Sign.ASKS_TO_STOP)
-              ? before(Kind.PREPARE, "Do not start", "The client asks to stop.", Action.END)
-              : plain(0, Kind.START, "Start the first layer")
-                  .because("The clock starts as the acid first touches.")
-                  .on(startable(plan, state))
-                  .key(Action.START_LAYER)
-                  .build();
+      case ARMED -> start(plan, state);
       case ACID -> table(plan, state, now);
       case ENDING -> takeOff(plan, state);
       case SETTLING -> settle(plan, state, now);
@@ -210,6 +203,23 @@ public final class Advisor {
 
   private static boolean acidOn(TreatmentState state) {
     return state.phase() == Phase.ACID;
+  }
+
+  /// Armed, no acid yet: the first layer, unless there is a reason not to begin.
+  private static Advice start(TreatmentPlan plan, TreatmentState state) {
+    List<Zone> zones = startable(plan, state);
+    if (state.signs().contains(Sign.ASKS_TO_STOP)) {
+      return before(Kind.PREPARE, "Do not start", "The client asks to stop.", Action.END);
+    }
+    if (zones.isEmpty()) {
+      return before(
+          Kind.PREPARE, "Do not start", "No zone is fit for acid: red, white or hot.", Action.END);
+    }
+    return plain(0, Kind.START, "Start the first layer")
+        .because("The clock starts as the acid first touches.")
+        .on(zones)
+        .key(Action.START_LAYER)
+        .build();
   }
 
   /// Rows 4 to 17, while acid is on.

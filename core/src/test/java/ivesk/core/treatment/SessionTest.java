@@ -180,6 +180,9 @@ class SessionTest {
       armed.say(-4, new SignSeen(Sign.ASKS_TO_STOP));
       assertThat(armed.advice(-3).line()).isEqualTo("Do not start");
       assertThat(armed.refuses(-3, new LayerStarted(FACE, false))).isPresent();
+      Peel red = Peel.of("GLY-35").armed().say(-4, new RednessSeen(all(3)));
+      assertThat(red.advice(-3).line()).isEqualTo("Do not start");
+      assertThat(red.advice(-3).reason()).contains("No zone is fit");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package ivesk.server.visit;
 
 import ivesk.core.Words;
+import ivesk.core.screening.Finding;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Verdict;
@@ -22,6 +23,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -294,9 +296,9 @@ class VisitPath {
           outcome.unasked() > 0
               ? Words.count(outcome.unasked(), "answer") + " not asked yet"
               : outcome.verdict()
+                  + outcome.until().map(day -> " until " + Words.day(day)).orElse("")
                   + ": "
-                  + outcome.findings().getFirst().said()
-                  + outcome.until().map(day -> ", from " + Words.day(day)).orElse("");
+                  + decisive(outcome);
       case CHOOSE -> "choose a formula";
       case PLAN -> "keep the plan";
       case READY -> "ready for the couch";
@@ -304,6 +306,16 @@ class VisitPath {
       case SETTLE -> "coming to rest";
       case AFTER -> "sheet and signature";
     };
+  }
+
+  /// What the verdict hangs on: the last date to pass, else the most severe finding.
+  private static String decisive(Screening outcome) {
+    return outcome.findings().stream()
+        .filter(finding -> finding.stands() && finding.scope().client())
+        .filter(finding -> finding.verdict() == outcome.verdict())
+        .max(Comparator.comparing(finding -> finding.until().orElse(LocalDate.MIN)))
+        .map(Finding::said)
+        .orElse("");
   }
 
   private RunningView running(Live live) {
