@@ -1,5 +1,5 @@
 import js from "@eslint/js";
-import importX from "eslint-plugin-import-x";
+import importX, { createNodeResolver } from "eslint-plugin-import-x";
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
@@ -12,6 +12,11 @@ export default tseslint.config(
   reactHooks.configs.flat["recommended-latest"],
   {
     plugins: { "import-x": importX },
+    settings: {
+      "import-x/extensions": [".ts", ".tsx"],
+      "import-x/parsers": { "@typescript-eslint/parser": [".ts", ".tsx"] },
+      "import-x/resolver-next": [createNodeResolver({ extensions: [".ts", ".tsx", ".js"] })],
+    },
     rules: {
       "@typescript-eslint/no-non-null-assertion": "off",
       "import-x/no-cycle": ["error", { ignoreExternal: true }],

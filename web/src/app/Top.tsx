@@ -1,5 +1,10 @@
 import Button from "@mui/material/Button";
+import { useQuery } from "@tanstack/react-query";
 import { Link, NavLink } from "react-router";
+import type { Visit } from "../api/types";
+import { useNow } from "../parts/useNow";
+import { clock, firstName } from "../parts/words";
+import { todayQuery } from "../visit/queries";
 import { signOut, useSession } from "./session";
 
 /** The top of every desk screen. */
@@ -7,7 +12,7 @@ export function Top() {
   const session = useSession();
   return (
     <header className="top">
-      <Link to="/" className="brand" aria-label="Ivesk, to Today">
+      <Link to="/" className="brand" aria-label="ivesk, to Today">
         ivesk
       </Link>
       <nav aria-label="Rooms">
@@ -16,10 +21,33 @@ export function Top() {
         </NavLink>
         <NavLink to="/clients">Clients</NavLink>
       </nav>
+      <Running />
       <span className="who soft">{session.data?.account?.name}</span>
       <Button color="inherit" variant="text" onClick={() => void signOut()}>
         Sign out
       </Button>
     </header>
+  );
+}
+
+/** Peels that run in other rooms, on every screen. */
+function Running() {
+  const today = useQuery(todayQuery);
+  const offset = today.data ? Date.parse(today.data.serverNow) - today.dataUpdatedAt : 0;
+  return today.data?.visits
+    .filter((visit) => visit.running?.phase === "ACID")
+    .map((visit) => <RunningLink key={visit.id} visit={visit} offset={offset} />);
+}
+
+function RunningLink({ visit, offset }: { visit: Visit; offset: number }) {
+  const now = useNow(offset, 500);
+  const { elapsed, limitAt } = visit.running ?? {};
+  const over = limitAt !== undefined && now >= Date.parse(limitAt);
+  return (
+    <Link to={`/visits/${visit.id}/treat`} className={`top-running ${over ? "over" : ""}`}>
+      {firstName(visit.clientName)}, {visit.room}{" "}
+      <b className="mono">{elapsed && clock(now - Date.parse(elapsed))}</b>
+      {over && " end now"}
+    </Link>
   );
 }

@@ -1,6 +1,10 @@
 import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { useNavigate } from "react-router";
+import { useBlocker, useNavigate } from "react-router";
 import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
 import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
@@ -62,8 +66,7 @@ function Couch({
   const running = treatment.phase === "ACID";
   const advice = adviceNow(treatment, unsent, now);
   const row = advice?.row ?? 0;
-  useCueSounds(treatment, now);
-  useLeaveQuestion(running);
+  const flash = useCues(treatment, now);
 
   useEffect(() => {
     if (ended) void navigate(`/visits/${visit.id}/settle`, { replace: true });
@@ -184,7 +187,8 @@ function Couch({
   ];
 
   return (
-    <div className="couch-screen treat-screen">
+    <div className={`couch-screen ${flash && `flash-${flash}`}`}>
+      <LeaveQuestion running={running} />
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
       <main className="treat">
@@ -359,25 +363,46 @@ const TONE: Partial<Record<Advice["kind"], string>> = {
   WAIT: "wait",
 };
 
-/** A tone as each cue comes, once. */
-function useCueSounds(treatment: Treatment, now: number) {
+/** A tone and a flash as each cue comes, once. */
+function useCues(treatment: Treatment, now: number): "cue" | "limit" | "" {
   const last = useRef<string | undefined>(undefined);
   const cue = cueAt(treatment, now);
+  const since = cue ? now - Date.parse(cue.at) : Infinity;
   useEffect(() => {
-    const fresh = cue !== undefined && now - Date.parse(cue.at) < 1500;
-    if (cue && fresh && cue.at !== last.current) {
+    if (cue && since < 1500 && cue.at !== last.current) {
       last.current = cue.at;
       cueSound(cue.kind === "LIMIT");
     }
-  }, [cue, now]);
+  }, [cue, since]);
+  return since > 1000 ? "" : cue?.kind === "LIMIT" ? "limit" : "cue";
 }
 
-/** Leaving the page while acid is on asks first. */
-function useLeaveQuestion(running: boolean) {
+/** Leaving while acid is on asks first, whether by a link or by closing the page. */
+function LeaveQuestion({ running }: { running: boolean }) {
+  const blocker = useBlocker(
+    ({ nextLocation }) => running && !nextLocation.pathname.endsWith("/settle"),
+  );
   useEffect(() => {
     if (!running) return;
     const ask = (event: BeforeUnloadEvent) => event.preventDefault();
     window.addEventListener("beforeunload", ask);
     return () => window.removeEventListener("beforeunload", ask);
   }, [running]);
+  if (blocker.state !== "blocked") return null;
+  return (
+    <Dialog open onClose={() => blocker.reset()} aria-labelledby="leave">
+      <DialogTitle id="leave">Acid is on. Leave this screen?</DialogTitle>
+      <DialogContent>
+        The clocks go on. The peel shows at the top of every other screen until it is ended.
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={() => blocker.proceed()}>
+          Leave
+        </Button>
+        <Button variant="contained" autoFocus onClick={() => blocker.reset()}>
+          Stay
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
 }
