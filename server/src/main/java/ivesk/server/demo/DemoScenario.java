@@ -72,7 +72,8 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class DemoScenario implements ApplicationRunner {
-  static final String PASSWORD = "harbour";
+  private static final Logger LOG = LoggerFactory.getLogger(DemoScenario.class);
+  private static final String PASSWORD = "harbour";
   private static final String INES = "ines";
   private static final String ROLF = "rolf";
 
@@ -86,7 +87,6 @@ class DemoScenario implements ApplicationRunner {
   private final PasswordEncoder passwords;
   private final Clock clock;
   private final DemoClock past;
-  private static final Logger LOG = LoggerFactory.getLogger(DemoScenario.class);
 
   DemoScenario(
       PracticeStore practice,
@@ -113,7 +113,7 @@ class DemoScenario implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments arguments) {
     if (practice.accounts().isEmpty()) fill();
-    LOG.info("The demo practice is ready. Sign in as ines, rolf or thea, password {}", PASSWORD);
+    LOG.info("The demo practice is ready");
   }
 
   private void fill() {
