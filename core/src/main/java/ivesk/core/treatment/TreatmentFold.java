@@ -160,10 +160,11 @@ final class TreatmentFold {
       case LayerStarted(var on, var nextRung) -> {
         phase = Phase.ACID;
         layers.add(new Layer(layers.size() + 1, at, Optional.empty(), on));
+        on.forEach(zone -> change(zone, z -> z.withReached(false)));
         onNextRung |= nextRung;
         declined.clear();
       }
-      case ZoneReached(var zone) -> change(zone, ZoneState::withReached);
+      case ZoneReached(var zone) -> change(zone, z -> z.withReached(true));
       case LayerCovered() -> covered(at);
       case AdviceDeclined(var row, var reason) -> declined.add(row);
       case LayersExtended() -> extended = true;
@@ -252,7 +253,7 @@ final class TreatmentFold {
     if (layers.isEmpty() || layers.getLast().coveredAt().isPresent()) return;
     Layer layer = layers.removeLast();
     layers.add(new Layer(layer.number(), layer.startedAt(), Optional.of(at), layer.zones()));
-    layer.zones().forEach(zone -> change(zone, ZoneState::withReached));
+    layer.zones().forEach(zone -> change(zone, z -> z.withReached(true)));
   }
 
   private void change(Zone zone, UnaryOperator<ZoneState> how) {

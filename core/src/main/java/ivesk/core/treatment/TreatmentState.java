@@ -61,6 +61,7 @@ public record TreatmentState(
   /// @param rise by how much the redness rose at its last look
   /// @param wipeOwed whitening was entered and the wipe test not yet done
   /// @param hotSpot its own number, where it has one
+  /// @param reached the newest layer over it has come this far
   public record ZoneState(
       int redness,
       int rise,
@@ -85,8 +86,8 @@ public record TreatmentState(
       return new ZoneState(redness, rise, whitening, wipeOwed, spot, reached, ended);
     }
 
-    ZoneState withReached() {
-      return new ZoneState(redness, rise, whitening, wipeOwed, hotSpot, true, ended);
+    ZoneState withReached(boolean by) {
+      return new ZoneState(redness, rise, whitening, wipeOwed, hotSpot, by, ended);
     }
 
     ZoneState withEnded() {

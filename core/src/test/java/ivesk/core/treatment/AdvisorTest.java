@@ -390,6 +390,24 @@ class AdvisorTest {
       assertThat(peel.advice(211).zones()).doesNotContain(CHIN).hasSize(10);
       assertThat(peel.refuses(211, new LayerStarted(List.of(CHIN), false))).isPresent();
     }
+
+    @Test
+    void whenEveryZoneIsEndedThePeelIs() {
+      Peel peel = Peel.of("GLY-20").onSkin().feels(30, 3);
+      for (Zone zone : FACE) peel.say(40, new ZoneEnded(zone));
+      row(peel.advice(41), 14, Kind.FINISH);
+      assertThat(peel.advice(41).action()).isEqualTo(Action.END);
+      assertThat(peel.advice(110).action()).as("no use in asking to go on").isEqualTo(Action.END);
+    }
+
+    @Test
+    void aNewLayerIsCoveredZoneByZoneAgain() {
+      Peel peel = Peel.of("TCA-10").layers(2, 2).onSkin().feels(206, 3).layer(210);
+      assertThat(peel.state().zones().get(FOREHEAD).reached()).isFalse();
+      assertThat(peel.say(215, new ZoneReached(FOREHEAD)).advice(216).reason())
+          .doesNotContain("Forehead,")
+          .contains("still to cover");
+    }
   }
 
   @Nested
