@@ -29,6 +29,7 @@ export function CouchTop({
       <span>
         {visit.age} · type {treatment.plan.phototype}
         {visit.allergies && ` · ${visit.allergies}`}
+        {visit.comfort && ` · ${visit.comfort}`}
       </span>
       {visit.limits.length > 0 && (
         <span className="limits">

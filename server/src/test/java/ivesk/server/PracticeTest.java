@@ -408,6 +408,38 @@ class PracticeTest {
   }
 
   @Nested
+  class Signed {
+
+    @Test
+    void aSignedRecordTakesNoChange() {
+      String visit = "/api/visits/" + visitId("Greta Sollund");
+      assertThat(practice.put(visit + "/screening/SUN", "{\"choice\":\"no\"}").status())
+          .isEqualTo(422);
+      JsonNode consult = practice.get(visit + "/consult").body();
+      Answer answer =
+          practice.put(
+              visit + "/consult",
+              "{\"version\":%d,\"consult\":%s}"
+                  .formatted(consult.get("version").asInt(), consult.get("consult")));
+      assertThat(answer.status()).isEqualTo(422);
+      assertThat(answer.detail()).contains("addendum only");
+      assertThat(practice.put(visit + "/plan", "{}").status()).isEqualTo(422);
+    }
+
+    @Test
+    void anOpenTreatmentKeepsItsPlanAndItsDate() {
+      String visit = "/api/visits/" + visitId("Jonas Arkwright");
+      assertThat(
+              practice
+                  .put(visit + "/choice", "{\"formula\":\"LAC-10\",\"reason\":\"milder\"}")
+                  .detail())
+          .contains("its formula and plan stay");
+      assertThat(practice.put(visit + "/start", "{\"startsAt\":\"2999-01-01T10:00:00Z\"}").status())
+          .isEqualTo(422);
+    }
+  }
+
+  @Nested
   class Arming {
 
     private String fact(String json) {

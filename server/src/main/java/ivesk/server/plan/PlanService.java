@@ -13,6 +13,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanStore.Chosen;
 import ivesk.server.selection.SelectionService;
+import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import java.util.Optional;
 import java.util.UUID;
@@ -25,6 +26,7 @@ public class PlanService {
   private final SelectionService selection;
   private final VisitStore visits;
   private final ClientStore clients;
+  private final Treatments treatments;
   private final Audit audit;
 
   PlanService(
@@ -32,11 +34,13 @@ public class PlanService {
       SelectionService selection,
       VisitStore visits,
       ClientStore clients,
+      Treatments treatments,
       Audit audit) {
     this.store = store;
     this.selection = selection;
     this.visits = visits;
     this.clients = clients;
+    this.treatments = treatments;
     this.audit = audit;
   }
 
@@ -58,6 +62,7 @@ public class PlanService {
   /// @throws Refused when the formula is shut
   @Transactional
   public void choose(UUID visitId, String code, String reason, String who) {
+    treatments.requireUnopened(visitId);
     Selection rack = selection.choose(visitId);
     requireOpen(rack, code);
     boolean first = rack.first().filter(code::equals).isPresent();
@@ -75,6 +80,7 @@ public class PlanService {
   /// Keeps the plan as it stands; Ready opens.
   @Transactional
   public void keep(UUID visitId, Wishes wishes, String who) {
+    treatments.requireUnopened(visitId);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
     requireOpen(selection.choose(visitId), chosen.formulaCode());
     Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), wishes, true);

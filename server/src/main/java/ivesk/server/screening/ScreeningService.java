@@ -16,6 +16,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.skin.ConsultStore;
 import ivesk.server.treatment.PastPeels;
+import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
@@ -33,6 +34,7 @@ public class ScreeningService {
   private final ClientStore clients;
   private final ConsultStore consults;
   private final PastPeels pastPeels;
+  private final Treatments treatments;
   private final PracticeStore practice;
   private final Audit audit;
   private final Clock clock;
@@ -43,6 +45,7 @@ public class ScreeningService {
       ClientStore clients,
       ConsultStore consults,
       PastPeels pastPeels,
+      Treatments treatments,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
@@ -51,6 +54,7 @@ public class ScreeningService {
     this.clients = clients;
     this.consults = consults;
     this.pastPeels = pastPeels;
+    this.treatments = treatments;
     this.practice = practice;
     this.audit = audit;
     this.clock = clock;
@@ -81,6 +85,7 @@ public class ScreeningService {
 
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
+    treatments.requireUnsigned(visitId);
     LocalDate day = LocalDate.ofInstant(visits.get(visitId).startsAt(), clock.getZone());
     LocalDate today = LocalDate.now(clock);
     answer.ifPresent(given -> question.check(given, day.isAfter(today) ? today : day));
@@ -112,6 +117,7 @@ public class ScreeningService {
   /// @throws Refused when the finding does not stand, or may not be lifted so
   @Transactional
   public void settle(UUID visitId, Settlement settlement, String who) {
+    treatments.requireUnsigned(visitId);
     Finding finding =
         screen(visitId).findings().stream()
             .filter(Finding::stands)

@@ -6,6 +6,7 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.PhototypeQuestionnaire;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.Audit;
+import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import java.security.Principal;
 import java.util.Arrays;
@@ -25,11 +26,13 @@ import org.springframework.web.bind.annotation.RestController;
 class ConsultController {
   private final ConsultStore consults;
   private final VisitStore visits;
+  private final Treatments treatments;
   private final Audit audit;
 
-  ConsultController(ConsultStore consults, VisitStore visits, Audit audit) {
+  ConsultController(ConsultStore consults, VisitStore visits, Treatments treatments, Audit audit) {
     this.consults = consults;
     this.visits = visits;
+    this.treatments = treatments;
     this.audit = audit;
   }
 
@@ -96,6 +99,7 @@ class ConsultController {
   @Transactional
   ConsultView save(@PathVariable UUID id, @RequestBody ConsultChange change, Principal who) {
     visits.get(id);
+    treatments.requireUnsigned(id);
     ConsultStore.Saved saved = consults.save(id, change.consult(), change.version(), who.getName());
     audit.note(who.getName(), "save consult", id);
     return ConsultView.of(saved);

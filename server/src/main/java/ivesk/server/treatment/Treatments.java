@@ -1,6 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -73,6 +74,20 @@ public class Treatments {
 
   public Optional<Live> ofVisit(UUID visitId) {
     return store.ofVisit(visitId).map(row -> live(row.id()));
+  }
+
+  /// @throws Refused when the record of this visit is signed: it is corrected by addendum only
+  public void requireUnsigned(UUID visitId) {
+    if (ofVisit(visitId).filter(live -> live.state().phase() == Phase.SIGNED).isPresent()) {
+      throw new Refused("The record is signed. It is corrected by addendum only; nothing changed.");
+    }
+  }
+
+  /// @throws Refused when a treatment of this visit is open or done: it carries its own plan
+  public void requireUnopened(UUID visitId) {
+    if (store.ofVisit(visitId).isPresent()) {
+      throw new Refused("The treatment is open: its formula and plan stay. Nothing changed.");
+    }
   }
 
   public Live live(UUID id) {
