@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
-import { Link, NavLink } from "react-router";
+import { Link, NavLink, useLocation } from "react-router";
 import type { Visit } from "../api/types";
 import { useNow } from "../parts/useNow";
 import { clock, firstName } from "../parts/words";
@@ -30,9 +30,11 @@ export function Top() {
   );
 }
 
-/** Peels that run in other rooms, on every screen. */
+/** Peels that run in other rooms, on every screen; Today shows them large. */
 function Running() {
   const today = useQuery(todayQuery);
+  const { pathname } = useLocation();
+  if (pathname === "/") return null;
   const offset = today.data ? Date.parse(today.data.serverNow) - today.dataUpdatedAt : 0;
   return today.data?.visits
     .filter((visit) => visit.running?.phase === "ACID")

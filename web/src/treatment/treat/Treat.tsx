@@ -7,6 +7,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { useBlocker, useNavigate } from "react-router";
 import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
 import { FaceMap } from "../../parts/FaceMap";
+import { ledByTab } from "../../parts/ledByTab";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
@@ -75,6 +76,8 @@ function Couch({
   const close = useCallback(() => {
     setPanel(null);
     setChosen([]);
+    // A zone that was tapped is done with; one that Tab led to keeps its place.
+    if (!ledByTab() && document.activeElement instanceof SVGElement) document.activeElement.blur();
   }, []);
 
   const end = useCallback(() => {
