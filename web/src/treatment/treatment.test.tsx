@@ -350,7 +350,7 @@ describe("the sensation keys", () => {
 });
 
 describe("a treatment without the server", () => {
-  let answering: "yes" | "no" | "refuse";
+  let answering: "yes" | "no" | "refuse" | "signed out";
   let posted: NewEvent[];
 
   beforeEach(() => {
@@ -366,6 +366,9 @@ describe("a treatment without the server", () => {
     vi.stubGlobal("fetch", async (request: Request) => {
       if (answering === "no") throw new TypeError("network");
       if (request.method === "GET") return Response.json(treatment());
+      if (answering === "signed out") {
+        return Response.json({ detail: "Please sign in." }, { status: 403 });
+      }
       if (answering === "refuse") {
         return Response.json({ detail: "No layer now." }, { status: 422 });
       }
@@ -408,6 +411,17 @@ describe("a treatment without the server", () => {
     act(() => result.current.say({ type: "LayerStarted", zones: ["NOSE"], nextRung: false }));
     await waitFor(() => expect(result.current.refused).toBe("No layer now."));
     expect(result.current.unsent).toHaveLength(0);
+  });
+
+  it("drops nothing over a session that has ended", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    answering = "signed out";
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    await waitFor(() => expect(result.current.away).toBe(true));
+    expect(result.current.unsent).toHaveLength(1);
+    answering = "yes";
+    await waitFor(() => expect(posted).toHaveLength(1), { timeout: 4000 });
   });
 
   it("sets its clock by the server's", async () => {

@@ -12,6 +12,9 @@ export function treatmentQuery(id: string) {
   });
 }
 
+/** Answers that judge an event; any other leaves it to be sent again. */
+const DECIDED = [400, 404, 409, 422];
+
 export interface LiveTreatment {
   treatment: Treatment | undefined;
   /** Events that the server has not taken yet. */
@@ -54,7 +57,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         queries.setQueryData(treatmentQuery(id).queryKey, fresh);
         setAway(false);
       } catch (problem) {
-        if (problem instanceof Problem && problem.status < 500 && problem.status !== 401) {
+        if (problem instanceof Problem && DECIDED.includes(problem.status)) {
           queue.remove(next.id);
           setRefused(problem.message);
         } else {

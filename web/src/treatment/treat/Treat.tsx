@@ -1,43 +1,26 @@
 import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
-import { useCallback, useEffect, useRef, useState } from "react";
-import { useBlocker, useNavigate } from "react-router";
+import { useCallback, useEffect, useState } from "react";
+import { useNavigate } from "react-router";
 import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
 import { FaceMap } from "../../parts/FaceMap";
 import { ledByTab } from "../../parts/ledByTab";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
-import { left, zoneName } from "../../parts/words";
+import { zoneName } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
-import { adviceNow, answersNow, cueAt, NO_ADVICE } from "../advice";
+import { adviceNow, answersNow } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { cueSound } from "../cueSound";
 import { isPedal, isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
+import { AdviceBox } from "./AdviceBox";
 import { Clocks } from "./Clocks";
+import { LeaveQuestion } from "./LeaveQuestion";
 import { Panel, panelKey, type PanelName } from "./Panels";
 import "./treat.css";
-
-const ACTION: Record<Advice["action"], string> = {
-  NONE: "",
-  ASK: "ask",
-  ARM: "arm",
-  START_LAYER: "acid touches",
-  COVERED: "covered",
-  WIPE: "test",
-  END: "end",
-  END_ZONE: "end zone",
-  FAN: "fan on",
-  MORE_LAYERS: "one more layer",
-  ENDING_STEP: "done",
-  LEAVING_CHECK: "check",
-};
+import { useCues } from "./useCues";
 
 export default function Treat({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
@@ -298,114 +281,3 @@ const ENDED_HERE: Advice = {
   steps: [],
   other: "NONE",
 };
-
-/** One large line, its reason, and one key to take it. */
-function AdviceBox({
-  advice,
-  now,
-  onAct,
-  onPass,
-}: {
-  advice: Advice | null;
-  now: number;
-  onAct: (action: Advice["action"]) => void;
-  onPass: () => void;
-}) {
-  const shown = advice ?? NO_ADVICE;
-  const word = advice ? ACTION[advice.action] : "";
-  const until = advice?.until ? Date.parse(advice.until) - now : undefined;
-  const tone = advice ? TONE[advice.kind] : "hold";
-  return (
-    <div className={`advice ${tone ?? ""}`}>
-      <div className="grow" role="status" aria-live="assertive">
-        <h1>
-          {shown.line}
-          {advice?.kind === "WAIT" && until !== undefined && until > 0 && (
-            <span aria-hidden="true"> {left(until)}</span>
-          )}
-        </h1>
-        <p>{shown.reason}</p>
-        {advice && advice.steps.length > 0 && (
-          <ol>
-            {advice.steps.map((step) => (
-              <li key={step}>{step}</li>
-            ))}
-          </ol>
-        )}
-      </div>
-      <div className="advice-keys">
-        {advice && word && (
-          <Button onClick={() => onAct(advice.action)}>
-            <kbd>Space</kbd> {word}
-          </Button>
-        )}
-        {advice && advice.other !== "NONE" && (
-          <Button color="inherit" onClick={() => onAct(advice.other)}>
-            {ACTION[advice.other]}
-          </Button>
-        )}
-        {advice?.passable && (
-          <Button color="inherit" onClick={onPass}>
-            go on, say why
-          </Button>
-        )}
-      </div>
-    </div>
-  );
-}
-
-const TONE: Partial<Record<Advice["kind"], string>> = {
-  EMERGENCY: "end",
-  EYE: "end",
-  END_NOW: "end",
-  END: "end",
-  END_ZONE: "end",
-  HOLD: "hold",
-  LOOK_NOW: "hold",
-  WIPE_TEST: "hold",
-  WAIT: "wait",
-};
-
-/** A tone and a flash as each cue comes, once. */
-function useCues(treatment: Treatment, now: number): "cue" | "limit" | "" {
-  const last = useRef<string | undefined>(undefined);
-  const cue = cueAt(treatment, now);
-  const since = cue ? now - Date.parse(cue.at) : Infinity;
-  useEffect(() => {
-    if (cue && since < 1500 && cue.at !== last.current) {
-      last.current = cue.at;
-      cueSound(cue.kind === "LIMIT");
-    }
-  }, [cue, since]);
-  return since > 1000 ? "" : cue?.kind === "LIMIT" ? "limit" : "cue";
-}
-
-/** Leaving while acid is on asks first, whether by a link or by closing the page. */
-function LeaveQuestion({ running }: { running: boolean }) {
-  const blocker = useBlocker(
-    ({ nextLocation }) => running && !nextLocation.pathname.endsWith("/settle"),
-  );
-  useEffect(() => {
-    if (!running) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener("beforeunload", ask);
-    return () => window.removeEventListener("beforeunload", ask);
-  }, [running]);
-  if (blocker.state !== "blocked") return null;
-  return (
-    <Dialog open onClose={() => blocker.reset()} aria-labelledby="leave">
-      <DialogTitle id="leave">Acid is on. Leave this screen?</DialogTitle>
-      <DialogContent>
-        The clocks go on. The peel shows at the top of every other screen until it is ended.
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={() => blocker.proceed()}>
-          Leave
-        </Button>
-        <Button variant="contained" autoFocus onClick={() => blocker.reset()}>
-          Stay
-        </Button>
-      </DialogActions>
-    </Dialog>
-  );
-}

@@ -1,0 +1,86 @@
+import Button from "@mui/material/Button";
+import type { Advice } from "../../api/types";
+import { left } from "../../parts/words";
+import { NO_ADVICE } from "../advice";
+
+const ACTION: Record<Advice["action"], string> = {
+  NONE: "",
+  ASK: "ask",
+  ARM: "arm",
+  START_LAYER: "acid touches",
+  COVERED: "covered",
+  WIPE: "test",
+  END: "end",
+  END_ZONE: "end zone",
+  FAN: "fan on",
+  MORE_LAYERS: "one more layer",
+  ENDING_STEP: "done",
+  LEAVING_CHECK: "check",
+};
+
+/** One large line, its reason, and one key to take it. */
+export function AdviceBox({
+  advice,
+  now,
+  onAct,
+  onPass,
+}: {
+  advice: Advice | null;
+  now: number;
+  onAct: (action: Advice["action"]) => void;
+  onPass: () => void;
+}) {
+  const shown = advice ?? NO_ADVICE;
+  const word = advice ? ACTION[advice.action] : "";
+  const until = advice?.until ? Date.parse(advice.until) - now : undefined;
+  const tone = advice ? TONE[advice.kind] : "hold";
+  return (
+    <div className={`advice ${tone ?? ""}`}>
+      <div className="grow" role="status" aria-live="assertive">
+        <h1>
+          {shown.line}
+          {advice?.kind === "WAIT" && until !== undefined && until > 0 && (
+            <span aria-hidden="true"> {left(until)}</span>
+          )}
+        </h1>
+        <p>{shown.reason}</p>
+        {advice && advice.steps.length > 0 && (
+          <ol>
+            {advice.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        )}
+      </div>
+      <div className="advice-keys">
+        {advice && word && (
+          <Button onClick={() => onAct(advice.action)}>
+            <kbd>Space</kbd> {word}
+          </Button>
+        )}
+        {advice && advice.other !== "NONE" && (
+          <Button color="inherit" onClick={() => onAct(advice.other)}>
+            {ACTION[advice.other]}
+          </Button>
+        )}
+        {advice?.passable && (
+          <Button color="inherit" onClick={onPass}>
+            go on, say why
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const TONE: Partial<Record<Advice["kind"], string>> = {
+  EMERGENCY: "end",
+  EYE: "end",
+  END_NOW: "end",
+  END: "end",
+  END_ZONE: "end",
+  HOLD: "hold",
+  LOOK_NOW: "hold",
+  WIPE_TEST: "hold",
+  WAIT: "wait",
+};

@@ -1,0 +1,37 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import { useEffect } from "react";
+import { useBlocker } from "react-router";
+
+/** Leaving while acid is on asks first, whether by a link or by closing the page. */
+export function LeaveQuestion({ running }: { running: boolean }) {
+  const blocker = useBlocker(
+    ({ nextLocation }) => running && !nextLocation.pathname.endsWith("/settle"),
+  );
+  useEffect(() => {
+    if (!running) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", ask);
+    return () => window.removeEventListener("beforeunload", ask);
+  }, [running]);
+  if (blocker.state !== "blocked") return null;
+  return (
+    <Dialog open onClose={() => blocker.reset()} aria-labelledby="leave">
+      <DialogTitle id="leave">Acid is on. Leave this screen?</DialogTitle>
+      <DialogContent>
+        The clocks go on. The peel shows at the top of every other screen until it is ended.
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={() => blocker.proceed()}>
+          Leave
+        </Button>
+        <Button variant="contained" autoFocus onClick={() => blocker.reset()}>
+          Stay
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
