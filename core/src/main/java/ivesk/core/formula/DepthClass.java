@@ -33,6 +33,11 @@ public enum DepthClass {
     return deeperThan(other) ? this : other;
   }
 
+  /// The next class below, where there is one.
+  public DepthClass oneDeeper() {
+    return this == MEDIUM ? MEDIUM : values()[ordinal() + 1];
+  }
+
   public DepthClass shallower(DepthClass other) {
     return deeperThan(other) ? other : this;
   }

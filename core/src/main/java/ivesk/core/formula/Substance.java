@@ -17,6 +17,7 @@ public enum Substance {
   GLUCONOLACTONE("gluconolactone", 178.14, 3.86),
   /// A phenol: pKa 9.32, no titratable proton here.
   RESORCINOL("resorcinol", 110.11),
+  RETINOL("retinol", 286.45),
   PAPAYA("papaya enzyme", Double.NaN),
   PINEAPPLE("pineapple enzyme", Double.NaN),
   PUMPKIN("pumpkin enzyme", Double.NaN);

@@ -1,6 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
@@ -10,7 +9,6 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
-import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
@@ -33,10 +31,8 @@ public final class Planning {
         new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
   }
 
-  /// @param faceCm2 area of the whole face
   /// @throws IllegalArgumentException when a wish passes the limits of the day or of the formula
-  public static TreatmentPlan plan(
-      Formula formula, SelectionFacts facts, double faceCm2, Wishes wishes) {
+  public static TreatmentPlan plan(Formula formula, SelectionFacts facts, Wishes wishes) {
     Limits limits = facts.screening().limits();
     int proposed = Selection.plannedLayers(formula, facts);
     boolean first = facts.ladders().firstWith(formula.family());
@@ -60,12 +56,21 @@ public final class Planning {
               + longest.get().toSeconds()
               + " s today");
     }
-    List<Zone> zones = wishes.zones().orElse(Zone.FACE_IN_ORDER);
-    double area = BodySurface.zonesCm2(faceCm2, zones);
+    List<Zone> zones = wishes.zones().orElse(facts.zones());
+    for (Zone zone : zones) {
+      if (limits.excludedZones().contains(zone)) {
+        throw new IllegalArgumentException(zone.label() + " is left out today; Screen says why");
+      }
+      if (zone.region() != facts.client().region()) {
+        throw new IllegalArgumentException(
+            zone.label() + " is another region than " + facts.client().region().label());
+      }
+    }
+    double area = facts.areas().cm2(zones);
     Sensitivity sensitivity = facts.client().skin().sensitivity().orElse(Sensitivity.SENSITIVE);
     Policies policies = facts.client().policies();
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
-    DepthClass depth = Depth.of(formula, contact, planned);
+    DepthClass depth = limits.depth(formula, contact, planned);
     return new TreatmentPlan(
         formula,
         zones,

@@ -4,6 +4,7 @@ import ivesk.core.Require;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
@@ -71,6 +72,11 @@ public record TreatmentPlan(
                     + " s");
           }
         });
+  }
+
+  /// Where the peel is done; regions are treated one at a time.
+  public Region region() {
+    return zones.getFirst().region();
   }
 
   /// A single pass of a formula that falls by itself.

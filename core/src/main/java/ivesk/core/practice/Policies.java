@@ -64,7 +64,11 @@ public record Policies(
     /// Isotretinoin: superficial with clearance, instead of six months for all.
     ISOTRETINOIN_BY_CONSENSUS,
     /// Pregnancy: LAC-10, LAC-30 or MAN-20 with clearance, instead of no peel.
-    MILD_PEEL_IN_PREGNANCY
+    MILD_PEEL_IN_PREGNANCY,
+    /// Dermaplaning with a peel: paired and adapted, instead of not within 7 days.
+    PEEL_AFTER_DERMAPLANING,
+    /// Patch test: only for what goes superficial, instead of every new family.
+    PATCH_TEST_SUPERFICIAL_ONLY
   }
 
   /// Shut until the supervising clinician opens them for the practice, once; some countries

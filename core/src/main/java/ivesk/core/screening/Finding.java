@@ -42,6 +42,16 @@ public record Finding(
     return stands() && verdict.compareTo(Verdict.WAIT) >= 0;
   }
 
+  /// What it still limits: an override takes its limits away; a clearance takes the verdict, and of
+  /// the limits only zones that waited for it.
+  List<Restriction> restrictionsLeft() {
+    if (stands()) return restrictions;
+    if (verdict != Verdict.REFER) return List.of();
+    return restrictions.stream()
+        .filter(limit -> !(limit instanceof Restriction.ExcludeZones zones && zones.untilCleared()))
+        .toList();
+  }
+
   Finding settledBy(String words) {
     return new Finding(
         ruleId,

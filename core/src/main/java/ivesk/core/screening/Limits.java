@@ -1,9 +1,11 @@
 package ivesk.core.screening;
 
+import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
+import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -26,9 +28,12 @@ public record Limits(
     Optional<Set<Family>> onlyFamilies,
     Optional<Set<String>> onlyFormulas,
     Set<String> excludedFormulas,
+    Set<Zone> excludedZones,
     Optional<DepthClass> depthCap,
+    boolean countsDeeper,
     boolean firstRungOnly,
     boolean entryRungOnly,
+    boolean oneRungDown,
     int layerCap,
     boolean oneLayerOff,
     double contactFactor,
@@ -47,7 +52,10 @@ public record Limits(
     Optional<Set<Family>> onlyFamilies = Optional.empty();
     Optional<Set<String>> onlyFormulas = Optional.empty();
     Set<String> excludedFormulas = new HashSet<>();
+    Set<Zone> excludedZones = EnumSet.noneOf(Zone.class);
     Optional<DepthClass> depthCap = Optional.empty();
+    boolean deeper = false;
+    boolean rungDown = false;
     boolean firstRung = false;
     boolean entryRung = false;
     int layerCap = NO_LAYER_CAP;
@@ -69,6 +77,9 @@ public record Limits(
         case Restriction.OnlyFormulas(var codes) ->
             onlyFormulas = Optional.of(meet(onlyFormulas, codes));
         case Restriction.ExcludeFormulas(var codes, var because) -> excludedFormulas.addAll(codes);
+        case Restriction.ExcludeZones(var zones, var untilCleared) -> excludedZones.addAll(zones);
+        case Restriction.CountDeeper() -> deeper = true;
+        case Restriction.OneRungDown() -> rungDown = true;
         case Restriction.CapDepth(var most) ->
             depthCap = Optional.of(depthCap.map(most::shallower).orElse(most));
         case Restriction.KeepToRung(var first) -> {
@@ -90,9 +101,12 @@ public record Limits(
         onlyFamilies,
         onlyFormulas,
         excludedFormulas,
+        excludedZones,
         depthCap,
+        deeper,
         firstRung,
         entryRung,
+        rungDown,
         layerCap,
         oneLayerOff,
         factor,
@@ -107,6 +121,17 @@ public record Limits(
     Set<T> both = new HashSet<>(more);
     before.ifPresent(both::retainAll);
     return both;
+  }
+
+  /// The class that a formula reaches today, one deeper where something makes acid go deeper.
+  public DepthClass depth(Formula formula, Optional<Duration> contact, int layers) {
+    DepthClass planned = Depth.of(formula, contact, layers);
+    return countsDeeper ? planned.oneDeeper() : planned;
+  }
+
+  /// The rung that this client may take of the one that the ladder gives; never below 1.
+  public int rung(int ladder) {
+    return oneRungDown ? Math.max(1, ladder - 1) : ladder;
   }
 
   /// Layers that may be planned where a formula or plan would take `base`; never below 1.
@@ -128,8 +153,9 @@ public record Limits(
     return depthCap.filter(cap -> cap == DepthClass.VERY_SUPERFICIAL).isPresent();
   }
 
-  /// Why these limits shut a formula planned at a depth; empty when they do not.
+  /// Why these limits shut a formula that reaches a depth; empty when they do not.
   ///
+  /// @param depth as [#depth] has it
   /// @param entryRung where this client enters the formula's family
   public List<String> objections(Formula formula, DepthClass depth, int entryRung) {
     List<String> why = new ArrayList<>();

@@ -1,6 +1,7 @@
 package ivesk.core.screening;
 
 import ivesk.core.formula.Formula;
+import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.time.LocalDate;
 
@@ -11,6 +12,7 @@ import java.time.LocalDate;
 /// @param worstSensation 0 to 10
 public record PastPeel(
     Formula formula,
+    Region region,
     LocalDate on,
     int layers,
     Duration contact,

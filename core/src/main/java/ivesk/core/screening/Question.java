@@ -1,32 +1,50 @@
 package ivesk.core.screening;
 
+import ivesk.core.formula.Family;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
-/// A question of the screening, with its answers. An answer may need a date. No answer is "not
-/// asked" and counts as "ask first".
+/// A question of the screening, with its answers from the harmless to the grave. An answer may need
+/// a date, zones or families. No answer is "not asked" and counts as "ask first".
 public enum Question {
   PREGNANT(Group.BODY_NOW, "Pregnant, or could be", no(), yes()),
   BREASTFEEDING(Group.BODY_NOW, "Breastfeeding", no(), yes()),
   UNWELL(Group.BODY_NOW, "Fever or unwell today", no(), yes()),
+  FEVER_LATELY(
+      Group.BODY_NOW, "Flu, chickenpox or fever in the last weeks", no(), dated("had", "over on")),
   COLD_SORE_NOW(
       Group.BODY_NOW,
       "Cold sore on the face",
       no(),
-      option("now", "now"),
-      dated("healed", "healed", "healed on")),
+      dated("healed", "healed on"),
+      option("now", "now")),
   OPEN_SPOTS(
       Group.BODY_NOW,
-      "Open spots or cuts on the face",
+      "Open spots or cuts on the area",
       option("none", "none"),
       option("few", "a few"),
       option("many", "many")),
+  NODULES(Group.BODY_NOW, "Nodules or cysts", no(), yes()),
+  INFECTION(Group.BODY_NOW, "Skin infection: bacterial, viral, fungal", no(), yes()),
+  DERMATITIS(
+      Group.BODY_NOW,
+      "Eczema, dermatitis or psoriasis on the area",
+      option("never", "never"),
+      option("before", "before"),
+      option("now", "now")),
+  MARK(
+      Group.BODY_NOW,
+      "Mark that is undiagnosed, changes or bleeds; rough sun spot, skin cancer",
+      no(),
+      zoned("seen", "yes")),
   SUN(
       Group.BODY_NOW,
       "Sunburn, strong sun or sunbed lately",
       no(),
-      dated("sun", "sun", "last sun"),
+      dated("sun", "last sun"),
       dated("burnt", "burnt now", "burnt on")),
   SUN_PLANNED(
       Group.BODY_NOW,
@@ -39,29 +57,75 @@ public enum Question {
       Group.MEDICINES,
       "Isotretinoin by mouth",
       option("never", "never"),
-      dated("stopped", "stopped", "stopped on"),
+      dated("stopped", "stopped on"),
       option("taking", "taking")),
   RETINOID(
       Group.MEDICINES,
-      "Retinoid on the face",
+      "Retinoid on the area",
       option("none", "none"),
-      dated("retinol", "retinol", "last used"),
-      dated("prescribed", "prescribed", "last used")),
+      dated("retinol", "last used"),
+      dated("prescribed", "last used")),
   HOME_ACID(
       Group.MEDICINES,
       "Home acid, scrub or benzoyl peroxide",
       option("none", "none"),
-      dated("used", "used", "last used")),
+      dated("used", "last used")),
+  TOPICAL_CYTOSTATIC(
+      Group.MEDICINES,
+      "Fluorouracil or imiquimod cream",
+      option("none", "none"),
+      dated("used", "last used")),
+  TOPICAL_STEROID(Group.MEDICINES, "Steroid cream on the area, for long", no(), yes()),
   INHIBITOR(
       Group.MEDICINES,
       "Tyrosinase inhibitor, daily",
-      option("none", "none"),
-      dated("since", "since", "started on")),
+      dated("since", "started on"),
+      option("none", "none")),
+  PHOTOSENSITISING(
+      Group.MEDICINES,
+      "Tetracycline, thiazide, amiodarone, St John's wort or the like",
+      no(),
+      yes()),
+  BLOOD_THINNER(Group.MEDICINES, "Blood thinner, or bleeding disorder", no(), yes()),
+  IMMUNE(
+      Group.MEDICINES,
+      "Immune suppression or chemotherapy",
+      no(),
+      dated("chemo", "chemo ended", "ended on"),
+      option("now", "now")),
   HAIR(
       Group.DONE_LATELY,
-      "Wax, thread or depilatory on the face",
+      "Wax, sugar, thread, depilatory, electrolysis on the area",
       option("none", "none"),
-      dated("done", "done", "done on")),
+      dated("done", "done on")),
+  SHAVE(
+      Group.DONE_LATELY,
+      "Razor shave on the area; an evening's counts as the next day",
+      option("none", "none"),
+      dated("done", "done on")),
+  DERMAPLANING(Group.DONE_LATELY, "Dermaplaning", option("none", "none"), dated("done", "done on")),
+  ABRASION(
+      Group.DONE_LATELY,
+      "Microdermabrasion or brush treatment",
+      option("none", "none"),
+      dated("done", "done on")),
+  ENERGY(
+      Group.DONE_LATELY,
+      "Laser, IPL, needling, radiofrequency",
+      option("none", "none"),
+      dated("done", "done on"),
+      dated("ablative", "ablative laser", "done on")),
+  TOXIN(Group.DONE_LATELY, "Botulinum toxin", option("none", "none"), dated("done", "injected on")),
+  FILLER(Group.DONE_LATELY, "Filler", option("none", "none"), dated("done", "injected on")),
+  FACE_SURGERY(
+      Group.DONE_LATELY, "Surgery of the face", option("none", "none"), dated("done", "done on")),
+  EYE_SURGERY(
+      Group.DONE_LATELY, "Surgery of an eye", option("none", "none"), dated("done", "done on")),
+  PERMANENT_MAKE_UP(
+      Group.DONE_LATELY,
+      "Permanent make-up or tattoo on the area",
+      option("none", "none"),
+      new Option("done", "done", Optional.of("done on"), Needs.ZONES)),
   COLD_SORES_EVER(
       Group.HISTORY,
       "Cold sores before",
@@ -69,44 +133,117 @@ public enum Question {
       option("some", "up to 2 a year"),
       option("often", "3 or more a year")),
   PIH_EVER(Group.HISTORY, "Dark marks after spots or cuts, ever", no(), yes()),
+  KELOID(Group.HISTORY, "Keloid or raised scars before", no(), yes()),
+  SKIN_TEARS(Group.HISTORY, "Skin that tears", no(), yes()),
+  REACTION(
+      Group.HISTORY,
+      "Bad reaction to a peel, or allergy to its acid",
+      option("none", "none"),
+      new Option("reacted", "reacted", Optional.empty(), Needs.FAMILIES),
+      new Option("scarred", "with scars", Optional.empty(), Needs.FAMILIES)),
   SALICYLATE_ALLERGY(Group.HISTORY, "Allergy to aspirin or salicylates", no(), yes()),
   RESORCINOL_RISK(Group.HISTORY, "Resorcinol allergy, thyroid, heart rhythm, G6PD", no(), yes()),
   FRUIT_ALLERGY(Group.HISTORY, "Allergy to papaya, pineapple, pumpkin", no(), yes()),
-  ASTHMA(Group.HISTORY, "Asthma, or strong reaction to fumes", no(), yes());
+  LATEX_ALLERGY(Group.HISTORY, "Allergy to latex; then ask of fruit as well", no(), yes()),
+  ASTHMA(Group.HISTORY, "Asthma, or strong reaction to fumes", no(), yes()),
+  DIABETES(
+      Group.HISTORY,
+      "Diabetes",
+      no(),
+      option("controlled", "controlled"),
+      option("unknown", "control unknown"),
+      option("uncontrolled", "uncontrolled")),
+  ORGAN(
+      Group.HISTORY,
+      "Significant heart, kidney or liver disease",
+      no(),
+      option("heart", "heart"),
+      option("kidney", "kidney or liver")),
+  AUTOIMMUNE(Group.HISTORY, "Lupus, scleroderma, vitiligo on the area", no(), yes()),
+  RADIOTHERAPY(Group.HISTORY, "Radiotherapy to the area, ever", no(), yes()),
+  IMPLANT(Group.HISTORY, "Pacemaker, implant, epilepsy, metal in the area", no(), yes()),
+  SMOKER(Group.HISTORY, "Smokes", no(), yes()),
+  PICKING(Group.COMFORT, "Picks at the skin, or expects what a peel cannot do", no(), yes()),
+  CONTACT_LENSES(Group.COMFORT, "Contact lenses", no(), yes());
 
   /// Where a question stands on the screen.
   public enum Group {
-    BODY_NOW("The body now"),
-    MEDICINES("Medicines and products"),
-    DONE_LATELY("Done to the skin lately"),
-    HISTORY("History");
+    BODY_NOW("The body now", true),
+    MEDICINES("Medicines and products", true),
+    DONE_LATELY("Done to the skin lately", true),
+    HISTORY("History", false),
+    COMFORT("Comfort and wishes", false);
 
     private final String label;
+    private final boolean changes;
 
-    Group(String label) {
+    Group(String label, boolean changes) {
       this.label = label;
+      this.changes = changes;
     }
 
     public String label() {
       return label;
     }
+
+    /// Its answers go stale: they are asked again on the day of each peel.
+    public boolean changes() {
+      return changes;
+    }
+  }
+
+  /// What an answer names besides a date.
+  public enum Needs {
+    NOTHING,
+    ZONES,
+    FAMILIES
   }
 
   /// One answer that may be given.
   ///
   /// @param dateLabel what the date that it needs is of; empty when it needs none
-  public record Option(String id, String label, Optional<String> dateLabel) {}
+  public record Option(String id, String label, Optional<String> dateLabel, Needs needs) {}
 
   /// An answer that was given.
   ///
   /// @param on the date that its option asks for
-  public record Answer(String choice, Optional<LocalDate> on) {
+  /// @param zones where, for an option that asks where
+  /// @param families which, for an option that asks which
+  public record Answer(
+      String choice, Optional<LocalDate> on, Set<Zone> zones, Set<Family> families) {
+    public Answer {
+      zones = Set.copyOf(zones);
+      families = Set.copyOf(families);
+    }
+
     public static Answer of(String choice) {
-      return new Answer(choice, Optional.empty());
+      return new Answer(choice, Optional.empty(), Set.of(), Set.of());
     }
 
     public static Answer on(String choice, LocalDate date) {
-      return new Answer(choice, Optional.of(date));
+      return new Answer(choice, Optional.of(date), Set.of(), Set.of());
+    }
+
+    public static Answer at(String choice, Zone... zones) {
+      return new Answer(choice, Optional.empty(), Set.of(zones), Set.of());
+    }
+
+    public static Answer to(String choice, Family... families) {
+      return new Answer(choice, Optional.empty(), Set.of(), Set.of(families));
+    }
+
+    public Answer at(Set<Zone> where) {
+      return new Answer(choice, on, where, families);
+    }
+
+    /// Nothing that its option asks for is missing.
+    boolean whole(Option option) {
+      return (option.dateLabel().isEmpty() || on.isPresent())
+          && switch (option.needs()) {
+            case NOTHING -> true;
+            case ZONES -> !zones.isEmpty();
+            case FAMILIES -> !families.isEmpty();
+          };
     }
   }
 
@@ -128,38 +265,58 @@ public enum Question {
     return text;
   }
 
+  /// From the harmless answer to the grave one.
   public List<Option> options() {
     return options;
   }
 
+  /// The answer that changes nothing, where it needs neither date nor place.
+  public Answer harmless() {
+    return Answer.of(
+        options.stream()
+            .filter(option -> option.dateLabel().isEmpty() && option.needs() == Needs.NOTHING)
+            .findFirst()
+            .orElseThrow()
+            .id());
+  }
+
+  Optional<Option> option(String id) {
+    return options.stream().filter(option -> option.id().equals(id)).findFirst();
+  }
+
   /// The option that an answer names.
   ///
-  /// @throws IllegalArgumentException for a choice that the question does not have, a missing date,
-  ///   or a date that lies on the wrong side of `today`
+  /// @param today the last day that may lie in the past of this answer
+  /// @throws IllegalArgumentException for a choice that the question does not have, or a date that
+  ///   lies on the wrong side of `today`
   public Option check(Answer answer, LocalDate today) {
     Option option =
-        options.stream()
-            .filter(o -> o.id().equals(answer.choice()))
-            .findFirst()
+        option(answer.choice())
             .orElseThrow(() ->
                 new IllegalArgumentException(
                     "answer '" + answer.choice() + "' does not belong to: " + text));
-    if (option.dateLabel().isPresent() && answer.on().isPresent()) {
-      LocalDate on = answer.on().get();
-      if (this == SUN_PLANNED ? on.isBefore(today) : on.isAfter(today)) {
-        throw new IllegalArgumentException(
-            option.dateLabel().get()
-                + " is "
-                + on
-                + "; it must not lie "
-                + (this == SUN_PLANNED ? "before" : "after")
-                + " today, "
-                + today);
-      }
-      if (on.isBefore(today.minusYears(100)) || on.isAfter(today.plusYears(5))) {
-        throw new IllegalArgumentException(
-            option.dateLabel().get() + " is " + on + "; please check the year");
-      }
+    if (option.dateLabel().isEmpty() || answer.on().isEmpty()) return option;
+    LocalDate on = answer.on().get();
+    if (this == SUN_PLANNED ? on.isBefore(today) : on.isAfter(today)) {
+      throw new IllegalArgumentException(
+          text
+              + ", "
+              + option.dateLabel().get()
+              + " "
+              + on
+              + ": it must not lie "
+              + (this == SUN_PLANNED ? "before " : "after ")
+              + today
+              + ". The answer before it is kept; give the date again");
+    }
+    if (on.isBefore(today.minusYears(100)) || on.isAfter(today.plusYears(5))) {
+      throw new IllegalArgumentException(
+          text
+              + ", "
+              + option.dateLabel().get()
+              + " "
+              + on
+              + ": please check the year. The answer before it is kept");
     }
     return option;
   }
@@ -173,10 +330,18 @@ public enum Question {
   }
 
   private static Option option(String id, String label) {
-    return new Option(id, label, Optional.empty());
+    return new Option(id, label, Optional.empty(), Needs.NOTHING);
+  }
+
+  private static Option dated(String id, String dateLabel) {
+    return dated(id, id, dateLabel);
   }
 
   private static Option dated(String id, String label, String dateLabel) {
-    return new Option(id, label, Optional.of(dateLabel));
+    return new Option(id, label, Optional.of(dateLabel), Needs.NOTHING);
+  }
+
+  private static Option zoned(String id, String label) {
+    return new Option(id, label, Optional.empty(), Needs.ZONES);
   }
 }

@@ -3,6 +3,7 @@ package ivesk.core.screening;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.skin.Zone;
 import java.util.Set;
 
 /// One limit that a finding puts on the plan. [Limits] combines them.
@@ -42,6 +43,15 @@ public sealed interface Restriction {
     }
   }
 
+  /// Zones that are left out.
+  ///
+  /// @param untilCleared a clearance opens them again
+  record ExcludeZones(Set<Zone> zones, boolean untilCleared) implements Restriction {
+    public String words() {
+      return "leave out " + String.join(", ", zones.stream().sorted().map(Zone::label).toList());
+    }
+  }
+
   record CapDepth(DepthClass most) implements Restriction {
     public String words() {
       return "at most " + most.label();
@@ -52,6 +62,20 @@ public sealed interface Restriction {
   record KeepToRung(boolean first) implements Restriction {
     public String words() {
       return first ? "first rungs" : "entry rungs";
+    }
+  }
+
+  /// One rung below the one that this client would have.
+  record OneRungDown() implements Restriction {
+    public String words() {
+      return "one rung down";
+    }
+  }
+
+  /// The same acid goes one class deeper.
+  record CountDeeper() implements Restriction {
+    public String words() {
+      return "counts one class deeper";
     }
   }
 
@@ -97,7 +121,13 @@ public sealed interface Restriction {
       NO_SOLVENT("no solvent"),
       NO_HEAT("no heat"),
       NO_SCRUB("no scrub"),
+      NO_LANCET("no lancet"),
+      NO_EXTRACTION("no extraction"),
       NO_HIGH_FREQUENCY("no high frequency"),
+      GLOVES_WITHOUT_LATEX("nitrile or vinyl gloves"),
+      LENSES_OUT("contact lenses out first"),
+      NO_SUN_14_DAYS("no sun for 14 days"),
+      TALK_FIRST("talk first"),
       MINERAL_SUNSCREEN("sunscreen mineral"),
       COVER_OPEN_SPOTS("cover, leave out each"),
       TELL_TINGLING("told on sheet"),

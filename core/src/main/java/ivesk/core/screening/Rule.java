@@ -14,7 +14,7 @@ public final class Rule {
   private final Source source;
   private final String why;
   private Predicate<ScreeningFacts> concerns = facts -> true;
-  private List<Question> asks = List.of();
+  private Function<ScreeningFacts, List<Question>> asks = facts -> List.of();
   private Function<ScreeningFacts, List<Draft>> finds = facts -> List.of();
 
   private Rule(String id, Source source, String why) {
@@ -34,7 +34,12 @@ public final class Rule {
   }
 
   Rule asks(Question... questions) {
-    asks = List.of(questions);
+    return asksOf(facts -> List.of(questions));
+  }
+
+  /// Asks what depends on what is known already.
+  Rule asksOf(Function<ScreeningFacts, List<Question>> questions) {
+    asks = questions;
     return this;
   }
 
@@ -47,19 +52,20 @@ public final class Rule {
     return id;
   }
 
-  public List<Question> asks() {
-    return asks;
+  public Source source() {
+    return source;
   }
 
-  public boolean concerns(ScreeningFacts facts) {
-    return concerns.test(facts);
+  /// The questions that it puts to this client.
+  public List<Question> asks(ScreeningFacts facts) {
+    return concerns.test(facts) ? asks.apply(facts) : List.of();
   }
 
   /// The rule's findings; a missing answer gives "WAIT: ask first" in place of its own verdict.
   public List<Finding> apply(ScreeningFacts facts) {
     if (!concerns.test(facts)) return List.of();
     List<Finding> found = new ArrayList<>();
-    for (Question question : asks) {
+    for (Question question : asks.apply(facts)) {
       if (!facts.answered(question)) {
         String said = question.text() + ": not asked";
         found.add(finding(Draft.ask(said)));
@@ -148,8 +154,10 @@ public final class Rule {
       return this;
     }
 
-    Draft notOverridable() {
+    /// May not be overridden.
+    Draft firm() {
       overridable = false;
+      clearedBy = "nothing today";
       return this;
     }
 

@@ -1,6 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
@@ -19,6 +18,7 @@ import java.util.Set;
 /// @param findings most severe first
 /// @param limits of the findings that stand, combined
 /// @param unasked how many findings wait for an answer
+/// @param open how many formulas screening leaves open; gates of licence and ladder come in Choose
 /// @param opensMost the single finding that, cleared, opens the most formulas
 public record Screening(
     Verdict verdict,
@@ -26,6 +26,7 @@ public record Screening(
     List<Finding> findings,
     Limits limits,
     int unasked,
+    int open,
     Optional<Opening> opensMost) {
 
   /// @param opens how many formulas more would be open
@@ -42,11 +43,19 @@ public record Screening(
             .map(finding -> settle(finding, settlements))
             .sorted(Comparator.comparing(Finding::verdict).reversed())
             .toList();
-    Screening bare = of(findings, Optional.empty());
-    return of(findings, bare.opensMost(facts));
+    Screening bare = of(findings);
+    int open = bare.countOpen(facts);
+    return new Screening(
+        bare.verdict,
+        bare.until,
+        findings,
+        bare.limits,
+        bare.unasked,
+        open,
+        bare.opensMost(facts, open));
   }
 
-  private static Screening of(List<Finding> findings, Optional<Opening> opensMost) {
+  private static Screening of(List<Finding> findings) {
     List<Finding> standing = findings.stream().filter(Finding::stands).toList();
     Verdict verdict =
         standing.stream()
@@ -55,22 +64,19 @@ public record Screening(
             .reduce(Verdict.PROCEED, Verdict::moreSevere);
     Optional<LocalDate> until =
         standing.stream()
-            .filter(finding -> finding.scope().client() && finding.verdict() != Verdict.PROCEED)
+            .filter(finding -> finding.scope().client() && finding.shuts())
             .flatMap(finding -> finding.until().stream())
             .max(Comparator.naturalOrder());
-    // A clearance lifts the verdict of a REFER, never the restrictions that came with it.
     List<Restriction> restrictions =
-        findings.stream()
-            .filter(finding -> finding.stands() || finding.verdict() == Verdict.REFER)
-            .flatMap(finding -> finding.restrictions().stream())
-            .toList();
+        findings.stream().flatMap(finding -> finding.restrictionsLeft().stream()).toList();
     return new Screening(
         verdict,
         until,
         findings,
         Limits.combine(restrictions),
         (int) standing.stream().filter(Finding::unasked).count(),
-        opensMost);
+        0,
+        Optional.empty());
   }
 
   private static Finding settle(Finding finding, List<Settlement> settlements) {
@@ -97,19 +103,16 @@ public record Screening(
 
   /// The questions that are put to this client.
   public static List<Question> questions(ScreeningFacts facts) {
-    List<Question> asked =
-        new ArrayList<>(
-            ScreeningRules.ALL.stream()
-                .filter(rule -> rule.concerns(facts))
-                .flatMap(rule -> rule.asks().stream())
-                .distinct()
-                .toList());
-    if (facts.pigmentProne()) asked.add(Question.INHIBITOR);
-    asked.sort(Comparator.naturalOrder());
-    return List.copyOf(asked);
+    return ScreeningRules.ALL.stream()
+        .flatMap(rule -> rule.asks(facts).stream())
+        .distinct()
+        .sorted()
+        .toList();
   }
 
-  /// Everything by which screening shuts a formula planned at a depth; empty when it is open.
+  /// Everything by which screening shuts a formula; empty when it is open.
+  ///
+  /// @param depth that it reaches today, as [Limits#depth] has it
   public List<Shut> shuts(Formula formula, DepthClass depth, int entryRung) {
     List<Shut> why = new ArrayList<>();
     for (Finding finding : findings) {
@@ -123,7 +126,7 @@ public record Screening(
       }
     }
     limits
-        .objections(formula, depth, entryRung)
+        .objections(formula, depth, limits.rung(entryRung))
         .forEach(words -> why.add(new Shut("SCREEN", words, Optional.empty(), "")));
     return List.copyOf(why);
   }
@@ -133,28 +136,27 @@ public record Screening(
   /// @param opens what would open it, in words; empty when nothing today
   public record Shut(String ruleId, String words, Optional<LocalDate> until, String opens) {}
 
-  private Optional<Opening> opensMost(ScreeningFacts facts) {
-    int now = open(facts);
+  private Optional<Opening> opensMost(ScreeningFacts facts, int now) {
     return findings.stream()
         .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
         .map(finding -> {
           List<Finding> others = new ArrayList<>(findings);
           others.remove(finding);
-          int then = of(others, Optional.empty()).open(facts);
+          int then = of(others).countOpen(facts);
           return new Opening(finding, then - now, then);
         })
         .filter(opening -> opening.opens() > 0)
         .max(Comparator.comparingInt(Opening::opens));
   }
 
-  private int open(ScreeningFacts facts) {
+  private int countOpen(ScreeningFacts facts) {
     return (int)
         Library.FORMULAS.stream()
             .filter(formula -> formula.use() != Formula.Use.OUT_OF_SCOPE)
             .filter(formula ->
                 shuts(
                         formula,
-                        Depth.of(formula, formula.firstContact(), formula.layersFirst()),
+                        limits.depth(formula, formula.firstContact(), formula.layersFirst()),
                         facts.entryRung(formula.family()))
                     .isEmpty())
             .count();

@@ -4,23 +4,35 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Question.Answer;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.HomeProduct.Active;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinProfile;
 import java.time.LocalDate;
 import java.time.Period;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /// All that screening reads: who, which skin, the answers, the past, and the day of the peel.
+///
+/// @param products used at home; what they contain answers the questions about it
+/// @param region where the peel is planned
 public record ScreeningFacts(
     LocalDate dateOfBirth,
     SkinProfile skin,
     Map<Question, Answer> answers,
     List<PastPeel> pastPeels,
     List<Consent> consents,
+    List<PatchTest> patchTests,
+    List<HomeProduct> products,
+    Region region,
     LocalDate peelDate,
     Policies policies) {
 
@@ -28,6 +40,8 @@ public record ScreeningFacts(
     answers = Map.copyOf(answers);
     pastPeels = List.copyOf(pastPeels);
     consents = List.copyOf(consents);
+    patchTests = List.copyOf(patchTests);
+    products = List.copyOf(products);
     if (dateOfBirth.isAfter(peelDate)) {
       throw new IllegalArgumentException(
           "date of birth is " + dateOfBirth + "; it must not lie after the peel, " + peelDate);
@@ -45,14 +59,66 @@ public record ScreeningFacts(
 
   public boolean answered(Question question) {
     Answer answer = answers.get(question);
-    if (answer == null) return false;
-    return question.options().stream()
-        .filter(option -> option.id().equals(answer.choice()))
-        .anyMatch(option -> option.dateLabel().isEmpty() || answer.on().isPresent());
+    boolean given =
+        answer != null && question.option(answer.choice()).filter(answer::whole).isPresent();
+    Set<Active> actives = HOME_USE.getOrDefault(question, Set.of());
+    boolean datesMissing = products.stream().anyMatch(p -> of(p, actives) && undated(question, p));
+    return given && (!datesMissing || !answer.choice().equals(question.harmless().choice()))
+        || !datesMissing && products.stream().anyMatch(product -> of(product, actives));
+  }
+
+  /// Which products at home answer a question.
+  private static final Map<Question, Set<Active>> HOME_USE =
+      Map.of(
+          Question.RETINOID, Set.of(Active.RETINOL, Active.PRESCRIBED_RETINOID),
+          Question.HOME_ACID, Set.of(Active.ACID, Active.SCRUB, Active.BENZOYL_PEROXIDE),
+          Question.TOPICAL_CYTOSTATIC, Set.of(Active.CYTOSTATIC),
+          Question.TOPICAL_STEROID, Set.of(Active.STEROID),
+          Question.INHIBITOR, Set.of(Active.INHIBITOR));
+
+  private static boolean of(HomeProduct product, Set<Active> actives) {
+    return actives.stream().anyMatch(product::has);
+  }
+
+  private static boolean undated(Question question, HomeProduct product) {
+    return question == Question.INHIBITOR
+        ? product.since().isEmpty()
+        : question != Question.TOPICAL_STEROID && product.lastUse().isEmpty();
+  }
+
+  /// The products at home that answer a question, by name; empty when none does.
+  public List<String> answeredBy(Question question) {
+    Set<Active> actives = HOME_USE.getOrDefault(question, Set.of());
+    return products.stream()
+        .filter(product -> of(product, actives) && !undated(question, product))
+        .map(HomeProduct::name)
+        .toList();
   }
 
   public boolean is(Question question, String choice) {
-    return answered(question) && answers.get(question).choice().equals(choice);
+    Answer answer = answers.get(question);
+    return answer != null
+        && answer.choice().equals(choice)
+        && question.option(choice).filter(answer::whole).isPresent();
+  }
+
+  public Answer answer(Question question) {
+    return answers.get(question);
+  }
+
+  public boolean uses(Active active) {
+    return products.stream().anyMatch(product -> product.has(active));
+  }
+
+  /// The latest use of something, by an answer or by the products at home.
+  public Optional<LocalDate> lastUse(Question question, String choice, Active... actives) {
+    Stream<LocalDate> told =
+        is(question, choice) ? Stream.of(dateOf(question)) : Stream.<LocalDate>empty();
+    Stream<LocalDate> atHome =
+        products.stream()
+            .filter(product -> of(product, Set.of(actives)))
+            .flatMap(product -> product.lastUse().stream());
+    return Stream.concat(told, atHome).max(Comparator.naturalOrder());
   }
 
   public LocalDate dateOf(Question question) {
@@ -80,7 +146,24 @@ public record ScreeningFacts(
 
   /// The inhibitor has run for 14 days by the day of the peel.
   public boolean primed() {
-    return is(Question.INHIBITOR, "since") && daysSince(Question.INHIBITOR) >= 14;
+    return inhibitorSince().filter(start -> !start.plusDays(14).isAfter(peelDate)).isPresent();
+  }
+
+  /// When the inhibitor was started; of answer and home products the later, careful one.
+  public Optional<LocalDate> inhibitorSince() {
+    return Stream.concat(
+            is(Question.INHIBITOR, "since")
+                ? Stream.of(dateOf(Question.INHIBITOR))
+                : Stream.empty(),
+            products.stream()
+                .filter(product -> product.has(Active.INHIBITOR))
+                .flatMap(product -> product.since().stream()))
+        .max(Comparator.naturalOrder());
+  }
+
+  /// First peel by this practice.
+  public boolean newHere() {
+    return pastPeels.isEmpty();
   }
 
   public boolean sensitive() {
@@ -100,6 +183,6 @@ public record ScreeningFacts(
   public Optional<PastPeel> lastPeel() {
     return pastPeels.stream()
         .filter(peel -> !peel.on().isAfter(peelDate))
-        .max(java.util.Comparator.comparing(PastPeel::on));
+        .max(Comparator.comparing(PastPeel::on));
   }
 }

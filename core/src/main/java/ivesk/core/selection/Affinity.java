@@ -21,6 +21,8 @@ public final class Affinity {
           entry(Condition.SCARS_SHALLOW, new int[] {0, 0, 1, 1, 1, 2, 1, 2, 2, 3}),
           entry(Condition.PIH, new int[] {1, 1, 2, 3, 3, 2, 3, 2, 1, 1}),
           entry(Condition.MELASMA, new int[] {0, 0, 2, 3, 3, 3, 2, 2, 1, 1}),
+          entry(Condition.MELASMA_EPIDERMAL, new int[] {0, 0, 2, 3, 3, 3, 2, 2, 1, 1}),
+          entry(Condition.MELASMA_MIXED, new int[] {0, 0, 2, 3, 3, 3, 2, 2, 1, 1}),
           entry(Condition.MELASMA_DERMAL, new int[] {0, 0, 1, 1, 1, 1, 1, 0, 0, 0}),
           entry(Condition.SUN_DAMAGE, new int[] {0, 0, 1, 1, 0, 3, 1, 2, 2, 3}),
           entry(Condition.FINE_LINES, new int[] {0, 0, 1, 1, 0, 3, 1, 1, 2, 3}),

@@ -1,7 +1,6 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
-import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
@@ -14,6 +13,7 @@ import ivesk.core.screening.Screening.Shut;
 import ivesk.core.screening.Verdict;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
+import ivesk.core.skin.Region;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -96,7 +96,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<String> 
 
   private static Tile tile(Formula formula, SelectionFacts facts) {
     int layers = plannedLayers(formula, facts);
-    DepthClass depth = Depth.of(formula, formula.firstContact(), layers);
+    DepthClass depth = facts.screening().limits().depth(formula, formula.firstContact(), layers);
     double ml = Dose.layerVolumeMl(facts.areaCm2());
     return new Tile(
         formula,
@@ -132,7 +132,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<String> 
     int planned = plannedLayers(formula, facts);
     if (!facts.ladders().lastLayers().containsKey(formula.code())) return planned;
     int more = facts.screening().limits().layers(Math.min(planned + 1, cap(formula, facts)));
-    DepthClass depth = Depth.of(formula, formula.firstContact(), more);
+    DepthClass depth = facts.screening().limits().depth(formula, formula.firstContact(), more);
     return more > planned && gates(formula, depth, more, facts).isEmpty() ? more : planned;
   }
 
@@ -167,6 +167,16 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<String> 
               "CLINICIAN",
               "not opened by the supervising clinician",
               "the clinician, once for the practice; the local law decides"));
+    }
+    Region region = facts.client().region();
+    if (facts.zones().isEmpty()) {
+      shut.add(gate("ZONE", "every zone of " + region.withArticle() + " is left out", "Screen"));
+    }
+    if (region == Region.EYE_CONTOUR) {
+      shut.add(gate("ZONE", "the eye contour takes only eye formulas", "another region"));
+    }
+    if (region == Region.NECK_DECOLLETAGE && formula.contains(Substance.RESORCINOL)) {
+      shut.add(gate("ZONE", "no resorcinol on neck or decolletage", "another region"));
     }
     shut.addAll(
         facts.screening().shuts(formula, depth, facts.client().entryRung(formula.family())));
@@ -209,7 +219,10 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<String> 
   }
 
   static int ladderRung(Family family, SelectionFacts facts) {
-    return facts.ladders().rungs().getOrDefault(family, facts.client().entryRung(family));
+    return facts
+        .screening()
+        .limits()
+        .rung(facts.ladders().rungs().getOrDefault(family, facts.client().entryRung(family)));
   }
 
   private static List<Shut> downtime(Formula formula, DepthClass depth, SelectionFacts facts) {

@@ -2,8 +2,12 @@ package ivesk.core.selection;
 
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// All that selection reads.
@@ -11,7 +15,7 @@ import java.util.Optional;
 /// @param flakingDaysThatFit last day of flaking that fits the client's life: 0, 3, 7 or 10; empty
 ///   when not asked
 /// @param event a day on which the skin must be clear
-/// @param areaCm2 area to be treated
+/// @param areas of this client's skin
 /// @param weightKg for the salicylate yardstick
 public record SelectionFacts(
     ScreeningFacts client,
@@ -19,10 +23,10 @@ public record SelectionFacts(
     Ladders ladders,
     Optional<Integer> flakingDaysThatFit,
     Optional<LocalDate> event,
-    double areaCm2,
+    Areas areas,
     Optional<Double> weightKg) {
 
-  /// A client without height and weight, an adult's face of 613 cm2.
+  /// A client without height and weight.
   public static SelectionFacts of(ScreeningFacts client, Screening screening, Ladders ladders) {
     return new SelectionFacts(
         client,
@@ -30,7 +34,19 @@ public record SelectionFacts(
         ladders,
         Optional.empty(),
         Optional.empty(),
-        BodySurface.faceCm2(BodySurface.UNKNOWN_M2, client.age()),
+        new Areas(BodySurface.UNKNOWN_M2, client.age(), Map.of()),
         Optional.empty());
+  }
+
+  /// The zones of the planned region in their order, without those that are left out today.
+  public List<Zone> zones() {
+    return Zone.inOrder(client.region()).stream()
+        .filter(zone -> !screening.limits().excludedZones().contains(zone))
+        .toList();
+  }
+
+  /// Area to be treated, cm2; the whole region where every zone is left out.
+  public double areaCm2() {
+    return zones().isEmpty() ? areas.cm2(client.region()) : areas.cm2(zones());
   }
 }

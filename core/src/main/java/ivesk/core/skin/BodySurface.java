@@ -1,7 +1,6 @@
 package ivesk.core.skin;
 
 import ivesk.core.Require;
-import java.util.Collection;
 import java.util.Optional;
 
 /// Body surface and the areas a peel covers.
@@ -35,8 +34,15 @@ public final class BodySurface {
     return bodySurfaceM2 * 10_000 * share;
   }
 
-  /// Area of some zones of the face, cm2.
-  public static double zonesCm2(double faceCm2, Collection<Zone> zones) {
-    return faceCm2 * zones.stream().mapToDouble(Zone::shareOfFace).sum();
+  /// The client's palm with fingers, about 0.8 % of the body, cm2; to check an area by hand. Common
+  /// practice, no source.
+  public static double palmCm2(double bodySurfaceM2) {
+    return bodySurfaceM2 * 10_000 * 0.008;
+  }
+
+  /// Area of one zone, cm2.
+  public static double zoneCm2(double bodySurfaceM2, int ageYears, Zone zone) {
+    return zone.share()
+        * (zone.onFace() ? faceCm2(bodySurfaceM2, ageYears) : bodySurfaceM2 * 10_000);
   }
 }

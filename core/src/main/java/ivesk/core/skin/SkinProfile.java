@@ -9,12 +9,14 @@ import java.util.Optional;
 /// What the consult found, as screening and selection read it.
 ///
 /// @param phototype empty until the questionnaire is complete or the therapist has set it
+/// @param phototypeDispute two readings of it too far apart and not settled, in words
 /// @param oil empty until asked
 /// @param sensitivity empty until asked
 /// @param severities 1 mild to 3 severe; an absent condition is 0
 /// @param goals up to three, first first
 public record SkinProfile(
     Optional<Phototype> phototype,
+    Optional<String> phototypeDispute,
     Optional<Oil> oil,
     Optional<Sensitivity> sensitivity,
     Map<Condition, Integer> severities,
@@ -39,11 +41,15 @@ public record SkinProfile(
   }
 
   public boolean rosacea() {
-    return has(Condition.ROSACEA_PAPULES) || has(Condition.ROSACEA_FLUSHING);
+    return severities.keySet().stream().anyMatch(c -> c.rosacea() && has(c));
   }
 
   public boolean melasma() {
-    return has(Condition.MELASMA) || has(Condition.MELASMA_DERMAL);
+    return severities.keySet().stream().anyMatch(c -> c.melasma() && has(c));
+  }
+
+  public boolean scars() {
+    return severities.keySet().stream().anyMatch(c -> c.scars() && has(c));
   }
 
   public boolean sensitiveAtLeast(Sensitivity least) {

@@ -1,33 +1,43 @@
 package ivesk.core.skin;
 
 import java.util.List;
+import java.util.stream.Stream;
 
-/// A zone of the face or of a thin region next to it. Left and right are the client's.
+/// A zone of the skin. Left and right are the client's.
 public enum Zone {
-  FOREHEAD("forehead", 0.20, false),
-  GLABELLA("glabella", 0.03, false),
-  TEMPLE_RIGHT("right temple", 0.03, false),
-  TEMPLE_LEFT("left temple", 0.03, false),
-  EYE_RIGHT("right eye contour", 0.04, true),
-  EYE_LEFT("left eye contour", 0.04, true),
-  NOSE("nose", 0.07, false),
-  CHEEK_RIGHT("right cheek", 0.16, false),
-  CHEEK_LEFT("left cheek", 0.16, false),
-  UPPER_LIP("upper lip", 0.03, false),
-  CHIN("chin", 0.07, false),
-  JAW_RIGHT("right jawline", 0.07, false),
-  JAW_LEFT("left jawline", 0.07, false),
-  NECK("neck", 0, true),
-  DECOLLETAGE("decolletage", 0, true);
+  FOREHEAD("forehead", Region.FACE, 0.20),
+  GLABELLA("glabella", Region.FACE, 0.03),
+  TEMPLE_RIGHT("right temple", Region.FACE, 0.03),
+  TEMPLE_LEFT("left temple", Region.FACE, 0.03),
+  EYE_RIGHT("right eye contour", Region.EYE_CONTOUR, 0.04),
+  EYE_LEFT("left eye contour", Region.EYE_CONTOUR, 0.04),
+  NOSE("nose", Region.FACE, 0.07),
+  CHEEK_RIGHT("right cheek", Region.FACE, 0.16),
+  CHEEK_LEFT("left cheek", Region.FACE, 0.16),
+  UPPER_LIP("upper lip", Region.FACE, 0.03),
+  CHIN("chin", Region.FACE, 0.07),
+  JAW_RIGHT("right jawline", Region.FACE, 0.07),
+  JAW_LEFT("left jawline", Region.FACE, 0.07),
+  NECK("neck", Region.NECK_DECOLLETAGE, 0.01),
+  DECOLLETAGE("decolletage", Region.NECK_DECOLLETAGE, 0.02),
+  HAND_RIGHT("back of the right hand", Region.HANDS, 0.0125),
+  HAND_LEFT("back of the left hand", Region.HANDS, 0.0125),
+  BACK_UPPER("upper back", Region.BACK, 0.065),
+  BACK_LOWER("lower back", Region.BACK, 0.065),
+  CHEST("chest", Region.CHEST, 0.06),
+  ARM_RIGHT("right upper arm", Region.UPPER_ARMS, 0.04),
+  ARM_LEFT("left upper arm", Region.UPPER_ARMS, 0.04),
+  THIGH_RIGHT("right thigh", Region.THIGHS, 0.095),
+  THIGH_LEFT("left thigh", Region.THIGHS, 0.095);
 
   private final String label;
-  private final double shareOfFace;
-  private final boolean thin;
+  private final Region region;
+  private final double share;
 
-  Zone(String label, double shareOfFace, boolean thin) {
+  Zone(String label, Region region, double share) {
     this.label = label;
-    this.shareOfFace = shareOfFace;
-    this.thin = thin;
+    this.region = region;
+    this.share = share;
   }
 
   /// The face as treated by default, in the planned order: forehead down to the jaw on the right,
@@ -46,20 +56,34 @@ public enum Zone {
           GLABELLA,
           NOSE);
 
+  /// The zones of a region in the order in which they are treated.
+  public static List<Zone> inOrder(Region region) {
+    return region == Region.FACE
+        ? FACE_IN_ORDER
+        : Stream.of(values()).filter(zone -> zone.region == region).toList();
+  }
+
   public String label() {
     return label;
   }
 
-  /// Share of the face's area, 0 to 1; Ivesk's own default. The thirteen face zones add up to 1.
-  public double shareOfFace() {
-    return shareOfFace;
+  public Region region() {
+    return region;
+  }
+
+  /// Share of the face's area for zones on the face, whose thirteen add up to 1 (Ivesk's own
+  /// default); elsewhere share of the body's surface: neck front 1 %, back 13 %, chest 6 %, both
+  /// upper arms 8 %, both thighs 19 % (Lund and Browder 1944 as printed in burn charts, from
+  /// memory), backs of both hands 2.5 %, decolletage 2 % (Ivesk's own default).
+  public double share() {
+    return share;
   }
 
   public boolean thin() {
-    return thin;
+    return region.thin();
   }
 
   public boolean onFace() {
-    return shareOfFace > 0;
+    return region == Region.FACE || region == Region.EYE_CONTOUR;
   }
 }

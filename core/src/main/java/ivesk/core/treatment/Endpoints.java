@@ -60,6 +60,6 @@ public final class Endpoints {
   }
 
   private static double area(Collection<Zone> zones) {
-    return zones.stream().mapToDouble(Zone::shareOfFace).sum();
+    return zones.stream().mapToDouble(Zone::share).sum();
   }
 }

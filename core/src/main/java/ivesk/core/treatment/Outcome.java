@@ -46,6 +46,7 @@ public final class Outcome {
   public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {
     return new PastPeel(
         plan.formula(),
+        plan.region(),
         on,
         Math.max(1, state.layers().size()),
         state.contact(state.lastEventAt()),
@@ -61,7 +62,9 @@ public final class Outcome {
     List<String> parts = new ArrayList<>();
     parts.add(
         plan.formula().name()
-            + " on the face, "
+            + " on "
+            + plan.region().withArticle()
+            + ", "
             + Words.count(state.layers().size(), "layer")
             + ", "
             + Words.clock(state.contact(now))

@@ -17,12 +17,15 @@ import ivesk.core.screening.Question;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
+import ivesk.core.skin.Areas;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -33,15 +36,29 @@ class PlanTest {
 
   private static PastPeel past(String code, int daysAgo, int seconds, int layers) {
     return new PastPeel(
-        Library.get(code), T.minusDays(daysAgo), layers, Duration.ofSeconds(seconds), true, 3);
+        Library.get(code),
+        Region.FACE,
+        T.minusDays(daysAgo),
+        layers,
+        Duration.ofSeconds(seconds),
+        true,
+        3);
   }
 
   private static TreatmentPlan plan(String code, Clients client, Wishes wishes) {
     Ladders ladders = LadderRules.of(client.facts().pastPeels(), T);
+    // A body whose face measures 600 cm2.
+    Areas areas = new Areas(600 / 350.0, 35, Map.of());
     return Planning.plan(
         Library.get(code),
-        SelectionFacts.of(client.facts(), client.screened(), ladders),
-        600,
+        new SelectionFacts(
+            client.facts(),
+            client.screened(),
+            ladders,
+            Optional.empty(),
+            Optional.empty(),
+            areas,
+            Optional.empty()),
         wishes);
   }
 

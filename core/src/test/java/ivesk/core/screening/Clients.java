@@ -4,11 +4,14 @@ import ivesk.core.formula.Family;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.skin.Condition;
+import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinProfile;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -32,6 +35,11 @@ public final class Clients {
       Arrays.stream(Family.values())
           .map(f -> new Consent(f, T.minusDays(1), "Client", Optional.of("Guardian")))
           .toList();
+  private List<PatchTest> patchTests =
+      Arrays.stream(Family.values()).map(f -> patched(f, PatchTest.Result.NOTHING)).toList();
+  private List<HomeProduct> products = List.of();
+  private Region region = Region.FACE;
+  private Optional<String> dispute = Optional.empty();
   private LocalDate day = T;
   private Policies policies =
       Policies.defaults()
@@ -39,7 +47,7 @@ public final class Clients {
 
   private Clients() {
     for (Question question : Question.values()) {
-      answers.put(question, Answer.of(question.options().getFirst().id()));
+      answers.put(question, question.harmless());
     }
   }
 
@@ -108,6 +116,41 @@ public final class Clients {
     return this;
   }
 
+  public Clients patched(PatchTest... tests) {
+    patchTests = List.of(tests);
+    return this;
+  }
+
+  /// Placed ten days before T and read after a day.
+  public static PatchTest patched(Family family, PatchTest.Result result) {
+    LocalDate placed = T.minusDays(10);
+    return new PatchTest(
+        family,
+        placed.atTime(10, 0).toInstant(ZoneOffset.UTC),
+        placed,
+        Map.of(PatchTest.Read.AT_24_H, result));
+  }
+
+  public Clients using(HomeProduct... atHome) {
+    products = List.of(atHome);
+    return this;
+  }
+
+  public Clients at(Region where) {
+    region = where;
+    return this;
+  }
+
+  public Clients disputed(String words) {
+    dispute = Optional.of(words);
+    return this;
+  }
+
+  public Clients answering(Question question, Answer answer) {
+    answers.put(question, answer);
+    return this;
+  }
+
   public Clients on(LocalDate date) {
     day = date;
     return this;
@@ -122,10 +165,13 @@ public final class Clients {
     return new ScreeningFacts(
         born,
         new SkinProfile(
-            Optional.ofNullable(type), Optional.of(oil), sensitivity, conditions, goals),
+            Optional.ofNullable(type), dispute, Optional.of(oil), sensitivity, conditions, goals),
         answers,
         past,
         consents,
+        patchTests,
+        products,
+        region,
         day,
         policies);
   }

@@ -7,8 +7,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction.CapDepth;
 import ivesk.core.screening.Restriction.CapLayers;
@@ -16,10 +18,18 @@ import ivesk.core.screening.Restriction.Exclude;
 import ivesk.core.screening.Restriction.OneLayerOff;
 import ivesk.core.screening.Restriction.OnlyFamilies;
 import ivesk.core.screening.Restriction.ShortenContact;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -204,11 +214,11 @@ class LimitsTest {
     @Test
     void refuseAWaxNextWeekAndAnUnknownChoice() {
       assertThatThrownBy(() -> Question.HAIR.check(Answer.on("done", T.plusDays(7)), T))
-          .hasMessageContaining("must not lie after today");
+          .hasMessageContaining("must not lie after");
       assertThatThrownBy(() -> Question.HAIR.check(Answer.of("maybe"), T))
           .hasMessageContaining("does not belong to");
       assertThatThrownBy(() -> Question.SUN_PLANNED.check(Answer.on("planned", T.minusDays(1)), T))
-          .hasMessageContaining("must not lie before today");
+          .hasMessageContaining("must not lie before");
       assertThatThrownBy(() -> Question.HAIR.check(Answer.on("done", T.minusYears(200)), T))
           .hasMessageContaining("check the year");
     }
@@ -221,5 +231,249 @@ class LimitsTest {
         .contains(Question.PREGNANT, Question.HAIR);
     assertThat(Screening.questions(easy().type(ivesk.core.skin.Phototype.V).facts()))
         .contains(Question.INHIBITOR);
+  }
+
+  @Nested
+  class NewLimits {
+
+    private boolean shut(Clients client, String code) {
+      Screening screening = client.screened();
+      Formula formula = Library.get(code);
+      return !screening
+          .shuts(
+              formula,
+              screening.limits().depth(formula, formula.firstContact(), formula.layersFirst()),
+              client.facts().entryRung(formula.family()))
+          .isEmpty();
+    }
+
+    private Clients planed(Clients client) {
+      return client
+          .under(Policies.defaults().with(Policies.Choice.PEEL_AFTER_DERMAPLANING))
+          .answering(Question.DERMAPLANING, "done", Clients.T.minusDays(1));
+    }
+
+    @Test
+    void dermaplaningPairedGoesOneRungDownOneLayerOffShorterAndCountsDeeper() {
+      Screening screening = planed(easy()).screened();
+      assertThat(screening.verdict()).isEqualTo(Verdict.ADAPT);
+      Limits limits = screening.limits();
+      assertThat(limits.rung(2)).isEqualTo(1);
+      assertThat(limits.rung(1)).isEqualTo(1);
+      assertThat(limits.layers(2)).isEqualTo(1);
+      assertThat(limits.layers(1)).isEqualTo(1);
+      assertThat(limits.contactFactor()).isEqualTo(0.75);
+      Formula lactic = Library.get("LAC-10");
+      assertThat(limits.depth(lactic, lactic.firstContact(), 1)).isEqualTo(DepthClass.SUPERFICIAL);
+    }
+
+    @Test
+    void dermaplaningPairedWaitsInSensitiveSkinAndAfterTwoDays() {
+      assertThat(planed(easy().sensitivity(Sensitivity.SENSITIVE)).screened().verdict())
+          .isEqualTo(Verdict.WAIT);
+      assertThat(
+              planed(easy())
+                  .answering(Question.DERMAPLANING, "done", Clients.T.minusDays(2))
+                  .screened()
+                  .verdict())
+          .isEqualTo(Verdict.WAIT);
+    }
+
+    @Test
+    void zonesAreLeftOutAndAClearanceOpensOnlyTheMarks() {
+      Clients client =
+          easy()
+              .answering(Question.MARK, Question.Answer.at("seen", Zone.NOSE))
+              .answering(
+                  Question.PERMANENT_MAKE_UP,
+                  Question.Answer.on("done", Clients.T.minusDays(3)).at(Set.of(Zone.UPPER_LIP)));
+      assertThat(client.screened().limits().excludedZones())
+          .containsExactlyInAnyOrder(Zone.NOSE, Zone.UPPER_LIP);
+      Screening cleared =
+          client.screened(
+              new Settlement.Clearance(
+                  "SCR-LESION", "a mark to be seen by a physician", "Dr Harbour", "25 Nov"));
+      assertThat(cleared.verdict()).isEqualTo(Verdict.ADAPT);
+      assertThat(cleared.limits().excludedZones()).containsExactly(Zone.UPPER_LIP);
+    }
+
+    @Test
+    void kidneyDiseaseShutsSalicylicOnlyAwayFromTheFace() {
+      Clients client = easy().answering(Question.ORGAN, "kidney");
+      assertThat(shut(client, "SAL-10")).isFalse();
+      assertThat(shut(client.at(Region.BACK), "SAL-10")).isTrue();
+      assertThat(shut(easy().answering(Question.ORGAN, "heart").at(Region.BACK), "SAL-10"))
+          .isFalse();
+    }
+
+    @Test
+    void superficialInOrganDiseaseIsReferredAndKeloidStopsMedium() {
+      assertThat(shut(easy().answering(Question.ORGAN, "heart"), "GLY-35")).isTrue();
+      assertThat(shut(easy().answering(Question.ORGAN, "heart"), "LAC-10")).isFalse();
+      assertThat(easy().answering(Question.KELOID, "yes").screened().findings())
+          .anySatisfy(finding -> {
+            assertThat(finding.verdict()).isEqualTo(Verdict.STOP);
+            assertThat(finding.scope().client()).isFalse();
+          });
+    }
+
+    @Test
+    void thinSkinTakesLacticFirstAndNeverTcaOrJessner() {
+      Clients hands = easy().at(Region.HANDS);
+      assertThat(hands.screened().verdict()).as("a zone's matter").isEqualTo(Verdict.PROCEED);
+      assertThat(shut(hands, "LAC-10")).isFalse();
+      assertThat(shut(hands, "MAN-20")).isTrue();
+      Clients again =
+          easy()
+              .at(Region.HANDS)
+              .after(
+                  new PastPeel(
+                      Library.get("LAC-10"),
+                      Region.HANDS,
+                      Clients.T.minusDays(60),
+                      1,
+                      Duration.ofMinutes(3),
+                      true,
+                      2));
+      assertThat(shut(again, "MAN-20")).isFalse();
+      assertThat(shut(again, "TCA-10")).isTrue();
+      assertThat(shut(again, "JES-RF")).isTrue();
+    }
+
+    @Test
+    void severeRosaceaFeverAndReactionsShutWhatTheyName() {
+      Clients fever =
+          easy().aged(16).answering(Question.FEVER_LATELY, "had", Clients.T.minusDays(13));
+      assertThat(shut(fever, "SLA-15")).isTrue();
+      assertThat(shut(fever, "MAN-20")).isFalse();
+      Clients reacted =
+          easy().answering(Question.REACTION, Question.Answer.to("reacted", Family.GLYCOLIC));
+      assertThat(shut(reacted, "GLY-20")).isTrue();
+      assertThat(shut(reacted, "LAC-10")).isFalse();
+    }
+
+    @Test
+    void productsAtHomeAnswerTheirQuestions() {
+      HomeProduct retinol =
+          new HomeProduct(
+              "Night cream",
+              Set.of(HomeProduct.Active.RETINOL),
+              Optional.empty(),
+              Optional.of(Clients.T.minusDays(2)));
+      Clients client = easy().notAsked(Question.RETINOID).using(retinol);
+      assertThat(client.facts().answeredBy(Question.RETINOID)).containsExactly("Night cream");
+      assertThat(client.screened().until()).contains(Clients.T.plusDays(1));
+      assertThat(client.answering(Question.RETINOID, "none").screened().verdict())
+          .as("a product that is there outweighs a none")
+          .isEqualTo(Verdict.WAIT);
+      HomeProduct undated =
+          new HomeProduct("Serum", retinol.actives(), Optional.empty(), Optional.empty());
+      assertThat(easy().using(undated).screened().unasked()).isEqualTo(1);
+      HomeProduct inhibitor =
+          new HomeProduct(
+              "Azelaic lotion",
+              Set.of(HomeProduct.Active.INHIBITOR),
+              Optional.of(Clients.T.minusDays(14)),
+              Optional.empty());
+      assertThat(easy().using(inhibitor).facts().primed()).isTrue();
+      assertThat(
+              easy()
+                  .using(inhibitor)
+                  .answering(Question.INHIBITOR, "since", Clients.T.minusDays(5))
+                  .facts()
+                  .primed())
+          .as("of two starts the later counts")
+          .isFalse();
+    }
+
+    @Test
+    void twoReadingsOfThePhototypeTooFarApartWait() {
+      Screening screening = easy().disputed("type II by answers, V by instrument").screened();
+      assertThat(screening.verdict()).isEqualTo(Verdict.WAIT);
+      assertThat(screening.findings()).anyMatch(Finding::unasked);
+    }
+  }
+
+  @Nested
+  class PatchTests {
+    private final Instant placed = Instant.parse("2026-11-26T10:00:00Z");
+
+    private PatchTest test(Map<PatchTest.Read, PatchTest.Result> results) {
+      return new PatchTest(Family.GLYCOLIC, placed, Clients.T.minusDays(2), results);
+    }
+
+    @Test
+    void nothingIsReadFromTwentyFourHoursOnAReactionAtAnyTime() {
+      Instant early = placed.plus(Duration.ofHours(24)).minusSeconds(1);
+      assertThat(test(Map.of()).refuse(PatchTest.Result.NOTHING, early)).isPresent();
+      assertThat(test(Map.of()).refuse(PatchTest.Result.REACTION, early)).isEmpty();
+      assertThat(test(Map.of()).refuse(PatchTest.Result.NOTHING, early.plusSeconds(1))).isEmpty();
+    }
+
+    @Test
+    void theSecondReadIsDueAtFortyEightHoursAndOvertakesAMissedFirst() {
+      PatchTest once = test(Map.of(PatchTest.Read.AT_24_H, PatchTest.Result.NOTHING));
+      assertThat(once.next(placed.plus(Duration.ofHours(30)))).contains(PatchTest.Read.AT_48_H);
+      assertThat(test(Map.of()).next(placed.plus(Duration.ofHours(49))))
+          .contains(PatchTest.Read.AT_48_H);
+      assertThat(
+              test(Map.of(PatchTest.Read.AT_48_H, PatchTest.Result.NOTHING))
+                  .next(placed.plus(Duration.ofHours(50))))
+          .isEmpty();
+    }
+
+    private Set<String> shutFor(Clients client) {
+      return client.screened().findings().stream()
+          .filter(f -> f.ruleId().equals("SCR-PATCH"))
+          .map(f -> f.verdict() + " " + f.said())
+          .collect(Collectors.toSet());
+    }
+
+    @Test
+    void aFamilyWaitsUntilReadAndIsOutAfterAReaction() {
+      assertThat(shutFor(easy().patched())).containsExactly("WAIT no patch test");
+      assertThat(shutFor(easy().patched(test(Map.of()))))
+          .anyMatch(said -> said.startsWith("WAIT patch test placed, not yet read: glycolic"))
+          .anyMatch(said -> said.startsWith("WAIT no patch test for PHA"));
+      Screening reacted =
+          easy()
+              .patched(test(Map.of(PatchTest.Read.AT_24_H, PatchTest.Result.REACTION)))
+              .screened();
+      assertThat(reacted.limits().excludedFamilies()).containsExactly(Family.GLYCOLIC);
+      assertThat(reacted.findings())
+          .filteredOn(f -> f.said().equals("reaction to the patch test"))
+          .singleElement()
+          .matches(f -> !f.overridable());
+    }
+
+    @Test
+    void aKnownFamilyNeedsNoneUnlessTheSkinIsSensitive() {
+      PastPeel glycolic =
+          new PastPeel(
+              Library.get("GLY-20"),
+              Region.FACE,
+              Clients.T.minusDays(60),
+              1,
+              Duration.ofMinutes(3),
+              true,
+              3);
+      assertThat(shutFor(easy().after(glycolic).patched()))
+          .allMatch(said -> !said.contains("glycolic"));
+      assertThat(shutFor(easy().sensitivity(Sensitivity.SENSITIVE).after(glycolic).patched()))
+          .containsExactly("WAIT no patch test");
+    }
+
+    @Test
+    void byPolicyOnlyWhatGoesSuperficialNeedsOne() {
+      Clients client =
+          easy()
+              .patched()
+              .under(Policies.defaults().with(Policies.Choice.PATCH_TEST_SUPERFICIAL_ONLY));
+      Screening screening = client.screened();
+      assertThat(screening.open()).isPositive();
+      assertThat(easy().patched().screened().open()).isZero();
+      assertThat(easy().patched().screened().opensMost().orElseThrow().finding().ruleId())
+          .isEqualTo("SCR-PATCH");
+    }
   }
 }

@@ -15,6 +15,7 @@ import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.Restriction.Care.Kind;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -65,7 +66,7 @@ class ScreeningRulesTest {
   @ParameterizedTest
   @EnumSource(
       value = Question.class,
-      names = {"INHIBITOR", "ROSACEA_FLARE", "FLAKING"},
+      names = {"INHIBITOR", "ROSACEA_FLARE", "FLAKING", "FEVER_LATELY"},
       mode = EnumSource.Mode.EXCLUDE)
   void notAskedWaitsAndMayNotBeOverridden(Question question) {
     Screening screening = easy().notAsked(question).screened();
@@ -480,7 +481,13 @@ class ScreeningRulesTest {
 
     private PastPeel peel(String code, int daysAgo, int layers) {
       return new PastPeel(
-          Library.get(code), T.minusDays(daysAgo), layers, Duration.ofMinutes(3), true, 3);
+          Library.get(code),
+          Region.FACE,
+          T.minusDays(daysAgo),
+          layers,
+          Duration.ofMinutes(3),
+          true,
+          3);
     }
 
     @Test

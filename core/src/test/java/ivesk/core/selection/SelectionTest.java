@@ -11,9 +11,11 @@ import ivesk.core.screening.Clients;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Selection.Tile;
+import ivesk.core.skin.Areas;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import java.time.LocalDate;
 import java.util.Map;
@@ -56,7 +58,7 @@ class SelectionTest {
         plain.ladders(),
         Optional.of(10),
         Optional.of(event),
-        plain.areaCm2(),
+        plain.areas(),
         Optional.empty());
   }
 
@@ -343,7 +345,7 @@ class SelectionTest {
               plain.ladders(),
               Optional.of(0),
               Optional.empty(),
-              plain.areaCm2(),
+              plain.areas(),
               Optional.empty());
       Selection rack = Selection.choose(busy);
       assertThat(reasons(rack, "SAL-10")).contains("may flake to day 2");
@@ -367,7 +369,7 @@ class SelectionTest {
               plain.ladders(),
               Optional.empty(),
               Optional.empty(),
-              4000,
+              new Areas(1.75, 35, Map.of(Region.FACE, 4000.0)),
               Optional.of(50.0));
       assertThat(reasons(Selection.choose(small), "SAL-10")).contains("yardstick");
     }

@@ -14,6 +14,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.selection.Ladders;
 import ivesk.core.series.NextPeel.Step;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Sign;
@@ -41,7 +42,13 @@ class SeriesTest {
 
   private static PastPeel peel(String code, int daysAgo, int layers, boolean well) {
     return new PastPeel(
-        Library.get(code), T.minusDays(daysAgo), layers, Duration.ofMinutes(3), well, 3);
+        Library.get(code),
+        Region.FACE,
+        T.minusDays(daysAgo),
+        layers,
+        Duration.ofMinutes(3),
+        well,
+        3);
   }
 
   private static List<PastPeel> times(int n, String code, int every) {
@@ -77,7 +84,13 @@ class SeriesTest {
       List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 14));
       past.replaceAll(p ->
           new PastPeel(
-              p.formula(), p.on().minusMonths(7), 1, p.contact(), true, p.worstSensation()));
+              p.formula(),
+              Region.FACE,
+              p.on().minusMonths(7),
+              1,
+              p.contact(),
+              true,
+              p.worstSensation()));
       past.add(peel("GLY-35", 200, 1, true));
       assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
       assertThat(LadderRules.of(past, T).running()).isEmpty();

@@ -1,0 +1,6 @@
+package ivesk.core.skin;
+
+public enum Hydration {
+  WELL,
+  DEHYDRATED
+}
