@@ -77,14 +77,32 @@ class RandomClientsTest {
         && client.facts().policies().chose(Choice.PEEL_AFTER_DERMAPLANING)) {
       return;
     }
-    Verdict milder = Verdict.PROCEED;
-    for (Answer answer : fromHarmlessToGrave(question)) {
+    List<Answer> graded = fromHarmlessToGrave(question);
+    List<Optional<Verdict>> verdicts = new ArrayList<>();
+    for (Answer answer : graded) {
       client.answering(question, answer);
-      if (!client.facts().answered(question)) continue;
-      Verdict verdict = client.screened().verdict();
-      assertThat(verdict).as(question + ": " + answer).isGreaterThanOrEqualTo(milder);
-      milder = verdict;
+      verdicts.add(
+          client.facts().answered(question)
+              ? Optional.of(client.screened().verdict())
+              : Optional.empty());
     }
+    for (int worse = 1; worse < graded.size(); worse++) {
+      for (int mild = 0; mild < worse; mild++) {
+        if (verdicts.get(mild).isEmpty() || verdicts.get(worse).isEmpty()) continue;
+        if (!nearer(question, graded.get(mild), graded.get(worse))) continue;
+        assertThat(verdicts.get(worse).get())
+            .as(question + " from " + graded.get(mild) + " to " + graded.get(worse))
+            .isGreaterThanOrEqualTo(verdicts.get(mild).get());
+      }
+    }
+  }
+
+  /// Of two dated answers the later in the list is worse only where its date is not farther away.
+  private static boolean nearer(Question question, Answer mild, Answer worse) {
+    if (mild.on().isEmpty() || worse.on().isEmpty()) return true;
+    return question == Question.SUN_PLANNED
+        ? !worse.on().get().isAfter(mild.on().get())
+        : !worse.on().get().isBefore(mild.on().get());
   }
 
   @Property(tries = 500)
