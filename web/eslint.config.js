@@ -3,7 +3,17 @@ import importX, { createNodeResolver } from "eslint-plugin-import-x";
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-const rooms = ["client", "visit", "skin", "screening", "selection", "plan", "treatment", "aftercare"];
+const rooms = [
+  "practice",
+  "client",
+  "visit",
+  "skin",
+  "screening",
+  "selection",
+  "plan",
+  "treatment",
+  "aftercare",
+];
 
 // Parts are shared and know no room; nothing but the frame reaches into everything.
 export default tseslint.config(

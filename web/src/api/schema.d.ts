@@ -44,8 +44,136 @@ export interface paths {
             cookie?: never;
         };
         get: operations["client"];
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/{id}/withdrawal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patch-tests/{id}/reads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["policies"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/policies/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/product-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/product-kinds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_1"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["screen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -62,6 +190,86 @@ export interface paths {
         get: operations["session"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signatures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/skin/area": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["area"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/skin/colorimeter/{visitId}/{site}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/skin/ita": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ita"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/skin/phototype": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["phototype"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,7 +429,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["consent"];
+        post: operations["sign"];
         delete?: never;
         options?: never;
         head?: never;
@@ -260,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/patch-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plan": {
         parameters: {
             query?: never;
@@ -285,6 +509,22 @@ export interface paths {
         };
         get: operations["screening"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/screening/groups/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerRest"];
         post?: never;
         delete?: never;
         options?: never;
@@ -356,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words/consent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words/consult": {
         parameters: {
             query?: never;
@@ -382,6 +638,11 @@ export interface components {
             role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
             username: string;
         };
+        ActiveWords: {
+            /** @enum {string} */
+            id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID";
+            label: string;
+        };
         Advice: {
             /** @enum {string} */
             action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK";
@@ -397,7 +658,7 @@ export interface components {
             steps: string[];
             /** Format: date-time */
             until?: string;
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         AdviceDeclined: {
             reason: string;
@@ -438,8 +699,27 @@ export interface components {
         };
         AnswerChange: {
             choice?: string;
+            families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
             /** Format: date */
             on?: string;
+            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        Archived: {
+            archived: boolean;
+        };
+        AreaAnswer: {
+            /** Format: double */
+            bodySurfaceM2: number;
+            known: boolean;
+            regions: components["schemas"]["RegionArea"][];
+        };
+        AreaView: {
+            /** Format: double */
+            cm2: number;
+            /** Format: double */
+            computedCm2: number;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
         Band: {
             /** Format: int32 */
@@ -459,6 +739,17 @@ export interface components {
             /** Format: int64 */
             startSeconds: number;
         };
+        BodyFacts: {
+            /** Format: int32 */
+            ageYears: number;
+            entered?: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            heightCm?: number;
+            /** Format: double */
+            weightKg?: number;
+        };
         Choice: {
             formula: string;
             reason?: string;
@@ -470,6 +761,8 @@ export interface components {
         };
         Client: {
             allergies: string;
+            /** Format: date */
+            archivedOn?: string;
             comfort: string;
             /** Format: date */
             dateOfBirth: string;
@@ -480,8 +773,16 @@ export interface components {
             id: string;
             name: string;
             occupation: string;
+            sun: string;
+            /** Format: int32 */
+            version: number;
             /** Format: double */
             weightKg?: number;
+        };
+        ClientChange: {
+            client: components["schemas"]["NewClient"];
+            /** Format: int32 */
+            version: number;
         };
         Clocks: {
             /** Format: date-time */
@@ -495,37 +796,98 @@ export interface components {
             /** Format: date-time */
             settledAt?: string;
         };
+        ColourReading: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            colour: components["schemas"]["SkinColour"];
+        };
+        ColourView: {
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+            /** Format: double */
+            ita: number;
+            /** @enum {string} */
+            itaClass: "VERY_LIGHT" | "LIGHT" | "INTERMEDIATE" | "TAN" | "BROWN" | "DARK";
+            /** Format: double */
+            l: number;
+            label: string;
+            /** @enum {string} */
+            type: "I" | "II" | "III" | "IV" | "V" | "VI";
+        };
         Component: {
             /** Format: double */
             percentWv: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         ConditionWords: {
             /** @enum {string} */
-            id: "COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "PIH" | "MELASMA" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "SCARS_DEEP" | "WRINKLES_DEEP";
+            group?: "SCARS" | "MELASMA" | "ROSACEA";
+            groupLabel: string;
+            /** @enum {string} */
+            id: "COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "SCARS_BOXCAR" | "SCARS_ICEPICK" | "PIH" | "MELASMA" | "MELASMA_EPIDERMAL" | "MELASMA_MIXED" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "WRINKLES_DEEP";
+            kind: string;
             label: string;
         };
-        ConsentSigned: {
-            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+        Consent: {
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
             guardian?: string;
             signedBy: string;
+            /** Format: date */
+            signedOn: string;
+            /** Format: date */
+            withdrawnOn?: string;
+        };
+        ConsentGiven: {
+            client: components["schemas"]["SignedName"];
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            guardian?: components["schemas"]["SignedName"];
+            /** Format: int32 */
+            statements: number;
+            /** Format: int32 */
+            textVersion: number;
+        };
+        ConsentWords: {
+            families: components["schemas"]["FamilyText"][];
+            general: string;
+            /** Format: int32 */
+            height: number;
+            statements: string[];
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            width: number;
         };
         Consult: {
+            areas: {
+                [key: string]: number;
+            };
+            armColour?: components["schemas"]["ColourReading"];
             conditions: {
                 [key: string]: number;
             };
-            eventName?: string;
-            /** Format: date */
-            eventOn?: string;
+            events: components["schemas"]["Event"][];
+            faceColour?: components["schemas"]["ColourReading"];
             /** Format: int32 */
             flakingDaysThatFit?: number;
-            goals: ("COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "PIH" | "MELASMA" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "SCARS_DEEP" | "WRINKLES_DEEP")[];
+            /** @enum {string} */
+            glogau?: "I" | "II" | "III" | "IV";
+            goals: ("COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "SCARS_BOXCAR" | "SCARS_ICEPICK" | "PIH" | "MELASMA" | "MELASMA_EPIDERMAL" | "MELASMA_MIXED" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "WRINKLES_DEEP")[];
+            /** @enum {string} */
+            hydration?: "WELL" | "DEHYDRATED";
+            lamp: {
+                [key: string]: components["schemas"]["Lamp"];
+            };
             looks: {
                 [key: string]: {
                     [key: string]: number;
                 };
             };
+            notes: string;
             /** @enum {string} */
             oil?: "DRY" | "BALANCED" | "COMBINATION" | "OILY";
             phototypeReason?: string;
@@ -534,8 +896,14 @@ export interface components {
             };
             /** @enum {string} */
             phototypeSet?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** Format: int32 */
+            phototypeTotal?: number;
+            products: components["schemas"]["HomeProduct"][];
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             /** @enum {string} */
             sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            sting?: components["schemas"]["StingTest"];
         };
         ConsultChange: {
             consult: components["schemas"]["Consult"];
@@ -543,12 +911,26 @@ export interface components {
             version: number;
         };
         ConsultView: {
+            areas: components["schemas"]["AreaView"][];
+            arm?: components["schemas"]["ColourView"];
+            /** Format: date */
+            carriedFrom?: string;
             complete: boolean;
             consult: components["schemas"]["Consult"];
+            dispute?: string;
+            face?: components["schemas"]["ColourView"];
             look1: boolean;
             look2: boolean;
+            lookedAt1: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+            lookedAt2: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+            measured: boolean;
+            /** Format: double */
+            palmCm2: number;
             /** @enum {string} */
             phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            /** @enum {string} */
+            sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            sting?: components["schemas"]["StingView"];
             /** Format: int32 */
             total: number;
             /** @enum {string} */
@@ -557,9 +939,16 @@ export interface components {
             version: number;
         };
         ConsultWords: {
+            actives: components["schemas"]["ActiveWords"][];
             conditions: components["schemas"]["ConditionWords"][];
             findings: components["schemas"]["LookWords"][];
+            glogau: components["schemas"]["GlogauWords"][];
+            itaClasses: components["schemas"]["ItaWords"][];
+            lampColours: components["schemas"]["LampWords"][];
             phototypeItems: components["schemas"]["Item"][];
+            pigments: components["schemas"]["PigmentWords"][];
+            regions: components["schemas"]["RegionWords"][];
+            stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
         };
         Cue: {
@@ -576,6 +965,22 @@ export interface components {
             lines: string[];
             /** @enum {string} */
             mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
+        };
+        DueRead: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: date-time */
+            dueAt: string;
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            familyLabel: string;
+            overdue: boolean;
+            /** Format: uuid */
+            patchTestId: string;
+            /** @enum {string} */
+            read: "AT_24_H" | "AT_48_H";
+            site: string;
         };
         EndingStarted: {
             /** Format: int32 */
@@ -594,6 +999,11 @@ export interface components {
              */
             type: "EndingStepDone";
         };
+        Event: {
+            name: string;
+            /** Format: date */
+            on: string;
+        };
         EventView: {
             /** Format: date-time */
             at: string;
@@ -608,11 +1018,30 @@ export interface components {
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
             label: string;
         };
+        FamilyText: {
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            label: string;
+            text: string;
+        };
         FamilyView: {
+            /** Format: uuid */
+            consentId?: string;
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
             label: string;
+            /** Format: uuid */
+            picture?: string;
             signed: boolean;
+            signedBy?: string;
+            /** Format: date */
+            signedOn?: string;
+            /** Format: int32 */
+            textVersion?: number;
+            /** Format: date */
+            validUntil?: string;
+            /** Format: date */
+            withdrawnOn?: string;
         };
         FanTurned: {
             on: boolean;
@@ -680,6 +1109,11 @@ export interface components {
             /** @enum {string} */
             vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER";
         };
+        FoundClients: {
+            clients: components["schemas"]["Client"][];
+            /** Format: int32 */
+            total: number;
+        };
         GateADecided: {
             /** @enum {string} */
             choice: "KEEP" | "SHORTEN" | "STOP";
@@ -690,6 +1124,19 @@ export interface components {
              */
             type: "GateADecided";
         };
+        GlogauWords: {
+            /** @enum {string} */
+            id: "I" | "II" | "III" | "IV";
+            label: string;
+        };
+        HomeProduct: {
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            /** Format: date */
+            lastUse?: string;
+            name: string;
+            /** Format: date */
+            since?: string;
+        };
         HotSpotFelt: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -699,7 +1146,12 @@ export interface components {
             /** Format: int32 */
             value: number;
             /** @enum {string} */
-            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        ItaWords: {
+            /** @enum {string} */
+            id: "VERY_LIGHT" | "LIGHT" | "INTERMEDIATE" | "TAN" | "BROWN" | "DARK";
+            label: string;
         };
         Item: {
             answers: string[];
@@ -712,6 +1164,17 @@ export interface components {
             note: string;
             quantity: string;
             what: string;
+        };
+        Lamp: {
+            colours: ("BLUE_WHITE" | "WHITE" | "PALE_VIOLET" | "DEEP_VIOLET" | "YELLOW" | "YELLOWISH_FILM" | "BROWN" | "WHITE_SPECKS")[];
+            /** @enum {string} */
+            pigment?: "EPIDERMAL" | "DERMAL" | "BOTH";
+        };
+        LampWords: {
+            /** @enum {string} */
+            id: "BLUE_WHITE" | "WHITE" | "PALE_VIOLET" | "DEEP_VIOLET" | "YELLOW" | "YELLOWISH_FILM" | "BROWN" | "WHITE_SPECKS";
+            label: string;
+            reading: string;
         };
         LayerCovered: {
             /**
@@ -727,7 +1190,7 @@ export interface components {
              * @enum {string}
              */
             type: "LayerStarted";
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         LayerView: {
             /** Format: date-time */
@@ -736,7 +1199,7 @@ export interface components {
             number: number;
             /** Format: date-time */
             startedAt: string;
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         LayersExtended: {
             /**
@@ -747,7 +1210,7 @@ export interface components {
         };
         LeavingChecked: {
             noBurning: boolean;
-            stillPink: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            stillPink: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -787,6 +1250,7 @@ export interface components {
             heightCm?: number;
             name: string;
             occupation?: string;
+            sun?: string;
             /** Format: double */
             weightKg?: number;
         };
@@ -838,11 +1302,82 @@ export interface components {
             dateLabel?: string;
             id: string;
             label: string;
+            /** @enum {string} */
+            needs: "NOTHING" | "ZONES" | "FAMILIES";
         };
         OverrideGiven: {
             reason: string;
             ruleId: string;
             said: string;
+        };
+        PatchPlaced: {
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            site: string;
+        };
+        PatchRead: {
+            /** @enum {string} */
+            result: "NOTHING" | "REACTION";
+        };
+        PatchTest: {
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            /** Format: date-time */
+            placedAt: string;
+            /** Format: date */
+            placedOn: string;
+            results: {
+                [key: string]: "NOTHING" | "REACTION";
+            };
+        };
+        PatchView: {
+            /** Format: date-time */
+            dueAt?: string;
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            /** Format: uuid */
+            id: string;
+            label: string;
+            /** @enum {string} */
+            next?: "AT_24_H" | "AT_48_H";
+            /** Format: date-time */
+            placedAt: string;
+            results: {
+                [key: string]: "NOTHING" | "REACTION";
+            };
+            site: string;
+        };
+        PeelFact: {
+            /** Format: int32 */
+            contactSeconds: number;
+            formula: string;
+            /** Format: int32 */
+            layers: number;
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            region?: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            wellTaken: boolean;
+            /** Format: int32 */
+            worstSensation: number;
+        };
+        PhototypeAnswer: {
+            /** Format: int32 */
+            total: number;
+            /** @enum {string} */
+            type?: "I" | "II" | "III" | "IV" | "V" | "VI";
+        };
+        PhototypeFacts: {
+            scores?: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            total?: number;
+        };
+        PigmentWords: {
+            /** @enum {string} */
+            id: "EPIDERMAL" | "DERMAL" | "BOTH";
+            label: string;
+            meaning: string;
         };
         PlanKept: {
             /** Format: int64 */
@@ -851,7 +1386,7 @@ export interface components {
             layersAtMost?: number;
             /** Format: int32 */
             layersPlanned?: number;
-            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         PlanStation: {
             /** Format: int32 */
@@ -923,7 +1458,32 @@ export interface components {
             stop: number;
             /** @enum {string} */
             use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        Point: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        PoliciesView: {
+            maySet: boolean;
+            policies: components["schemas"]["PolicyView"][];
+        };
+        PolicyAnswer: {
+            answer: string;
+        };
+        PolicyOption: {
+            id: string;
+            label: string;
+        };
+        PolicyView: {
+            answer: string;
+            /** @enum {string} */
+            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "LICENCE";
+            label: string;
+            options: components["schemas"]["PolicyOption"][];
+            usual: string;
         };
         ProductApplied: {
             product: string;
@@ -932,6 +1492,16 @@ export interface components {
              * @enum {string}
              */
             type: "ProductApplied";
+        };
+        ProductKind: {
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        ProductKindChange: {
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            name: string;
         };
         QualityTold: {
             /** @enum {string} */
@@ -944,14 +1514,24 @@ export interface components {
         };
         QuestionView: {
             answered: boolean;
+            /** Format: date-time */
+            answeredAt?: string;
+            answeredBy?: string;
             choice?: string;
-            group: string;
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
             /** @enum {string} */
-            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "INHIBITOR" | "HAIR" | "COLD_SORES_EVER" | "PIH_EVER" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "ASTHMA";
+            group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
+            groupLabel: string;
+            /** @enum {string} */
+            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
+            lastTime?: string;
+            lasting: boolean;
             /** Format: date */
             on?: string;
             options: components["schemas"]["Option"][];
+            products: string[];
             text: string;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         RackView: {
             advice?: string;
@@ -982,6 +1562,17 @@ export interface components {
              */
             type: "RednessSeen";
         };
+        RegionArea: {
+            /** Format: double */
+            cm2: number;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+        };
+        RegionWords: {
+            /** @enum {string} */
+            id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            label: string;
+        };
         Reply: {
             answer: string;
             question: string;
@@ -994,6 +1585,10 @@ export interface components {
              * @enum {string}
              */
             type: "ResponseNoted";
+        };
+        RestAnswered: {
+            /** @enum {string} */
+            rest: "AS_LAST_TIME" | "NONE_APPLIES";
         };
         RunningView: {
             advice: string;
@@ -1018,21 +1613,35 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        ScreeningQuestion: {
+            answers: {
+                [key: string]: components["schemas"]["AnswerChange"];
+            };
+            consents?: components["schemas"]["Consent"][];
+            /** Format: date */
+            dateOfBirth: string;
+            pastPeels?: components["schemas"]["PeelFact"][];
+            patchTests?: components["schemas"]["PatchTest"][];
+            /** Format: date */
+            peelDate: string;
+            products?: components["schemas"]["HomeProduct"][];
+            /** @enum {string} */
+            region?: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            skin: components["schemas"]["SkinProfile"];
+        };
         ScreeningView: {
             consents: components["schemas"]["FamilyView"][];
-            findings: components["schemas"]["FindingView"][];
-            limits: string[];
+            guardian: string;
             minor: boolean;
-            opensMost?: string;
+            outcome: components["schemas"]["VerdictView"];
+            patchTests: components["schemas"]["PatchView"][];
             /** Format: date */
             peelDate: string;
             questions: components["schemas"]["QuestionView"][];
-            /** Format: int32 */
-            unasked: number;
-            /** Format: date */
-            until?: string;
             /** @enum {string} */
-            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            regionLabel: string;
+            returning: boolean;
         };
         SensationAnswered: {
             /**
@@ -1072,6 +1681,9 @@ export interface components {
              */
             type: "SignSeen";
         };
+        Signature: {
+            strokes: components["schemas"]["Point"][][];
+        };
         Signed: {
             nextTime: string;
             summary: string;
@@ -1080,6 +1692,31 @@ export interface components {
              * @enum {string}
              */
             type: "Signed";
+        };
+        SignedName: {
+            drawn?: components["schemas"]["Signature"];
+            name: string;
+        };
+        SkinColour: {
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+            /** Format: double */
+            l: number;
+        };
+        SkinProfile: {
+            goals: ("COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "SCARS_BOXCAR" | "SCARS_ICEPICK" | "PIH" | "MELASMA" | "MELASMA_EPIDERMAL" | "MELASMA_MIXED" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "WRINKLES_DEEP")[];
+            /** @enum {string} */
+            oil?: "DRY" | "BALANCED" | "COMBINATION" | "OILY";
+            /** @enum {string} */
+            phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            phototypeDispute?: string;
+            /** @enum {string} */
+            sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            severities: {
+                [key: string]: number;
+            };
         };
         SseEmitter: {
             /** Format: int64 */
@@ -1119,6 +1756,20 @@ export interface components {
             /** @enum {string} */
             id: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
             label: string;
+        };
+        StingTest: {
+            /** Format: int32 */
+            first?: number;
+            /** Format: int32 */
+            second?: number;
+            /** Format: date-time */
+            startedAt: string;
+        };
+        StingView: {
+            positive: boolean;
+            /** Format: double */
+            score?: number;
+            tooSoon: boolean;
         };
         TileView: {
             code: string;
@@ -1160,6 +1811,7 @@ export interface components {
             type: "TimerArmed";
         };
         TodayView: {
+            patchReads: components["schemas"]["DueRead"][];
             /** Format: date-time */
             serverNow: string;
             /** Format: date */
@@ -1204,7 +1856,7 @@ export interface components {
             solventAllowed: boolean;
             /** Format: int32 */
             stop: number;
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
             advice: components["schemas"]["Advice"];
@@ -1257,6 +1909,19 @@ export interface components {
             free: string;
             what: string;
         };
+        VerdictView: {
+            findings: components["schemas"]["FindingView"][];
+            limits: string[];
+            /** Format: int32 */
+            open: number;
+            opensMost?: string;
+            /** Format: int32 */
+            unasked: number;
+            /** Format: date */
+            until?: string;
+            /** @enum {string} */
+            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+        };
         VisitView: {
             /** Format: int32 */
             age: number;
@@ -1303,7 +1968,7 @@ export interface components {
              * @enum {string}
              */
             type: "WhiteningSeen";
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE")[];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         WipeTested: {
             cameOff: boolean;
@@ -1313,6 +1978,9 @@ export interface components {
              */
             type: "WipeTested";
         };
+        Withdrawal: {
+            why: string;
+        };
         WorkedIn: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1320,7 +1988,7 @@ export interface components {
              */
             type: "WorkedIn";
             /** @enum {string} */
-            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
         ZoneEnded: {
             /**
@@ -1329,7 +1997,7 @@ export interface components {
              */
             type: "ZoneEnded";
             /** @enum {string} */
-            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
         ZoneReached: {
             /**
@@ -1338,7 +2006,7 @@ export interface components {
              */
             type: "ZoneReached";
             /** @enum {string} */
-            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
         ZoneState: {
             ended: boolean;
@@ -1355,9 +2023,11 @@ export interface components {
         };
         ZoneWords: {
             /** @enum {string} */
-            id: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE";
+            id: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
             label: string;
             onFace: boolean;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
     };
     responses: never;
@@ -1370,7 +2040,10 @@ export type $defs = Record<string, never>;
 export interface operations {
     clients: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+                archived?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1383,7 +2056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Client"][];
+                    "*/*": components["schemas"]["FoundClients"];
                 };
             };
         };
@@ -1456,6 +2129,242 @@ export interface operations {
             };
         };
     };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
+                };
+            };
+        };
+    };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archived"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Withdrawal"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatchRead"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    policies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PoliciesView"];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "LICENCE";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PolicyAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PoliciesView"];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProductKind"][];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductKindChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProductKind"][];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScreeningQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VerdictView"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -1472,6 +2381,123 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Session"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+        };
+    };
+    area: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BodyFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AreaAnswer"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visitId: string;
+                site: "ARM" | "FACE";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ColourView"];
+                };
+            };
+        };
+    };
+    ita: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SkinColour"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ColourView"];
+                };
+            };
+        };
+    };
+    phototype: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhototypeFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhototypeAnswer"];
                 };
             };
         };
@@ -1686,7 +2712,7 @@ export interface operations {
             };
         };
     };
-    consent: {
+    sign: {
         parameters: {
             query?: never;
             header?: never;
@@ -1697,18 +2723,16 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ConsentSigned"];
+                "application/json": components["schemas"]["ConsentGiven"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "*/*": components["schemas"]["ScreeningView"];
-                };
+                content?: never;
             };
         };
     };
@@ -1786,6 +2810,30 @@ export interface operations {
             };
         };
     };
+    place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatchPlaced"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     plan: {
         parameters: {
             query?: never;
@@ -1856,13 +2904,40 @@ export interface operations {
             };
         };
     };
+    answerRest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RestAnswered"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScreeningView"];
+                };
+            };
+        };
+    };
     answer: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
-                question: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "INHIBITOR" | "HAIR" | "COLD_SORES_EVER" | "PIH_EVER" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "ASTHMA";
+                question: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
             };
             cookie?: never;
         };
@@ -1949,6 +3024,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
+    words_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ConsentWords"];
                 };
             };
         };

@@ -5,6 +5,7 @@ import type { Visit } from "../api/types";
 import { useNow } from "../parts/useNow";
 import { clock, firstName } from "../parts/words";
 import { todayQuery } from "../visit/queries";
+import { Finder } from "./Finder";
 import { signOut, useSession } from "./session";
 
 /** The top of every desk screen. */
@@ -20,8 +21,10 @@ export function Top() {
           Today
         </NavLink>
         <NavLink to="/clients">Clients</NavLink>
+        <NavLink to="/practice">Practice</NavLink>
       </nav>
       <Running />
+      <Finder />
       <span className="who soft">{session.data?.account?.name}</span>
       <Button color="inherit" variant="text" onClick={() => void signOut()}>
         Sign out

@@ -1,17 +1,21 @@
-import { useQuery } from "@tanstack/react-query";
+import Button from "@mui/material/Button";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
+import { api, body } from "../api/client";
 import type { Treatment, Visit } from "../api/types";
 import { RoomOf } from "../app/RoomOf";
 import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
+import { figureOf } from "../parts/figures";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, hour, LOCALE, plural } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
+import { ClientForm } from "./ClientForm";
 import { clientQuery, clientVisitsQuery } from "./queries";
 import "./clients.css";
 
@@ -21,6 +25,21 @@ export default function Chart() {
   const client = useQuery(clientQuery(clientId));
   const visits = useQuery(clientVisitsQuery(clientId));
   const [picked, setPicked] = useState<string | null>(null);
+  const [editing, setEditing] = useState(false);
+  const queries = useQueryClient();
+  const archive = useMutation({
+    mutationFn: async (archived: boolean) =>
+      body(
+        await api.PUT("/api/clients/{id}/archived", {
+          params: { path: { id: clientId } },
+          body: { archived },
+        }),
+      ),
+    onSuccess: async (changed) => {
+      queries.setQueryData(clientQuery(clientId).queryKey, changed);
+      await queries.invalidateQueries({ queryKey: ["clients", "found"] });
+    },
+  });
   const newest = (visits.data ?? []).toReversed();
   const shown =
     newest.find((visit) => visit.id === picked) ??
@@ -30,7 +49,7 @@ export default function Chart() {
     <RoomOf room="desk">
       <div className="station">
         <Top />
-        <ErrorNote error={client.error ?? visits.error} />
+        <ErrorNote error={client.error ?? visits.error ?? archive.error} />
         {client.data && (
           <section className="who-strip" aria-label="Client">
             <h1 className="name">{client.data.name}</h1>
@@ -39,6 +58,22 @@ export default function Chart() {
             <span>{client.data.occupation}</span>
             <span>{client.data.allergies || "no allergies told"}</span>
             <span>{client.data.comfort}</span>
+            {client.data.sun && <span className="soft">{client.data.sun}</span>}
+            {client.data.archivedOn && (
+              <span className="warn">archived {day(client.data.archivedOn)}</span>
+            )}
+            <span className="right row">
+              <Button size="small" onClick={() => setEditing(true)}>
+                Edit
+              </Button>
+              <Button
+                size="small"
+                color="inherit"
+                onClick={() => archive.mutate(!client.data.archivedOn)}
+              >
+                {client.data.archivedOn ? "Bring back" : "Archive"}
+              </Button>
+            </span>
           </section>
         )}
         <main className="columns chart">
@@ -68,6 +103,13 @@ export default function Chart() {
           </section>
         </main>
       </div>
+      {editing && client.data && (
+        <ClientForm
+          client={client.data}
+          onClose={() => setEditing(false)}
+          onSaved={() => setEditing(false)}
+        />
+      )}
     </RoomOf>
   );
 }
@@ -99,7 +141,12 @@ function Record({ visit }: { visit: Visit }) {
       />
       <div className="record">
         <div className="record-face">
-          <FaceMap zones={zoneLooks(data, []).zones} crop="neck" label="Face at the end" />
+          <FaceMap
+            zones={zoneLooks(data, []).zones}
+            figure={figureOf(data.plan.zones[0])}
+            crop="neck"
+            label="The skin at the end"
+          />
         </div>
         <div>
           <p className="summary">{data.summary}</p>

@@ -1,45 +1,56 @@
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { RoomOf } from "../app/RoomOf";
 import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
-import { clientsQuery } from "./queries";
+import { Segments } from "../parts/Segments";
+import { plural } from "../parts/words";
+import { ClientForm } from "./ClientForm";
+import { findClientsQuery } from "./queries";
 import "./clients.css";
 
-/** Lower case, without accents. */
-function plain(text: string): string {
-  return text
-    .normalize("NFD")
-    .replace(/\p{Diacritic}/gu, "")
-    .toLowerCase();
-}
-
 export default function Clients() {
-  const clients = useQuery(clientsQuery);
+  const navigate = useNavigate();
   const [wanted, setWanted] = useState("");
-  const found = (clients.data ?? []).filter((client) =>
-    plain(client.name).includes(plain(wanted.trim())),
-  );
+  const [archived, setArchived] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const found = useQuery(findClientsQuery(wanted, archived));
+  const clients = found.data?.clients ?? [];
   return (
     <RoomOf room="desk">
       <div className="station">
         <Top />
         <main className="pad clients">
-          <div className="row">
-            <h1 className="grow">Clients</h1>
+          <div className="row wrap">
+            <h1 className="grow">
+              Clients <small className="soft mono count">{found.data?.total}</small>
+            </h1>
             <TextField
-              label="Find by name"
+              label="Find by any part of the name"
               value={wanted}
               onChange={(e) => setWanted(e.target.value)}
-              sx={{ maxWidth: 280 }}
+              sx={{ maxWidth: 300 }}
             />
+            <Segments
+              label="Which clients"
+              value={archived ? "archived" : "here"}
+              options={[
+                { id: "here", label: "here" },
+                { id: "archived", label: "archived" },
+              ]}
+              onChange={(which) => setArchived(which === "archived")}
+            />
+            <Button variant="contained" onClick={() => setAdding(true)}>
+              New client
+            </Button>
           </div>
-          <ErrorNote error={clients.error} />
+          <ErrorNote error={found.error} />
           <ul>
-            {found.map((client) => (
+            {clients.map((client) => (
               <li key={client.id}>
                 <Link to={`/clients/${client.id}`}>
                   <b>{client.name}</b>
@@ -52,14 +63,29 @@ export default function Clients() {
               </li>
             ))}
           </ul>
-          {clients.data && found.length === 0 && (
+          {found.data && clients.length === 0 && (
+            <p className="soft empty">
+              {wanted.trim()
+                ? `Nobody ${archived ? "archived" : "here"} is called “${wanted.trim()}”.`
+                : archived
+                  ? "Nobody is archived. Who no longer comes is put here from the chart, with everything kept."
+                  : "Clients stand here with what they told. Add the first one."}
+            </p>
+          )}
+          {found.data && !wanted.trim() && found.data.total > clients.length && (
             <p className="soft">
-              Nobody here is called that. A new client is added with a new visit, on{" "}
-              <Link to="/">Today</Link>.
+              The first {clients.length} of {plural(found.data.total, "client")}. Type a part of a
+              name to find the others.
             </p>
           )}
         </main>
       </div>
+      {adding && (
+        <ClientForm
+          onClose={() => setAdding(false)}
+          onSaved={(client) => void navigate(`/clients/${client.id}`)}
+        />
+      )}
     </RoomOf>
   );
 }

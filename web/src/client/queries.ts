@@ -1,10 +1,15 @@
-import { queryOptions } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 
-export const clientsQuery = queryOptions({
-  queryKey: ["clients"],
-  queryFn: async () => body(await api.GET("/api/clients")),
-});
+/** Clients by any part of the name; the answer before stays in sight until the next is there. */
+export function findClientsQuery(find: string, archived = false) {
+  return queryOptions({
+    queryKey: ["clients", "found", find.trim(), archived],
+    queryFn: async () =>
+      body(await api.GET("/api/clients", { params: { query: { find: find.trim(), archived } } })),
+    placeholderData: keepPreviousData,
+  });
+}
 
 export function clientQuery(id: string) {
   return queryOptions({

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from "react";
 import type { Whitening, Zone } from "../api/types";
-import { CENTRES, FACE_PATHS, FEATURES, OUTLINE } from "./faceZones";
+import { FIGURES, type Figure, type FigureId } from "./figures";
 import "./face.css";
 import { ledByTab } from "./ledByTab";
 import { zoneName } from "./words";
@@ -30,37 +30,46 @@ const TEXTURE: Partial<Record<Whitening, string>> = {
   F4: "url(#f4)",
 };
 
-/** The drawn face. Zones that are not part of the matter are dotted. */
+/** The drawn face or another figure. Zones that are not part of the matter are dotted. */
 export function FaceMap({
   zones,
   onPick,
   label,
+  figure = "FACE",
   crop = "shoulders",
 }: {
   zones: Partial<Record<Zone, ZoneLook>>;
   onPick?: (zone: Zone) => void;
   label: string;
+  figure?: FigureId;
   crop?: "shoulders" | "neck";
 }) {
+  const cropped = figure === "FACE" && crop === "neck";
+  const drawn = FIGURES[figure];
+  const [right, left, y] = cropped ? [46, 314, 40] : drawn.sides;
+  const end = (x: number) => (x > 180 ? "end" : "start");
   return (
     <figure className="face">
       <svg
-        viewBox={crop === "neck" ? "40 20 280 386" : "24 20 312 446"}
+        viewBox={cropped ? "40 20 280 386" : drawn.viewBox}
         role="group"
         aria-label={label}
+        data-figure={figure}
       >
         <Textures />
-        <path d={OUTLINE} className="outline" />
-        {(Object.keys(FACE_PATHS) as Zone[]).map((zone) => (
-          <ZoneShape key={zone} zone={zone} look={zones[zone]} onPick={onPick} />
+        {drawn.outlines.map((path) => (
+          <path key={path} d={path} className="outline" />
         ))}
-        {FEATURES.map((path) => (
+        {(Object.keys(drawn.paths) as Zone[]).map((zone) => (
+          <ZoneShape key={zone} drawn={drawn} zone={zone} look={zones[zone]} onPick={onPick} />
+        ))}
+        {drawn.features.map((path) => (
           <path key={path} d={path} className="feature" />
         ))}
-        <text x={crop === "neck" ? 46 : 34} y="40" className="side-word">
+        <text x={right} y={y} textAnchor={end(right)} className="side-word">
           right
         </text>
-        <text x={crop === "neck" ? 314 : 326} y="40" textAnchor="end" className="side-word">
+        <text x={left} y={y} textAnchor={end(left)} className="side-word">
           left
         </text>
       </svg>
@@ -69,17 +78,19 @@ export function FaceMap({
 }
 
 function ZoneShape({
+  drawn,
   zone,
   look,
   onPick,
 }: {
+  drawn: Figure;
   zone: Zone;
   look: ZoneLook | undefined;
   onPick: ((zone: Zone) => void) | undefined;
 }) {
-  const path = FACE_PATHS[zone];
+  const path = drawn.paths[zone];
   if (!look) return <path d={path} className="zone aside" />;
-  const [x, y] = CENTRES[zone];
+  const [x, y] = drawn.centres[zone] ?? [0, 0];
   const classes = ["zone"];
   if (look.covered) classes.push("covered");
   if (look.ended) classes.push("ended");

@@ -6,16 +6,19 @@ export function Segments<T extends string>({
   label,
   value,
   options,
+  disabled,
   onChange,
 }: {
   label: string;
   value: T | undefined;
   options: { id: T; label: string }[];
+  disabled?: boolean;
   onChange: (value: T) => void;
 }) {
   return (
     <ToggleButtonGroup
       exclusive
+      disabled={disabled}
       aria-label={label}
       value={value ?? null}
       onChange={(_, next: T | null) => next !== null && onChange(next)}

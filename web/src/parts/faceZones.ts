@@ -1,7 +1,7 @@
 import type { Zone } from "../api/types";
 
 /** A path a zone, as drawn in the design; left and right are the client's, who faces us. */
-export const FACE_PATHS: Record<Zone, string> = {
+export const FACE_PATHS: Partial<Record<Zone, string>> = {
   FOREHEAD:
     "M 84 140 C 82 96 118 62 180 60 C 242 62 278 96 276 140 C 256 126 222 124 202 131 L 158 131 C 138 124 104 126 84 140 Z",
   GLABELLA: "M 160 135 L 200 135 L 193 164 L 167 164 Z",
@@ -29,7 +29,7 @@ export const FACE_PATHS: Record<Zone, string> = {
 };
 
 /** Where a number or a spot stands in a zone. */
-export const CENTRES: Record<Zone, [number, number]> = {
+export const CENTRES: Partial<Record<Zone, [number, number]>> = {
   FOREHEAD: [180, 96],
   GLABELLA: [180, 150],
   TEMPLE_RIGHT: [77, 166],

@@ -52,8 +52,8 @@ describe("the face", () => {
   });
 
   it("keeps left and right the client's, who faces us", () => {
-    expect(CENTRES.CHEEK_RIGHT[0]).toBeLessThan(180);
-    expect(CENTRES.CHEEK_LEFT[0]).toBeGreaterThan(180);
+    expect(CENTRES.CHEEK_RIGHT![0]).toBeLessThan(180);
+    expect(CENTRES.CHEEK_LEFT![0]).toBeGreaterThan(180);
   });
 
   it("offers only the zones that are part of the matter, by touch and by key", () => {

@@ -57,7 +57,25 @@ const ZONES: Record<string, string> = {
   JAW_LEFT: "left jawline",
   NECK: "neck",
   DECOLLETAGE: "decolletage",
+  HAND_RIGHT: "back of the right hand",
+  HAND_LEFT: "back of the left hand",
+  BACK_UPPER: "upper back",
+  BACK_LOWER: "lower back",
+  CHEST: "chest",
+  ARM_RIGHT: "right upper arm",
+  ARM_LEFT: "left upper arm",
+  THIGH_RIGHT: "right thigh",
+  THIGH_LEFT: "left thigh",
 };
+
+/** "12 Nov 2026". */
+export function dayOfYear(date: string | Date): string {
+  return new Intl.DateTimeFormat(LOCALE, {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+  }).format(typeof date === "string" ? dayjs(date).toDate() : date);
+}
 
 /** "Wednesday 25 November". */
 export function wholeDay(date: string): string {
@@ -76,6 +94,10 @@ export function zoneName(zone: string): string {
 
 export function firstName(name: string): string {
   return name.split(" ")[0] ?? name;
+}
+
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 export function plural(n: number, thing: string): string {

@@ -5,6 +5,7 @@ import { useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import type { PlanKept, PlanStation, Zone } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { figureOf, FIGURES } from "../parts/figures";
 import { FaceMap, type ZoneLook } from "../parts/FaceMap";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan } from "../parts/ribbonModel";
@@ -237,7 +238,9 @@ function Edit({
     if (zones.length > 0) onKeep({ ...now, zones });
   }
   const looks: Partial<Record<Zone, ZoneLook>> = {};
-  for (const zone of FACE_ZONES) {
+  const figure = figureOf(plan.zones[0]);
+  const zones = figure === "FACE" ? FACE_ZONES : (Object.keys(FIGURES[figure].paths) as Zone[]);
+  for (const zone of zones.filter((z) => figureOf(z) === figure)) {
     const place = plan.zones.indexOf(zone);
     looks[zone] = {
       tint: place >= 0 ? 2 : 0,
@@ -297,13 +300,14 @@ function Edit({
         <div className="zone-choice">
           <FaceMap
             zones={looks}
+            figure={figure}
             onPick={off ? undefined : toggle}
             crop="neck"
             label="Zones of the plan; choose one to take it in or leave it out"
           />
           <p className="small soft">
-            {plan.zones.map((zone) => zoneName(zone)).join(", ")}. Eye contours need their own
-            formula.
+            {plan.zones.map((zone) => zoneName(zone)).join(", ")}.
+            {figure === "FACE" && " Eye contours need their own formula."}
           </p>
         </div>
       )}

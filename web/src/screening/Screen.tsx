@@ -1,43 +1,58 @@
 import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import type { Question, ScreeningState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
 import { firstName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
-import { ConsentForm } from "./ConsentForm";
+import { Ask, type Given } from "./Ask";
+import { Consents } from "./Consents";
 import { MoveDate } from "./MoveDate";
+import { PatchTests } from "./PatchTests";
 import { screeningQuery } from "./queries";
 import { VerdictPanel } from "./VerdictPanel";
+import { WhatChanged } from "./WhatChanged";
 import "./screen.css";
 
-const NOT_ASKED = "not-asked";
+type Group = Question["group"];
+type Rest = "AS_LAST_TIME" | "NONE_APPLIES";
 
 export default function Screen({ visit }: StationProps) {
   const queries = useQueryClient();
   const changed = useVisitChanged(visit.id);
   const screening = useQuery(screeningQuery(visit.id));
   const [moving, setMoving] = useState(false);
+  const scope = { id: `screening-${visit.id}` };
+  const onSuccess = async (state: ScreeningState) => {
+    queries.setQueryData(screeningQuery(visit.id).queryKey, state);
+    await changed();
+  };
 
   const answer = useMutation({
-    mutationFn: async ({ id, choice, on }: { id: Question["id"]; choice?: string; on?: string }) =>
+    mutationFn: async ({ question, given }: { question: Question["id"]; given: Given }) =>
       body(
         await api.PUT("/api/visits/{id}/screening/{question}", {
-          params: { path: { id: visit.id, question: id } },
-          body: { choice, on },
+          params: { path: { id: visit.id, question } },
+          body: given,
         }),
       ),
-    scope: { id: `screening-${visit.id}` },
-    onSuccess: async (state) => {
-      queries.setQueryData(screeningQuery(visit.id).queryKey, state);
-      await changed();
-    },
+    scope,
+    onSuccess,
+  });
+  const rest = useMutation({
+    mutationFn: async ({ group, how }: { group: Group; how: Rest }) =>
+      body(
+        await api.PUT("/api/visits/{id}/screening/groups/{group}", {
+          params: { path: { id: visit.id, group } },
+          body: { rest: how },
+        }),
+      ),
+    scope,
+    onSuccess,
   });
 
   if (!screening.data) {
@@ -53,30 +68,24 @@ export default function Screen({ visit }: StationProps) {
     <main className="columns screen">
       <section className="pad" aria-label="Questions">
         <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
-        <ErrorNote error={answer.error} />
-        {groups.map((group) => {
-          const own = state.questions.filter((question) => question.group === group);
-          const asked = own.filter((question) => question.answered).length;
-          return (
-            <div key={group} className="group">
-              <Strip title={group} code={`${asked} of ${own.length}`} />
-              {own.map((question) => (
-                <Ask
-                  key={question.id}
-                  question={question}
-                  onAnswer={(choice, on) => answer.mutate({ id: question.id, choice, on })}
-                />
-              ))}
-            </div>
-          );
-        })}
-        <ConsentForm visit={visit} state={state} />
+        <ErrorNote error={answer.error ?? rest.error} />
+        {state.returning && <WhatChanged visit={visit} />}
+        {groups.map((group) => (
+          <Questions
+            key={group}
+            questions={state.questions.filter((question) => question.group === group)}
+            onAnswer={(question, given) => answer.mutate({ question, given })}
+            onRest={(how) => rest.mutate({ group, how })}
+          />
+        ))}
+        <Consents visit={visit} state={state} />
+        <PatchTests visit={visit} state={state} />
       </section>
       <section className="side" aria-label="Verdict">
-        <VerdictPanel visitId={visit.id} state={state} />
+        <VerdictPanel visitId={visit.id} peelDate={state.peelDate} outcome={state.outcome} />
         <div className="foot">
           <span className="row foot-verdict">
-            <VerdictMark verdict={state.verdict} /> <b>{state.verdict}</b>
+            <VerdictMark verdict={state.outcome.verdict} /> <b>{state.outcome.verdict}</b>
           </span>
           <ToChoose visitId={visit.id} state={state} />
           {!visit.treatmentId && <Button onClick={() => setMoving(true)}>Move the date</Button>}
@@ -88,8 +97,9 @@ export default function Screen({ visit }: StationProps) {
 }
 
 function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }) {
-  const open = state.verdict === "PROCEED" || state.verdict === "ADAPT";
-  return open ? (
+  const { verdict, open } = state.outcome;
+  const may = (verdict === "PROCEED" || verdict === "ADAPT") && open > 0;
+  return may ? (
     <Button variant="contained" component={Link} to={`/visits/${visitId}/choose`}>
       Choose acid
     </Button>
@@ -100,50 +110,74 @@ function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }
   );
 }
 
-/** One question with its answers; a date is asked for where the answer needs one. */
-function Ask({
-  question,
+/** One group of questions; what is open in it can be answered at one tap. */
+function Questions({
+  questions,
   onAnswer,
+  onRest,
 }: {
-  question: Question;
-  onAnswer: (choice?: string, on?: string) => void;
+  questions: Question[];
+  onAnswer: (question: Question["id"], given: Given) => void;
+  onRest: (how: Rest) => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const option = question.options.find((o) => o.id === question.choice);
+  const open = questions.filter((question) => !question.answered);
+  const [shown, setShown] = useState(() => open.length > 0 || !questions.every((q) => q.lasting));
+  const asLastTime = open.filter((question) => question.lastTime !== undefined).length;
+  const label = questions[0]?.groupLabel ?? "";
   return (
-    <div className="question">
-      {!question.answered && <i className="open" aria-hidden="true" />}
-      <span className="grow">{question.text}</span>
-      {option?.dateLabel && (
-        <TextField
-          type="date"
-          label={option.dateLabel}
-          value={typed ?? question.on ?? ""}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={() => {
-            if (typed !== null && typed !== (question.on ?? "")) {
-              onAnswer(question.choice, typed || undefined);
-            }
-            setTyped(null);
-          }}
-          onKeyDown={(e) => e.key === "Enter" && (e.target as HTMLElement).blur()}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 170 }}
-        />
+    <div className="group">
+      <Strip title={label} code={`${questions.length - open.length} of ${questions.length}`} />
+      {open.length > 1 && (
+        <div className="rest">
+          <span className="grow small soft">
+            {asLastTime > 0
+              ? `${asLastTime} were answered last time: read them out, and ask what changed.`
+              : "Read them out. What applies, answer below."}
+          </span>
+          {asLastTime > 0 ? (
+            <Button
+              size="small"
+              aria-label={`${label}: nothing changed`}
+              onClick={() => onRest("AS_LAST_TIME")}
+            >
+              Nothing changed
+            </Button>
+          ) : (
+            <Button
+              size="small"
+              color="inherit"
+              aria-label={`${label}: none of the rest applies`}
+              onClick={() => onRest("NONE_APPLIES")}
+            >
+              None of the rest applies
+            </Button>
+          )}
+        </div>
       )}
-      <Segments
-        label={question.text}
-        value={question.choice ?? NOT_ASKED}
-        options={[
-          ...question.options.map(({ id, label }) => ({ id, label })),
-          { id: NOT_ASKED, label: "not asked" },
-        ]}
-        onChange={(choice) => {
-          setTyped(null);
-          if (choice === NOT_ASKED) onAnswer();
-          else onAnswer(choice, question.on);
-        }}
-      />
+      {shown ? (
+        questions.map((question) => (
+          <Ask
+            key={question.id}
+            question={question}
+            onAnswer={(given) => onAnswer(question.id, given)}
+          />
+        ))
+      ) : (
+        <div className="rest">
+          <span className="grow small soft">
+            {questions.length} answers of earlier visits still hold.
+          </span>
+          <Button
+            size="small"
+            color="inherit"
+            variant="text"
+            aria-label={`Show ${label}`}
+            onClick={() => setShown(true)}
+          >
+            Show them
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

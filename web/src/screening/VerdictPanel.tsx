@@ -1,18 +1,26 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Finding, ScreeningState, Verdict } from "../api/types";
+import type { Finding, Outcome, Verdict } from "../api/types";
 import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
 import { day, plural } from "../parts/words";
 import { LiftFinding } from "./LiftFinding";
 
 /** The verdict for the day, rebuilt at every answer, with what it stands on. */
-export function VerdictPanel({ visitId, state }: { visitId: string; state: ScreeningState }) {
+export function VerdictPanel({
+  visitId,
+  peelDate,
+  outcome: state,
+}: {
+  visitId: string;
+  peelDate: string;
+  outcome: Outcome;
+}) {
   const [lifting, setLifting] = useState<Finding | null>(null);
   return (
     <>
       <Strip
-        title={`Verdict for ${day(state.peelDate)}`}
+        title={`Verdict for ${day(peelDate)}`}
         code={plural(state.findings.length, "finding")}
       />
       <div className="verdict" role="status">
@@ -46,13 +54,18 @@ export function VerdictPanel({ visitId, state }: { visitId: string; state: Scree
   );
 }
 
-function words(state: ScreeningState): string {
+function words(state: Outcome): string {
   if (state.unasked > 0) {
     return `${plural(state.unasked, "answer")} missing. Each counts as the unsafe answer until it is asked.`;
   }
+  const may = state.verdict === "PROCEED" || state.verdict === "ADAPT";
+  if (may && state.open === 0) {
+    return "No formula is open for this day. Below stands what would open the most.";
+  }
+  const open = ` ${plural(state.open, "formula")} open.`;
   const said: Record<Verdict, string> = {
-    PROCEED: "Nothing stands in the way.",
-    ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
+    PROCEED: `Nothing stands in the way.${open}`,
+    ADAPT: `Go on within ${plural(state.limits.length, "limit")}.${open}`,
     WAIT: state.until ? `Not before ${day(state.until)}.` : "Not until what is named is done.",
     REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
     STOP: "No peel.",
@@ -84,6 +97,7 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
       {open && (
         <div className="why">
           <p>{finding.why}</p>
+          {finding.until && <p>Clears on {day(finding.until)} by itself.</p>}
           {finding.limits.length > 0 && <p>Limits: {finding.limits.join(" · ")}.</p>}
           {finding.clearedBy && <p>Clears by: {finding.clearedBy}.</p>}
           <p className="soft mono">

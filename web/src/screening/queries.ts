@@ -12,3 +12,9 @@ export function screeningQuery(id: string) {
       ),
   });
 }
+
+/** The text of the consent; its version is signed with it. */
+export const consentWordsQuery = queryOptions({
+  queryKey: ["words", "consent"],
+  queryFn: async () => body(await api.GET("/api/words/consent")),
+});

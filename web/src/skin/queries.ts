@@ -15,3 +15,8 @@ export function consultQuery(id: string) {
       body(await api.GET("/api/visits/{id}/consult", { params: { path: { id } } })),
   });
 }
+
+export const productKindsQuery = queryOptions({
+  queryKey: ["product-kinds"],
+  queryFn: async () => body(await api.GET("/api/product-kinds")),
+});

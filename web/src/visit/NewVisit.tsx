@@ -11,7 +11,7 @@ import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
-import { clientsQuery } from "../client/queries";
+import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 
@@ -19,8 +19,8 @@ import { Segments } from "../parts/Segments";
 export function NewVisit({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const clients = useQuery(clientsQuery);
   const [whom, setWhom] = useState<Client | string | null>(null);
+  const clients = useQuery(findClientsQuery(typeof whom === "string" ? whom : ""));
   const [born, setBorn] = useState("");
   const [start, setStart] = useState(() =>
     dayjs()
@@ -72,7 +72,9 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
           <div className="stack" style={{ paddingTop: 8, gap: 16 }}>
             <Autocomplete<Client, false, false, true>
               freeSolo
-              options={clients.data ?? []}
+              options={clients.data?.clients ?? []}
+              // The server has found them, by any part of the name and without accents.
+              filterOptions={(found) => found}
               getOptionLabel={(option) => (typeof option === "string" ? option : option.name)}
               getOptionKey={(option) => (typeof option === "string" ? option : option.id)}
               onChange={(_, value) => setWhom(value)}

@@ -1,8 +1,8 @@
 import Button from "@mui/material/Button";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Today as TodayState, Visit } from "../api/types";
+import type { DueRead, Today as TodayState, Visit } from "../api/types";
 import { RoomOf } from "../app/RoomOf";
 import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -10,6 +10,7 @@ import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
 import { clock, day, hour, plural, wholeDay } from "../parts/words";
+import { ReadPatch } from "../screening/ReadPatch";
 import { NewVisit } from "./NewVisit";
 import { todayQuery } from "./queries";
 import "./today.css";
@@ -27,6 +28,7 @@ export default function Today() {
             {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
           </main>
           <aside className="side" aria-label="What waits">
+            {today.data && <PatchReads reads={today.data.patchReads} />}
             {today.data && <Waiting visits={today.data.visits} />}
           </aside>
         </div>
@@ -132,6 +134,39 @@ function Steps({ visit }: { visit: Visit }) {
         <i key={station.id} className={station.progress.toLowerCase()} />
       ))}
     </span>
+  );
+}
+
+/** Patch tests to be read by the end of the day. */
+function PatchReads({ reads }: { reads: DueRead[] }) {
+  const queries = useQueryClient();
+  if (reads.length === 0) return null;
+  return (
+    <>
+      <Strip title="Patch tests to read" code={reads.length} />
+      {reads.map((read) => (
+        <div key={read.patchTestId} className="note-line">
+          <div className="row">
+            <b className="grow">
+              <Link to={`/clients/${read.clientId}`}>{read.clientName}</Link>
+            </b>
+            <span className={`small ${read.overdue ? "warn" : "soft"}`}>
+              {read.overdue ? "due now" : "later today"}
+            </span>
+          </div>
+          <p className="small soft">
+            {read.familyLabel}, {read.site}
+          </p>
+          <ReadPatch
+            id={read.patchTestId}
+            label={`${read.clientName}, ${read.familyLabel}`}
+            read={read.read}
+            dueAt={read.dueAt}
+            onRead={() => queries.invalidateQueries({ queryKey: ["today"] })}
+          />
+        </div>
+      ))}
+    </>
   );
 }
 

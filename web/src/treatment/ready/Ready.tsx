@@ -5,6 +5,7 @@ import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
 import type { Treatment, Visit, Zone } from "../../api/types";
 import { ErrorNote } from "../../parts/ErrorNote";
+import { figureOf } from "../../parts/figures";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { clock, firstName, hour } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
@@ -275,6 +276,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
         <div className="gate-face">
           <FaceMap
             zones={zones}
+            figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
             label="Where is it hot"
             onPick={(zone) =>

@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Treatment, Visit, Zone } from "../../api/types";
+import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
@@ -90,6 +91,7 @@ function Settling({
         <section className="treat-face" aria-label="Face">
           <FaceMap
             zones={zones}
+            figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
             label="Zones of this peel"
             onPick={(zone) =>

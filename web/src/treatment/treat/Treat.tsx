@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
+import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { ledByTab } from "../../parts/ledByTab";
 import { Ribbon } from "../../parts/Ribbon";
@@ -181,6 +182,7 @@ function Couch({
         <section className="treat-face" aria-label="Face">
           <FaceMap
             zones={zones}
+            figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
             label="Zones of this peel; choose one to say something of it"
             onPick={(zone) => {

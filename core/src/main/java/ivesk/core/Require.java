@@ -20,14 +20,19 @@ public final class Require {
     return value;
   }
 
+  /// Free text that may be empty.
+  public static String atMost(String field, String value, int most) {
+    if (value.length() > most) {
+      throw new IllegalArgumentException(
+          field + " has " + value.length() + " letters; allowed are " + most);
+    }
+    return value;
+  }
+
   public static String text(String field, String value, int most) {
     if (value == null || value.isBlank()) {
       throw new IllegalArgumentException(field + " is empty; allowed is 1 to " + most + " letters");
     }
-    if (value.length() > most) {
-      throw new IllegalArgumentException(
-          field + " has " + value.length() + " letters; allowed is 1 to " + most);
-    }
-    return value;
+    return atMost(field, value, most);
   }
 }

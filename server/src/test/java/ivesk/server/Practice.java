@@ -133,7 +133,7 @@ final class Practice implements AutoCloseable {
 
   /// The newest visit of a client.
   JsonNode visit(String client) {
-    for (JsonNode one : get("/api/clients").body()) {
+    for (JsonNode one : get("/api/clients").body().get("clients")) {
       if (!one.get("name").asString().equals(client)) continue;
       JsonNode visits = get("/api/clients/" + one.get("id").asString() + "/visits").body();
       return visits.get(visits.size() - 1);

@@ -134,4 +134,64 @@ public record Policies(
         choices,
         substances);
   }
+
+  public Policies with(LicenceScope value) {
+    return new Policies(
+        thresholds,
+        value,
+        jessnerLayers,
+        restAtMost,
+        noWaterHours,
+        homeAcidsAgainDays,
+        choices,
+        openedByClinician);
+  }
+
+  public Policies withJessnerLayers(int value) {
+    return new Policies(
+        thresholds,
+        scope,
+        value,
+        restAtMost,
+        noWaterHours,
+        homeAcidsAgainDays,
+        choices,
+        openedByClinician);
+  }
+
+  public Policies withRestAtMost(int value) {
+    return new Policies(
+        thresholds,
+        scope,
+        jessnerLayers,
+        value,
+        noWaterHours,
+        homeAcidsAgainDays,
+        choices,
+        openedByClinician);
+  }
+
+  public Policies withNoWaterHours(int value) {
+    return new Policies(
+        thresholds,
+        scope,
+        jessnerLayers,
+        restAtMost,
+        value,
+        homeAcidsAgainDays,
+        choices,
+        openedByClinician);
+  }
+
+  public Policies withHomeAcidsAgainDays(int value) {
+    return new Policies(
+        thresholds,
+        scope,
+        jessnerLayers,
+        restAtMost,
+        noWaterHours,
+        value,
+        choices,
+        openedByClinician);
+  }
 }

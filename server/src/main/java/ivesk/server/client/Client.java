@@ -1,34 +1,43 @@
 package ivesk.server.client;
 
 import ivesk.core.Require;
+import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 
+/// @param sun work outdoors, sun habit, sunbed; free text
 /// @param heightCm 50 to 250, empty when unknown
 /// @param weightKg 10 to 350, empty when unknown
 /// @param allergies as told, free text
 /// @param comfort what the couch must respect, free text
+/// @param archivedOn empty while the client comes
+/// @param version counts the changes
 public record Client(
     UUID id,
     String name,
     LocalDate dateOfBirth,
     String occupation,
+    String sun,
     Optional<Double> heightCm,
     Optional<Double> weightKg,
     String allergies,
     String comfort,
-    String guardian) {
+    String guardian,
+    Optional<LocalDate> archivedOn,
+    int version) {
 
   public Client {
     Require.text("name", name, 120);
     heightCm.ifPresent(cm -> Require.range("height, cm", cm, 50, 250));
     weightKg.ifPresent(kg -> Require.range("weight, kg", kg, 10, 350));
-    atMost("occupation", occupation, 120);
-    atMost("allergies", allergies, 400);
-    atMost("comfort notes", comfort, 400);
-    atMost("guardian", guardian, 120);
+    Require.atMost("occupation", occupation, 120);
+    Require.atMost("sun", sun, 200);
+    Require.atMost("allergies", allergies, 400);
+    Require.atMost("comfort notes", comfort, 400);
+    Require.atMost("guardian", guardian, 120);
   }
 
   /// Full years on a day.
@@ -37,13 +46,20 @@ public record Client(
   }
 
   public boolean latexAllergy() {
-    return allergies.toLowerCase(java.util.Locale.ROOT).contains("latex");
+    return searchable(allergies).contains("latex");
   }
 
-  private static void atMost(String field, String value, int most) {
-    if (value.length() > most) {
-      throw new IllegalArgumentException(
-          field + " has " + value.length() + " letters; allowed are " + most);
-    }
+  /// In lower case and without accents, as names are looked for.
+  static String searchable(String words) {
+    return Normalizer.normalize(words, Normalizer.Form.NFD)
+        .replaceAll("\\p{M}", "")
+        .toLowerCase(Locale.ROOT)
+        .replace("ø", "o")
+        .replace("ł", "l")
+        .replace("đ", "d")
+        .replace("ß", "ss")
+        .replace("æ", "ae")
+        .replace("œ", "oe")
+        .strip();
   }
 }

@@ -12,14 +12,18 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api/clients")
 class ClientController {
+  private static final int MOST_FOUND = 50;
+
   private final ClientStore clients;
   private final Audit audit;
   private final Clock clock;
@@ -34,15 +38,45 @@ class ClientController {
       String name,
       LocalDate dateOfBirth,
       Optional<String> occupation,
+      Optional<String> sun,
       Optional<Double> heightCm,
       Optional<Double> weightKg,
       Optional<String> allergies,
       Optional<String> comfort,
-      Optional<String> guardian) {}
+      Optional<String> guardian) {
 
+    Client as(UUID id, Optional<LocalDate> archivedOn, int version) {
+      return new Client(
+          id,
+          name.strip(),
+          dateOfBirth,
+          occupation.orElse(""),
+          sun.orElse(""),
+          heightCm,
+          weightKg,
+          allergies.orElse(""),
+          comfort.orElse(""),
+          guardian.orElse(""),
+          archivedOn,
+          version);
+    }
+  }
+
+  /// @param version of the client that was read
+  record ClientChange(NewClient client, int version) {}
+
+  record Archived(boolean archived) {}
+
+  /// @param clients the first that were found, by name
+  /// @param total how many there are in all
+  record FoundClients(List<Client> clients, int total) {}
+
+  /// Clients by any part of the name, whatever its case and accents.
   @GetMapping
-  List<Client> clients() {
-    return clients.all();
+  FoundClients clients(
+      @RequestParam(defaultValue = "") String find,
+      @RequestParam(defaultValue = "false") boolean archived) {
+    return new FoundClients(clients.find(find, archived, MOST_FOUND), clients.count(archived));
   }
 
   @GetMapping("/{id}")
@@ -55,27 +89,41 @@ class ClientController {
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
   Client add(@RequestBody NewClient body, Principal who) {
-    LocalDate today = LocalDate.now(clock);
-    if (body.dateOfBirth().isAfter(today) || body.dateOfBirth().isBefore(today.minusYears(120))) {
-      throw new IllegalArgumentException(
-          "date of birth is "
-              + body.dateOfBirth()
-              + "; it must lie within the last 120 years, up to "
-              + today);
-    }
-    Client client =
-        new Client(
-            UUID.randomUUID(),
-            body.name().strip(),
-            body.dateOfBirth(),
-            body.occupation().orElse(""),
-            body.heightCm(),
-            body.weightKg(),
-            body.allergies().orElse(""),
-            body.comfort().orElse(""),
-            body.guardian().orElse(""));
+    requireBorn(body.dateOfBirth());
+    Client client = body.as(UUID.randomUUID(), Optional.empty(), 1);
     clients.add(client);
     audit.note(who.getName(), "add client", client.id());
     return client;
+  }
+
+  @PutMapping("/{id}")
+  @Transactional
+  Client change(@PathVariable UUID id, @RequestBody ClientChange body, Principal who) {
+    requireBorn(body.client().dateOfBirth());
+    clients.change(body.client().as(id, clients.get(id).archivedOn(), body.version()));
+    audit.note(who.getName(), "change client", id);
+    return clients.get(id);
+  }
+
+  /// Puts a client away, or brings one back; nothing of the chart is lost.
+  @PutMapping("/{id}/archived")
+  @Transactional
+  Client archive(@PathVariable UUID id, @RequestBody Archived body, Principal who) {
+    clients.get(id);
+    clients.archive(
+        id, body.archived() ? Optional.of(LocalDate.now(clock)) : Optional.<LocalDate>empty());
+    audit.note(who.getName(), body.archived() ? "archive client" : "bring client back", id);
+    return clients.get(id);
+  }
+
+  private void requireBorn(LocalDate dateOfBirth) {
+    LocalDate today = LocalDate.now(clock);
+    if (dateOfBirth.isAfter(today) || dateOfBirth.isBefore(today.minusYears(120))) {
+      throw new IllegalArgumentException(
+          "date of birth is "
+              + dateOfBirth
+              + "; it must lie within the last 120 years, up to "
+              + today);
+    }
   }
 }

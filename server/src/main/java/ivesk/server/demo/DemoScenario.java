@@ -25,15 +25,23 @@ import static ivesk.core.skin.Condition.SUN_DAMAGE;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.screening.ConsentText;
+import ivesk.core.screening.PatchTest.Result;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
 import ivesk.core.skin.Condition;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.HomeProduct.Active;
+import ivesk.core.skin.Hydration;
+import ivesk.core.skin.Lamp;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.PhototypeQuestionnaire;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -41,9 +49,15 @@ import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.practice.PracticeStore.Account;
 import ivesk.server.practice.PracticeStore.Role;
+import ivesk.server.screening.ConsentService;
+import ivesk.server.screening.ConsentService.SignedName;
+import ivesk.server.screening.PatchTestService;
 import ivesk.server.screening.ScreeningService;
+import ivesk.server.screening.Signature;
 import ivesk.server.skin.Consult;
-import ivesk.server.skin.ConsultStore;
+import ivesk.server.skin.Consult.ColourReading;
+import ivesk.server.skin.Consult.Event;
+import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -53,11 +67,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -80,8 +96,10 @@ class DemoScenario implements ApplicationRunner {
   private final PracticeStore practice;
   private final ClientStore clients;
   private final VisitStore visits;
-  private final ConsultStore consults;
+  private final ConsultService consults;
   private final ScreeningService screening;
+  private final ConsentService consents;
+  private final PatchTestService patchTests;
   private final PlanService plans;
   private final Treatments treatments;
   private final PasswordEncoder passwords;
@@ -92,8 +110,10 @@ class DemoScenario implements ApplicationRunner {
       PracticeStore practice,
       ClientStore clients,
       VisitStore visits,
-      ConsultStore consults,
+      ConsultService consults,
       ScreeningService screening,
+      ConsentService consents,
+      PatchTestService patchTests,
       PlanService plans,
       Treatments treatments,
       PasswordEncoder passwords,
@@ -103,6 +123,8 @@ class DemoScenario implements ApplicationRunner {
     this.visits = visits;
     this.consults = consults;
     this.screening = screening;
+    this.consents = consents;
+    this.patchTests = patchTests;
     this.plans = plans;
     this.treatments = treatments;
     this.passwords = passwords;
@@ -224,6 +246,19 @@ class DemoScenario implements ApplicationRunner {
         skin(Phototype.IV, 24, Oil.COMBINATION, Sensitivity.NORMAL)
             .goals(Map.of(MELASMA, 3, PIH, 1, DULLNESS, 1), MELASMA)
             .event("wedding", day(35))
+            .measured(51.8, 13.2, 18.9, clock.instant())
+            .uses(
+                new HomeProduct(
+                    "Brightening cream with inhibitor",
+                    Set.of(Active.INHIBITOR),
+                    Optional.of(day(-23)),
+                    Optional.of(day(0))),
+                new HomeProduct(
+                    "Retinol cream or serum",
+                    Set.of(Active.RETINOL),
+                    Optional.empty(),
+                    Optional.of(day(-6))),
+                new HomeProduct("Mineral sunscreen", Set.of(), Optional.empty(), Optional.empty()))
             .build();
     UUID visit = visit(client, today(15, 15), "room 1", INES);
     screened(
@@ -231,10 +266,13 @@ class DemoScenario implements ApplicationRunner {
     choose(visit, "MAN-20");
   }
 
-  /// Type V, oily, marks after spots: the first visit, nothing asked yet.
+  /// Type V, oily, marks after spots: came in for patch tests, the first visit is today and nothing
+  /// is asked yet.
   private void adaeze() {
     UUID client = client("Adaeze Orland", 29, "ferry purser", 172, 68, "", "");
-    visit(client, today(16, 30), "room 1", INES);
+    UUID visit = visit(client, today(16, 30), "room 1", INES);
+    patched(
+        visit, 3, Family.SALICYLIC, Family.MANDELIC, Family.LACTIC, Family.GLYCOLIC, Family.PHA);
   }
 
   /// Back from a week at sea: must wait.
@@ -264,8 +302,21 @@ class DemoScenario implements ApplicationRunner {
     UUID visit = visit(client, at(day(1), 15, 30), "room 2", ROLF);
     consults.save(visit, skin, 0, ROLF);
     answers(visit, Map.of(HOME_ACID, Answer.on("used", day(-6))), List.of(RETINOID, SUN));
-    screening.consent(
-        visit, List.of(Family.values()), "Tobiah Quill", Optional.of("Hanne Quill"), day(0), ROLF);
+    consents.sign(
+        visit,
+        List.of(Family.values()),
+        ConsentText.CURRENT.version(),
+        signed("Tobiah Quill"),
+        Optional.of(signed("Hanne Quill")),
+        day(0),
+        ROLF);
+    // Placed yesterday: the first read is due today.
+    patchTests.place(
+        visit,
+        Set.of(Family.SALICYLIC, Family.MANDELIC),
+        "behind the left ear",
+        clock.instant().minus(Duration.ofHours(25)),
+        ROLF);
   }
 
   /// Rosacea with papules, sensitive.
@@ -311,11 +362,14 @@ class DemoScenario implements ApplicationRunner {
             name,
             day(0).minusYears(age).minusDays(40L + name.length() * 3L),
             work,
+            "",
             Optional.of(cm),
             Optional.of(kg),
             allergies,
             comfort,
-            ""));
+            age < 18 ? "Hanne Quill" : "",
+            Optional.empty(),
+            1));
     return id;
   }
 
@@ -340,6 +394,19 @@ class DemoScenario implements ApplicationRunner {
     peel(visit, formula, start, told, next);
   }
 
+  /// Patch tests placed some days before today and read twice, with nothing to see.
+  private void patched(UUID visit, int daysAgo, Family... families) {
+    Instant placed = at(day(-daysAgo), 9, 30);
+    patchTests.place(visit, Set.of(families), "inner left arm", placed, INES);
+    for (int hours : new int[] {24, 48}) {
+      Instant then = placed.plus(Duration.ofHours(hours));
+      if (then.isAfter(clock.instant())) continue;
+      patchTests
+          .waiting(visits.get(visit).clientId())
+          .forEach(id -> patchTests.read(id, Result.NOTHING, then, INES));
+    }
+  }
+
   private void peel(UUID visit, String formula, Instant start, List<Integer> told, String next) {
     choose(visit, formula);
     plans.keep(visit, Wishes.NONE, INES);
@@ -353,15 +420,44 @@ class DemoScenario implements ApplicationRunner {
   private void screened(UUID visit, Consult skin, Map<Question, Answer> differing) {
     consults.save(visit, skin, 0, INES);
     answers(visit, differing, List.of());
-    LocalDate day = LocalDate.ofInstant(visits.get(visit).startsAt(), clock.getZone());
-    String name = clients.get(visits.get(visit).clientId()).name();
-    screening.consent(
-        visit,
-        List.of(Family.values()),
-        name,
-        Optional.empty(),
-        day.isAfter(day(0)) ? day(0) : day,
-        INES);
+    Visit booked = visits.get(visit);
+    LocalDate day = LocalDate.ofInstant(booked.startsAt(), clock.getZone());
+    String name = clients.get(booked.clientId()).name();
+    boolean first = visits.ofClient(booked.clientId()).getFirst().id().equals(visit);
+    if (first) {
+      consents.sign(
+          visit,
+          List.of(Family.values()),
+          ConsentText.CURRENT.version(),
+          signed(name),
+          Optional.empty(),
+          day.isAfter(day(0)) ? day(0) : day,
+          INES);
+      int daysAgo = (int) ChronoUnit.DAYS.between(day, day(0));
+      patched(visit, Math.max(0, daysAgo) + 4, Family.values());
+    }
+  }
+
+  /// A name with a made-up hand under it.
+  private static SignedName signed(String name) {
+    List<List<Signature.Point>> strokes = new ArrayList<>();
+    double x = 60;
+    for (String word : name.split(" ")) {
+      List<Signature.Point> stroke = new ArrayList<>();
+      for (int i = 0; i < word.length() * 10; i++) {
+        char letter = word.charAt(i / 10);
+        double height = i < 10 ? 55 : "bdfhklt".indexOf(letter) >= 0 ? 42 : 16;
+        double along = i % 10 / 10.0 * Math.PI * 2;
+        stroke.add(
+            new Signature.Point(
+                Math.min(590, x + 5 * Math.sin(along * 2)),
+                Math.clamp(118 - height * Math.sin(along) + letter % 5, 5, 195)));
+        x += 2.1;
+      }
+      strokes.add(stroke);
+      x += 26;
+    }
+    return new SignedName(name, Optional.of(new Signature(strokes)));
   }
 
   /// Answers every question that is put with its harmless answer, but for those that differ.
@@ -370,8 +466,7 @@ class DemoScenario implements ApplicationRunner {
         (question, answer) -> screening.answer(visit, question, Optional.of(answer), INES));
     for (Question question : Screening.questions(screening.facts(visit))) {
       if (differing.containsKey(question) || unasked.contains(question)) continue;
-      screening.answer(
-          visit, question, Optional.of(Answer.of(question.options().getFirst().id())), INES);
+      screening.answer(visit, question, Optional.of(question.harmless()), INES);
     }
   }
 
@@ -398,8 +493,9 @@ class DemoScenario implements ApplicationRunner {
     private final Sensitivity sensitivity;
     private Map<Condition, Integer> conditions = Map.of();
     private List<Condition> goals = List.of();
-    private Optional<LocalDate> eventOn = Optional.empty();
-    private Optional<String> eventName = Optional.empty();
+    private List<Event> events = List.of();
+    private List<HomeProduct> products = List.of();
+    private Optional<ColourReading> arm = Optional.empty();
 
     SkinDraft(Phototype type, int total, Oil oil, Sensitivity sensitivity) {
       if (PhototypeQuestionnaire.type(total) != type) {
@@ -417,8 +513,17 @@ class DemoScenario implements ApplicationRunner {
     }
 
     SkinDraft event(String name, LocalDate on) {
-      eventName = Optional.of(name);
-      eventOn = Optional.of(on);
+      events = List.of(new Event(name, on));
+      return this;
+    }
+
+    SkinDraft uses(HomeProduct... atHome) {
+      products = List.of(atHome);
+      return this;
+    }
+
+    SkinDraft measured(double l, double a, double b, Instant at) {
+      arm = Optional.of(new ColourReading(new SkinColour(l, a, b), at, "colorimeter"));
       return this;
     }
 
@@ -436,14 +541,37 @@ class DemoScenario implements ApplicationRunner {
           scores,
           Optional.empty(),
           Optional.empty(),
+          Optional.empty(),
+          arm,
+          Optional.empty(),
           Optional.of(oil),
+          Optional.of(oil == Oil.DRY ? Hydration.DEHYDRATED : Hydration.WELL),
           Optional.of(sensitivity),
+          Optional.empty(),
           conditions,
+          Optional.empty(),
           goals,
           looks(),
+          lamp(),
           Optional.of(7),
-          eventOn,
-          eventName);
+          events,
+          products,
+          Region.FACE,
+          Map.of(),
+          "");
+    }
+
+    private Map<Zone, Lamp> lamp() {
+      Map<Zone, Lamp> lamp = new EnumMap<>(Zone.class);
+      if (oil == Oil.OILY || oil == Oil.COMBINATION) {
+        lamp.put(Zone.NOSE, new Lamp(Set.of(Lamp.Colour.YELLOW), Optional.empty()));
+      }
+      if (conditions.containsKey(PIH) || conditions.containsKey(MELASMA)) {
+        Lamp brown = new Lamp(Set.of(Lamp.Colour.BROWN), Optional.of(Lamp.Pigment.EPIDERMAL));
+        lamp.put(Zone.CHEEK_LEFT, brown);
+        lamp.put(Zone.CHEEK_RIGHT, brown);
+      }
+      return lamp;
     }
 
     private Map<Zone, Map<LookFinding, Integer>> looks() {

@@ -133,7 +133,8 @@ class PlanController {
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
         Trolley.of(
             plan,
-            client.latexAllergy(),
+            client.latexAllergy()
+                || facts.screening().limits().care().contains(Care.Kind.GLOVES_WITHOUT_LATEX),
             facts.screening().limits().care().contains(Care.Kind.COVER_OPEN_SPOTS)),
         day.plusDays(plan.formula().peelingFirst()),
         day.plusDays(plan.formula().peelingLast()));

@@ -9,12 +9,9 @@ import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Refused;
-import ivesk.server.client.Client;
-import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanStore.Chosen;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.treatment.Treatments;
-import ivesk.server.visit.VisitStore;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -24,22 +21,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlanService {
   private final PlanStore store;
   private final SelectionService selection;
-  private final VisitStore visits;
-  private final ClientStore clients;
   private final Treatments treatments;
   private final Audit audit;
 
-  PlanService(
-      PlanStore store,
-      SelectionService selection,
-      VisitStore visits,
-      ClientStore clients,
-      Treatments treatments,
-      Audit audit) {
+  PlanService(PlanStore store, SelectionService selection, Treatments treatments, Audit audit) {
     this.store = store;
     this.selection = selection;
-    this.visits = visits;
-    this.clients = clients;
     this.treatments = treatments;
     this.audit = audit;
   }
@@ -111,12 +98,7 @@ public class PlanService {
   }
 
   private TreatmentPlan make(UUID visitId, Chosen chosen) {
-    SelectionFacts facts = selection.facts(visitId);
-    Client client = clients.get(visits.get(visitId).clientId());
     return Planning.plan(
-        Library.get(chosen.formulaCode()),
-        facts,
-        selection.faceCm2(client, facts.client()),
-        chosen.wishes());
+        Library.get(chosen.formulaCode()), selection.facts(visitId), chosen.wishes());
   }
 }

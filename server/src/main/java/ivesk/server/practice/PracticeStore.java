@@ -2,12 +2,15 @@ package ivesk.server.practice;
 
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.practice.PolicyQuestion;
 import java.math.BigInteger;
 import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -54,7 +57,7 @@ public class PracticeStore implements UserDetailsService {
         .update();
   }
 
-  /// The usual policies, with what the supervising clinician has opened.
+  /// The practice's policies, with what the supervising clinician has opened.
   public Policies policies() {
     List<Restricted> opened =
         jdbc.sql("SELECT substance FROM clinician_opening")
@@ -62,7 +65,24 @@ public class PracticeStore implements UserDetailsService {
             .list();
     Set<Restricted> substances = EnumSet.noneOf(Restricted.class);
     substances.addAll(opened);
-    return Policies.defaults().opening(substances);
+    return PolicyQuestion.policies(answers()).opening(substances);
+  }
+
+  /// What the practice answered otherwise than usual, or again.
+  Map<PolicyQuestion, String> answers() {
+    Map<PolicyQuestion, String> answers = new EnumMap<>(PolicyQuestion.class);
+    jdbc.sql("SELECT question, answer FROM policy")
+        .query(row -> {
+          answers.put(PolicyQuestion.valueOf(row.getString("question")), row.getString("answer"));
+        });
+    return answers;
+  }
+
+  void answer(PolicyQuestion question, String answer, String who, Instant at) {
+    jdbc.sql(
+            "MERGE INTO policy (question, answer, set_by, set_at) KEY (question) VALUES (?, ?, ?, ?)")
+        .params(question.name(), answer, who, at.atOffset(ZoneOffset.UTC))
+        .update();
   }
 
   public void open(Restricted substance, String clinician, Instant at) {

@@ -2,22 +2,37 @@ package ivesk.server.screening;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Library;
 import ivesk.core.screening.Consent;
-import ivesk.core.screening.Finding;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PatchTest;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
-import ivesk.core.screening.Restriction;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
-import ivesk.core.screening.Verdict;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.Region;
+import ivesk.core.skin.SkinProfile;
+import ivesk.core.skin.Zone;
+import ivesk.server.client.ClientStore;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningService.Rest;
+import ivesk.server.screening.ScreeningStore.Given;
+import ivesk.server.screening.ScreeningView.VerdictView;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,110 +42,167 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/visits/{id}")
+@RequestMapping("/api")
 class ScreeningController {
   private final ScreeningService screening;
+  private final ConsentStore consents;
+  private final PatchTestStore patchTests;
+  private final VisitStore visits;
+  private final ClientStore clients;
+  private final PracticeStore practice;
   private final Clock clock;
 
-  ScreeningController(ScreeningService screening, Clock clock) {
+  ScreeningController(
+      ScreeningService screening,
+      ConsentStore consents,
+      PatchTestStore patchTests,
+      VisitStore visits,
+      ClientStore clients,
+      PracticeStore practice,
+      Clock clock) {
     this.screening = screening;
+    this.consents = consents;
+    this.patchTests = patchTests;
+    this.visits = visits;
+    this.clients = clients;
+    this.practice = practice;
     this.clock = clock;
   }
 
-  record QuestionView(
-      Question id,
-      String group,
-      String text,
-      List<Question.Option> options,
+  /// @param choice empty takes the answer back
+  record AnswerChange(
       Optional<String> choice,
       Optional<LocalDate> on,
-      boolean answered) {}
-
-  record FindingView(
-      String ruleId,
-      String said,
-      Verdict verdict,
-      String scope,
-      boolean clientScope,
-      List<String> limits,
-      String why,
-      String source,
-      Optional<LocalDate> until,
-      String clearedBy,
-      boolean overridable,
-      boolean unasked,
-      Optional<String> settled) {
-    static FindingView of(Finding finding) {
-      return new FindingView(
-          finding.ruleId(),
-          finding.said(),
-          finding.verdict(),
-          finding.scope().label(),
-          finding.scope().client(),
-          finding.restrictions().stream().map(Restriction::words).toList(),
-          finding.why(),
-          finding.source().words(),
-          finding.until(),
-          finding.clearedBy(),
-          finding.overridable(),
-          finding.unasked(),
-          finding.settled());
+      Optional<Set<Zone>> zones,
+      Optional<Set<Family>> families) {
+    Answer answer(String chosen) {
+      return new Answer(chosen, on, zones.orElse(Set.of()), families.orElse(Set.of()));
     }
   }
 
-  record FamilyView(Family id, String label, boolean signed) {}
-
-  /// @param opensMost what, cleared, opens the most formulas; in words
-  record ScreeningView(
-      LocalDate peelDate,
-      List<QuestionView> questions,
-      Verdict verdict,
-      Optional<LocalDate> until,
-      List<FindingView> findings,
-      List<String> limits,
-      int unasked,
-      Optional<String> opensMost,
-      boolean minor,
-      List<FamilyView> consents) {}
-
-  record AnswerChange(Optional<String> choice, Optional<LocalDate> on) {}
-
-  record ConsentSigned(List<Family> families, String signedBy, Optional<String> guardian) {}
+  record RestAnswered(Rest rest) {}
 
   record OverrideGiven(String ruleId, String said, String reason) {}
 
   record ClearanceGiven(String ruleId, String said, String clinician) {}
 
-  @GetMapping("/screening")
-  ScreeningView screening(@PathVariable UUID id) {
-    ScreeningFacts facts = screening.facts(id);
-    return view(facts, screening.screen(id, facts));
+  /// A peel that was done, by its formula's code.
+  record PeelFact(
+      String formula,
+      Optional<Region> region,
+      LocalDate on,
+      int layers,
+      int contactSeconds,
+      boolean wellTaken,
+      int worstSensation) {
+    PastPeel peel() {
+      return new PastPeel(
+          Library.get(formula),
+          region.orElse(Region.FACE),
+          on,
+          layers,
+          Duration.ofSeconds(contactSeconds),
+          wellTaken,
+          worstSensation);
+    }
   }
 
-  @PutMapping("/screening/{question}")
+  /// All that screening reads of a client, and the day of the peel. What is left out is not asked.
+  record ScreeningQuestion(
+      LocalDate dateOfBirth,
+      LocalDate peelDate,
+      SkinProfile skin,
+      Map<Question, AnswerChange> answers,
+      Optional<List<PeelFact>> pastPeels,
+      Optional<List<Consent>> consents,
+      Optional<List<PatchTest>> patchTests,
+      Optional<List<HomeProduct>> products,
+      Optional<Region> region) {}
+
+  /// Screens without saving: facts and a day in, the verdict out.
+  @PostMapping("/screening")
+  VerdictView screen(@RequestBody ScreeningQuestion body) {
+    Map<Question, Answer> answers =
+        body.answers().entrySet().stream()
+            .filter(entry -> entry.getValue().choice().isPresent())
+            .collect(
+                Collectors.toMap(
+                    Map.Entry::getKey,
+                    entry -> entry.getValue().answer(entry.getValue().choice().get())));
+    answers.forEach((question, answer) -> question.check(answer, body.peelDate()));
+    ScreeningFacts facts =
+        new ScreeningFacts(
+            body.dateOfBirth(),
+            body.skin(),
+            answers,
+            body.pastPeels().orElse(List.of()).stream().map(PeelFact::peel).toList(),
+            body.consents().orElse(List.of()),
+            body.patchTests().orElse(List.of()),
+            body.products().orElse(List.of()),
+            body.region().orElse(Region.FACE),
+            body.peelDate(),
+            practice.policies());
+    return VerdictView.of(Screening.screen(facts, List.of()), body.peelDate());
+  }
+
+  @GetMapping("/visits/{id}/screening")
+  ScreeningView screening(@PathVariable UUID id) {
+    Visit visit = visits.get(id);
+    ScreeningFacts facts = screening.facts(id);
+    Map<Question, Given> given = screening.answers(visit);
+    Map<Question, Given> last = screening.last(visit);
+    List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
+    Map<String, String> names =
+        practice.accounts().stream()
+            .collect(
+                Collectors.toMap(PracticeStore.Account::username, PracticeStore.Account::name));
+    return new ScreeningView(
+        facts.peelDate(),
+        facts.region(),
+        facts.region().label(),
+        Screening.questions(facts).stream()
+            .map(question ->
+                ScreeningView.QuestionView.of(
+                    question,
+                    facts,
+                    Optional.ofNullable(given.get(question)),
+                    Optional.ofNullable(last.get(question)),
+                    id,
+                    names))
+            .toList(),
+        VerdictView.of(screening.screen(id, facts), facts.peelDate()),
+        facts.minor(),
+        !last.isEmpty(),
+        clients.get(visit.clientId()).guardian(),
+        Arrays.stream(Family.values())
+            .map(family -> ScreeningView.FamilyView.of(family, kept, facts))
+            .toList(),
+        patchTests.ofClient(visit.clientId()).stream()
+            .map(placed -> ScreeningView.PatchView.of(placed, clock.instant()))
+            .toList());
+  }
+
+  @PutMapping("/visits/{id}/screening/{question}")
   ScreeningView answer(
       @PathVariable UUID id,
       @PathVariable Question question,
       @RequestBody AnswerChange change,
       Principal who) {
-    screening.answer(
-        id, question, change.choice().map(c -> new Answer(c, change.on())), who.getName());
+    screening.answer(id, question, change.choice().map(change::answer), who.getName());
     return screening(id);
   }
 
-  @PostMapping("/consents")
-  ScreeningView consent(@PathVariable UUID id, @RequestBody ConsentSigned body, Principal who) {
-    screening.consent(
-        id,
-        body.families(),
-        body.signedBy().strip(),
-        body.guardian(),
-        LocalDate.now(clock),
-        who.getName());
+  @PutMapping("/visits/{id}/screening/groups/{group}")
+  ScreeningView answerRest(
+      @PathVariable UUID id,
+      @PathVariable Question.Group group,
+      @RequestBody RestAnswered body,
+      Principal who) {
+    screening.answerRest(id, group, body.rest(), who.getName());
     return screening(id);
   }
 
-  @PostMapping("/overrides")
+  @PostMapping("/visits/{id}/overrides")
   ScreeningView override(@PathVariable UUID id, @RequestBody OverrideGiven body, Principal who) {
     screening.settle(
         id,
@@ -139,7 +211,7 @@ class ScreeningController {
     return screening(id);
   }
 
-  @PostMapping("/clearances")
+  @PostMapping("/visits/{id}/clearances")
   ScreeningView clearance(@PathVariable UUID id, @RequestBody ClearanceGiven body, Principal who) {
     screening.settle(
         id,
@@ -147,47 +219,5 @@ class ScreeningController {
             body.ruleId(), body.said(), body.clinician(), Words.day(LocalDate.now(clock))),
         who.getName());
     return screening(id);
-  }
-
-  private static ScreeningView view(ScreeningFacts facts, Screening outcome) {
-    return new ScreeningView(
-        facts.peelDate(),
-        Screening.questions(facts).stream().map(q -> question(q, facts)).toList(),
-        outcome.verdict(),
-        outcome.until(),
-        outcome.findings().stream().map(FindingView::of).toList(),
-        outcome.limits().words(),
-        outcome.unasked(),
-        outcome
-            .opensMost()
-            .map(opening ->
-                opening.finding().said()
-                    + ". Cleared, "
-                    + Words.count(opening.open(), "formula")
-                    + " open for "
-                    + Words.day(facts.peelDate())
-                    + "."),
-        facts.minor(),
-        Arrays.stream(Family.values())
-            .map(family ->
-                new FamilyView(family, family.label(), signed(facts.consents(), family, facts)))
-            .toList());
-  }
-
-  private static boolean signed(List<Consent> consents, Family family, ScreeningFacts facts) {
-    return consents.stream()
-        .anyMatch(consent -> consent.covers(family, facts.peelDate(), facts.minor()));
-  }
-
-  private static QuestionView question(Question question, ScreeningFacts facts) {
-    Optional<Answer> answer = Optional.ofNullable(facts.answers().get(question));
-    return new QuestionView(
-        question,
-        question.group().label(),
-        question.text(),
-        question.options(),
-        answer.map(Answer::choice),
-        answer.flatMap(Answer::on),
-        facts.answered(question));
   }
 }

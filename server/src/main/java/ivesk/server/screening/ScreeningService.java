@@ -1,7 +1,5 @@
 package ivesk.server.screening;
 
-import ivesk.core.formula.Family;
-import ivesk.core.screening.Consent;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
@@ -14,14 +12,17 @@ import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.practice.PracticeStore;
-import ivesk.server.skin.ConsultStore;
+import ivesk.server.screening.ScreeningStore.Given;
+import ivesk.server.skin.Consult;
+import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.PastPeels;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.List;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -30,9 +31,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ScreeningService {
   private final ScreeningStore store;
+  private final ConsentStore consents;
+  private final PatchTestStore patchTests;
   private final VisitStore visits;
   private final ClientStore clients;
-  private final ConsultStore consults;
+  private final ConsultService consults;
   private final PastPeels pastPeels;
   private final Treatments treatments;
   private final PracticeStore practice;
@@ -41,15 +44,19 @@ public class ScreeningService {
 
   ScreeningService(
       ScreeningStore store,
+      ConsentStore consents,
+      PatchTestStore patchTests,
       VisitStore visits,
       ClientStore clients,
-      ConsultStore consults,
+      ConsultService consults,
       PastPeels pastPeels,
       Treatments treatments,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
     this.store = store;
+    this.consents = consents;
+    this.patchTests = patchTests;
     this.visits = visits;
     this.clients = clients;
     this.consults = consults;
@@ -64,15 +71,44 @@ public class ScreeningService {
   public ScreeningFacts facts(UUID visitId) {
     Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());
-    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+    Consult consult = consults.of(visitId).consult();
+    Map<Question, Answer> given = new EnumMap<>(Question.class);
+    answers(visit).forEach((question, answer) -> given.put(question, answer.answer()));
     return new ScreeningFacts(
         client.dateOfBirth(),
-        consults.of(visitId).consult().profile(),
-        store.answers(visitId),
+        consult.profile(),
+        given,
         pastPeels.before(visit),
-        store.consents(client.id()),
-        day,
+        consents.ofClient(client.id()).stream().map(ConsentStore.Kept::consent).toList(),
+        patchTests.ofClient(client.id()).stream().map(PatchTestStore.Placed::test).toList(),
+        consult.products(),
+        consult.region(),
+        day(visit),
         practice.policies());
+  }
+
+  /// The answers that hold for a visit: its own, and what cannot change from the visits before.
+  Map<Question, Given> answers(Visit visit) {
+    Map<Question, Given> answers = new EnumMap<>(Question.class);
+    last(visit)
+        .forEach((question, given) -> {
+          if (!question.group().changes()) answers.put(question, given);
+        });
+    answers.putAll(store.answers(visit.id()));
+    return answers;
+  }
+
+  /// The latest answers of the visits before this one.
+  Map<Question, Given> last(Visit visit) {
+    Map<Question, Given> answers = new EnumMap<>(Question.class);
+    visits.ofClient(visit.clientId()).stream()
+        .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
+        .forEach(earlier -> answers.putAll(store.answers(earlier.id())));
+    return answers;
+  }
+
+  private LocalDate day(Visit visit) {
+    return LocalDate.ofInstant(visit.startsAt(), clock.getZone());
   }
 
   public Screening screen(UUID visitId) {
@@ -86,30 +122,35 @@ public class ScreeningService {
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
     treatments.requireUnsigned(visitId);
-    LocalDate day = LocalDate.ofInstant(visits.get(visitId).startsAt(), clock.getZone());
+    LocalDate day = day(visits.get(visitId));
     LocalDate today = LocalDate.now(clock);
     answer.ifPresent(given -> question.check(given, day.isAfter(today) ? today : day));
     store.answer(visitId, question, answer, who);
     audit.note(who, "answer " + question, visitId);
   }
 
+  /// How the open questions of a group are answered at one tap.
+  enum Rest {
+    /// As they were answered last time.
+    AS_LAST_TIME,
+    /// Each was read out, and none applies.
+    NONE_APPLIES
+  }
+
+  /// Answers what is still open in a group; what was answered stays.
   @Transactional
-  public void consent(
-      UUID visitId,
-      List<Family> families,
-      String signedBy,
-      Optional<String> guardian,
-      LocalDate on,
-      String who) {
-    if (families.isEmpty()) throw new IllegalArgumentException("the consent names no family");
+  void answerRest(UUID visitId, Question.Group group, Rest rest, String who) {
+    Visit visit = visits.get(visitId);
     ScreeningFacts facts = facts(visitId);
-    if (facts.minor() && guardian.filter(name -> !name.isBlank()).isEmpty()) {
-      throw new IllegalArgumentException("a minor's consent needs the guardian's name");
+    Map<Question, Given> last = rest == Rest.AS_LAST_TIME ? last(visit) : Map.of();
+    for (Question question : Screening.questions(facts)) {
+      if (question.group() != group || facts.answered(question)) continue;
+      Optional<Answer> answer =
+          rest == Rest.NONE_APPLIES
+              ? Optional.of(question.harmless())
+              : Optional.ofNullable(last.get(question)).map(Given::answer);
+      answer.ifPresent(given -> answer(visitId, question, Optional.of(given), who));
     }
-    UUID clientId = visits.get(visitId).clientId();
-    families.forEach(
-        family -> store.sign(clientId, new Consent(family, on, signedBy, guardian), who));
-    audit.note(who, "sign consent " + families.size() + " families", clientId);
   }
 
   /// Lifts a finding by an override or a clearance.

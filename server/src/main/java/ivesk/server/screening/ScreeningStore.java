@@ -1,18 +1,22 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.Consent;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Settlement;
+import ivesk.core.skin.Zone;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -26,18 +30,39 @@ class ScreeningStore {
     this.clock = clock;
   }
 
-  Map<Question, Answer> answers(UUID visitId) {
-    Map<Question, Answer> answers = new EnumMap<>(Question.class);
-    jdbc.sql("SELECT question, choice, on_date FROM screening_answer WHERE visit_id = ?")
+  /// An answer with the visit, the time and the person it was given.
+  record Given(UUID visitId, Answer answer, Instant at, String by) {}
+
+  Map<Question, Given> answers(UUID visitId) {
+    Map<Question, Given> answers = new EnumMap<>(Question.class);
+    jdbc.sql("SELECT * FROM screening_answer WHERE visit_id = ?")
         .param(visitId)
         .query(row -> {
           answers.put(
               Question.valueOf(row.getString("question")),
-              new Answer(
-                  row.getString("choice"),
-                  Optional.ofNullable(row.getObject("on_date", LocalDate.class))));
+              new Given(
+                  visitId,
+                  new Answer(
+                      row.getString("choice"),
+                      Optional.ofNullable(row.getObject("on_date", LocalDate.class)),
+                      names(Zone.class, row.getString("zones")),
+                      names(Family.class, row.getString("families"))),
+                  row.getObject("answered_at", OffsetDateTime.class).toInstant(),
+                  row.getString("answered_by")));
         });
     return answers;
+  }
+
+  private static <E extends Enum<E>> Set<E> names(Class<E> kind, String words) {
+    Set<E> names = EnumSet.noneOf(kind);
+    for (String word : words.split(",")) {
+      if (!word.isEmpty()) names.add(Enum.valueOf(kind, word));
+    }
+    return names;
+  }
+
+  private static String words(Set<? extends Enum<?>> names) {
+    return names.stream().map(Enum::name).sorted().collect(Collectors.joining(","));
   }
 
   void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
@@ -49,43 +74,19 @@ class ScreeningStore {
     }
     jdbc.sql(
             """
-            MERGE INTO screening_answer (visit_id, question, choice, on_date, answered_at,
-                                         answered_by)
-            KEY (visit_id, question) VALUES (?, ?, ?, ?, ?, ?)\
+            MERGE INTO screening_answer (visit_id, question, choice, on_date, zones, families,
+                                         answered_at, answered_by)
+            KEY (visit_id, question) VALUES (?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(
             visitId,
             question.name(),
             answer.get().choice(),
             answer.get().on().orElse(null),
+            words(answer.get().zones()),
+            words(answer.get().families()),
             OffsetDateTime.now(clock),
             who)
-        .update();
-  }
-
-  List<Consent> consents(UUID clientId) {
-    return jdbc.sql("SELECT * FROM consent WHERE client_id = ?")
-        .param(clientId)
-        .query((row, n) ->
-            new Consent(
-                Family.valueOf(row.getString("family")),
-                row.getObject("signed_on", LocalDate.class),
-                row.getString("signed_by"),
-                Optional.ofNullable(row.getString("guardian"))))
-        .list();
-  }
-
-  void sign(UUID clientId, Consent consent, String witness) {
-    jdbc.sql(
-            "INSERT INTO consent (client_id, family, signed_on, signed_by, guardian, witness)"
-                + " VALUES (?, ?, ?, ?, ?, ?)")
-        .params(
-            clientId,
-            consent.family().name(),
-            consent.signedOn(),
-            consent.signedBy(),
-            consent.guardian().orElse(null),
-            witness)
         .update();
   }
 

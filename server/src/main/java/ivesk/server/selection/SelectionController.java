@@ -7,7 +7,8 @@ import ivesk.core.screening.Screening.Shut;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
-import ivesk.server.skin.ConsultStore;
+import ivesk.server.skin.Consult;
+import ivesk.server.skin.ConsultService;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -23,9 +24,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/visits/{id}/selection")
 class SelectionController {
   private final SelectionService selection;
-  private final ConsultStore consults;
+  private final ConsultService consults;
 
-  SelectionController(SelectionService selection, ConsultStore consults) {
+  SelectionController(SelectionService selection, ConsultService consults) {
     this.selection = selection;
     this.consults = consults;
   }
@@ -117,6 +118,6 @@ class SelectionController {
         rack.advice(),
         (int) rack.tiles().stream().filter(Selection.Tile::open).count(),
         facts.event(),
-        consults.of(id).consult().eventName());
+        consults.of(id).consult().nextEvent(facts.client().peelDate()).map(Consult.Event::name));
   }
 }

@@ -5,13 +5,13 @@ import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
+import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
-import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.Consult;
-import ivesk.server.skin.ConsultStore;
+import ivesk.server.skin.ConsultService;
 import ivesk.server.visit.VisitStore;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -21,10 +21,10 @@ public class SelectionService {
   private final ScreeningService screening;
   private final VisitStore visits;
   private final ClientStore clients;
-  private final ConsultStore consults;
+  private final ConsultService consults;
 
   SelectionService(
-      ScreeningService screening, VisitStore visits, ClientStore clients, ConsultStore consults) {
+      ScreeningService screening, VisitStore visits, ClientStore clients, ConsultService consults) {
     this.screening = screening;
     this.visits = visits;
     this.clients = clients;
@@ -42,13 +42,10 @@ public class SelectionService {
         outcome,
         LadderRules.of(facts.pastPeels(), facts.peelDate()),
         consult.flakingDaysThatFit(),
-        consult.eventOn(),
-        BodySurface.zonesCm2(faceCm2(client, facts), Zone.FACE_IN_ORDER),
+        consult.nextEvent(facts.peelDate()).map(Consult.Event::on),
+        new Areas(
+            BodySurface.of(client.heightCm(), client.weightKg()), facts.age(), consult.areas()),
         client.weightKg());
-  }
-
-  public double faceCm2(Client client, ScreeningFacts facts) {
-    return BodySurface.faceCm2(BodySurface.of(client.heightCm(), client.weightKg()), facts.age());
   }
 
   public Selection choose(UUID visitId) {

@@ -1,35 +1,75 @@
 package ivesk.server.skin;
 
 import ivesk.core.Require;
+import ivesk.core.skin.Areas;
+import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Condition;
+import ivesk.core.skin.Glogau;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.Hydration;
+import ivesk.core.skin.Lamp;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.PhototypeQuestionnaire;
+import ivesk.core.skin.PhototypeReading;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.SkinProfile;
+import ivesk.core.skin.StingTest;
 import ivesk.core.skin.Zone;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/// The answers of one consult, version 1 of the questionnaire. Looks hold grades 0 to 3 by zone.
+/// The answers of one consult. Looks hold grades 0 to 3 by zone.
 ///
-/// @param phototypeSet the therapist's own type, with a reason; the darker of both rules
+/// @param phototypeTotal of a questionnaire on paper, 0 to 40; the ten answers come before it
+/// @param phototypeSet the therapist's own type, with a reason; the darkest reading rules
+/// @param armColour inner upper arm, which gives the class
+/// @param faceColour for follow-up
 /// @param flakingDaysThatFit 0, 3, 7 or 10
+/// @param region where the peel is planned
+/// @param areas cm2 by region, entered by hand
+/// @param notes at most 2,000 letters
 public record Consult(
     Map<String, Integer> phototypeScores,
+    Optional<Integer> phototypeTotal,
     Optional<Phototype> phototypeSet,
     Optional<String> phototypeReason,
+    Optional<ColourReading> armColour,
+    Optional<ColourReading> faceColour,
     Optional<Oil> oil,
+    Optional<Hydration> hydration,
     Optional<Sensitivity> sensitivity,
+    Optional<StingTest> sting,
     Map<Condition, Integer> conditions,
+    Optional<Glogau> glogau,
     List<Condition> goals,
     Map<Zone, Map<LookFinding, Integer>> looks,
+    Map<Zone, Lamp> lamp,
     Optional<Integer> flakingDaysThatFit,
-    Optional<LocalDate> eventOn,
-    Optional<String> eventName) {
+    List<Event> events,
+    List<HomeProduct> products,
+    Region region,
+    Map<Region, Double> areas,
+    String notes) {
+
+  /// @param by "colorimeter" or "entered"
+  public record ColourReading(SkinColour colour, Instant at, String by) {}
+
+  /// A day that wants clear skin.
+  public record Event(String name, LocalDate on) {
+    public Event {
+      Require.text("event", name, 60);
+    }
+  }
 
   public static final Consult EMPTY =
       new Consult(
@@ -38,15 +78,26 @@ public record Consult(
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
           Map.of(),
+          Optional.empty(),
           List.of(),
           Map.of(),
+          Map.of(),
           Optional.empty(),
-          Optional.empty(),
-          Optional.empty());
+          List.of(),
+          List.of(),
+          Region.FACE,
+          Map.of(),
+          "");
 
   public Consult {
     PhototypeQuestionnaire.total(phototypeScores);
+    phototypeTotal.ifPresent(PhototypeQuestionnaire::type);
     flakingDaysThatFit.ifPresent(days -> Require.range("days of flaking", days, 0, 30));
     looks.forEach((zone, findings) ->
         findings.forEach(
@@ -54,28 +105,139 @@ public record Consult(
     if (phototypeSet.isPresent() && phototypeReason.filter(r -> !r.isBlank()).isEmpty()) {
       throw new IllegalArgumentException("a phototype set by hand needs a reason");
     }
+    phototypeReason.ifPresent(reason -> Require.atMost("reason", reason, 400));
+    Require.range("number of events", events.size(), 0, 12);
+    Require.range("number of products", products.size(), 0, 40);
+    Require.atMost("notes", notes, 2000);
+    new Areas(BodySurface.UNKNOWN_M2, 30, areas);
+    profile(
+        phototypeScores,
+        phototypeTotal,
+        phototypeSet,
+        armColour,
+        oil,
+        sensitivity,
+        sting,
+        conditions,
+        glogau,
+        goals);
   }
 
-  /// The darker of questionnaire and therapist; empty until one of them has a type.
-  Optional<Phototype> phototype() {
+  /// The three readings of the phototype.
+  public PhototypeReading reading() {
+    return reading(phototypeScores, phototypeTotal, phototypeSet, armColour);
+  }
+
+  private static PhototypeReading reading(
+      Map<String, Integer> scores,
+      Optional<Integer> total,
+      Optional<Phototype> set,
+      Optional<ColourReading> arm) {
     Optional<Phototype> asked =
-        PhototypeQuestionnaire.complete(phototypeScores)
-            ? Optional.of(
-                PhototypeQuestionnaire.type(PhototypeQuestionnaire.total(phototypeScores)))
-            : Optional.empty();
-    return asked.isPresent() && phototypeSet.isPresent()
-        ? Optional.of(asked.get().darker(phototypeSet.get()))
-        : asked.or(() -> phototypeSet);
+        PhototypeQuestionnaire.complete(scores)
+            ? Optional.of(PhototypeQuestionnaire.type(PhototypeQuestionnaire.total(scores)))
+            : total.map(PhototypeQuestionnaire::type);
+    return new PhototypeReading(
+        asked, arm.map(reading -> reading.colour().itaClass().phototype()), set);
   }
 
   public SkinProfile profile() {
-    return new SkinProfile(phototype(), oil, sensitivity, conditions, goals);
+    return profile(
+        phototypeScores,
+        phototypeTotal,
+        phototypeSet,
+        armColour,
+        oil,
+        sensitivity,
+        sting,
+        conditions,
+        glogau,
+        goals);
+  }
+
+  private static SkinProfile profile(
+      Map<String, Integer> scores,
+      Optional<Integer> total,
+      Optional<Phototype> set,
+      Optional<ColourReading> arm,
+      Optional<Oil> oil,
+      Optional<Sensitivity> sensitivity,
+      Optional<StingTest> sting,
+      Map<Condition, Integer> conditions,
+      Optional<Glogau> glogau,
+      List<Condition> goals) {
+    PhototypeReading reading = reading(scores, total, set, arm);
+    Map<Condition, Integer> grades = new HashMap<>(conditions);
+    glogau
+        .map(Glogau::deepWrinkles)
+        .filter(grade -> grade > 0)
+        .ifPresent(grade -> grades.merge(Condition.WRINKLES_DEEP, grade, Math::max));
+    return new SkinProfile(
+        reading.rules(), reading.dispute(), oil, raised(sensitivity, sting), grades, goals);
+  }
+
+  /// A positive sting test raises sensitivity to 2 at least.
+  private static Optional<Sensitivity> raised(
+      Optional<Sensitivity> told, Optional<StingTest> sting) {
+    return sting.filter(StingTest::positive).isPresent()
+            && told.filter(level -> level.atLeast(Sensitivity.SENSITIVE)).isEmpty()
+        ? Optional.of(Sensitivity.SENSITIVE)
+        : told;
+  }
+
+  /// The first event on a day or after it.
+  public Optional<Event> nextEvent(LocalDate day) {
+    return events.stream()
+        .filter(event -> !event.on().isBefore(day))
+        .min(Comparator.comparing(Event::on));
+  }
+
+  /// As a returning client's next consult begins: what lasts stays; looks, the reading of the face
+  /// and last uses are of their day, and are taken again.
+  Consult carriedOver(LocalDate to) {
+    return new Consult(
+        phototypeScores,
+        phototypeTotal,
+        phototypeSet,
+        phototypeReason,
+        armColour,
+        Optional.empty(),
+        oil,
+        hydration,
+        sensitivity,
+        sting,
+        conditions,
+        glogau,
+        goals,
+        Map.of(),
+        Map.of(),
+        flakingDaysThatFit,
+        events.stream().filter(event -> !event.on().isBefore(to)).toList(),
+        products.stream()
+            .map(product ->
+                new HomeProduct(
+                    product.name(), product.actives(), product.since(), Optional.empty()))
+            .toList(),
+        region,
+        areas,
+        notes);
+  }
+
+  /// Zones looked at, by look, 1 bare or 2 cleansed.
+  Map<Zone, Map<LookFinding, Integer>> look(int look) {
+    Map<Zone, Map<LookFinding, Integer>> seen = new EnumMap<>(Zone.class);
+    looks.forEach((zone, findings) -> {
+      Map<LookFinding, Integer> own = new EnumMap<>(LookFinding.class);
+      findings.forEach((finding, grade) -> {
+        if (finding.look() == look) own.put(finding, grade);
+      });
+      if (!own.isEmpty()) seen.put(zone, own);
+    });
+    return seen;
   }
 
   /// Whether a look was taken, 1 bare or 2 cleansed.
   boolean looked(int look) {
-    return looks.values().stream()
-        .flatMap(findings -> findings.keySet().stream())
-        .anyMatch(finding -> finding.look() == look);
+    return !look(look).isEmpty();
   }
 }

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 @Component
-public class ConsultStore {
+class ConsultStore {
   private final JdbcClient jdbc;
   private final JsonMapper json;
   private final Clock clock;
@@ -23,13 +23,9 @@ public class ConsultStore {
   }
 
   /// @param version 0 before the first save
-  public record Saved(Consult consult, int version) {}
+  record Saved(Consult consult, int version) {}
 
-  public Saved of(UUID visitId) {
-    return find(visitId).orElse(new Saved(Consult.EMPTY, 0));
-  }
-
-  private Optional<Saved> find(UUID visitId) {
+  Optional<Saved> find(UUID visitId) {
     return jdbc.sql("SELECT answers, version FROM consult WHERE visit_id = ?")
         .param(visitId)
         .query((row, n) ->
@@ -41,7 +37,7 @@ public class ConsultStore {
   /// Saves over the version that was read.
   ///
   /// @throws Stale when somebody else saved in between
-  public Saved save(UUID visitId, Consult consult, int version, String who) {
+  void save(UUID visitId, Consult consult, int version, String who) {
     byte[] answers = json.writeValueAsBytes(consult);
     OffsetDateTime now = OffsetDateTime.now(clock);
     if (version == 0) {
@@ -54,7 +50,7 @@ public class ConsultStore {
       } catch (DuplicateKeyException e) {
         throw new Stale("This consult");
       }
-      return new Saved(consult, 1);
+      return;
     }
     int changed =
         jdbc.sql(
@@ -63,6 +59,5 @@ public class ConsultStore {
             .params(answers, now, who, visitId, version)
             .update();
     if (changed == 0) throw new Stale("This consult");
-    return new Saved(consult, version + 1);
   }
 }

@@ -2,6 +2,7 @@ package ivesk.server.visit;
 
 import ivesk.server.app.Audit;
 import ivesk.server.client.ClientStore;
+import ivesk.server.screening.PatchTestService;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;
@@ -27,20 +28,32 @@ class VisitController {
   private final VisitStore visits;
   private final VisitPath path;
   private final ClientStore clients;
+  private final PatchTestService patchTests;
   private final Audit audit;
   private final Clock clock;
 
   VisitController(
-      VisitStore visits, VisitPath path, ClientStore clients, Audit audit, Clock clock) {
+      VisitStore visits,
+      VisitPath path,
+      ClientStore clients,
+      PatchTestService patchTests,
+      Audit audit,
+      Clock clock) {
     this.visits = visits;
     this.path = path;
     this.clients = clients;
+    this.patchTests = patchTests;
     this.audit = audit;
     this.clock = clock;
   }
 
   /// @param today at the practice
-  record TodayView(LocalDate today, Instant serverNow, List<VisitPath.VisitView> visits) {}
+  /// @param patchReads patch tests whose read is due by the end of the day
+  record TodayView(
+      LocalDate today,
+      Instant serverNow,
+      List<VisitPath.VisitView> visits,
+      List<PatchTestService.DueRead> patchReads) {}
 
   record NewVisit(UUID clientId, Instant startsAt, Optional<Integer> minutes, String room) {}
 
@@ -58,7 +71,8 @@ class VisitController {
                 today.plusDays(1).atStartOfDay(clock.getZone()).toInstant())
             .stream()
             .map(path::of)
-            .toList());
+            .toList(),
+        patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()));
   }
 
   @PostMapping("/visits")

@@ -179,7 +179,7 @@ class VisitPath {
   }
 
   private static boolean shut(Screening outcome) {
-    return outcome.verdict().compareTo(Verdict.WAIT) >= 0;
+    return outcome.verdict().compareTo(Verdict.WAIT) >= 0 || outcome.open() == 0;
   }
 
   private List<StationView> stations(
@@ -279,7 +279,9 @@ class VisitPath {
           case CHOOSE ->
               outcome.unasked() > 0
                   ? outcome.unasked() + " answers are missing in Screen"
-                  : "Screen says " + outcome.verdict();
+                  : outcome.open() == 0 && outcome.verdict().compareTo(Verdict.WAIT) < 0
+                      ? "Screen leaves nothing open"
+                      : "Screen says " + outcome.verdict();
           case PLAN -> "choose a formula first";
           case READY -> "keep the plan first";
           case TREAT -> "arm the timer first";
@@ -295,10 +297,12 @@ class VisitPath {
       case SCREEN ->
           outcome.unasked() > 0
               ? Words.count(outcome.unasked(), "answer") + " not asked yet"
-              : outcome.verdict()
-                  + outcome.until().map(day -> " until " + Words.day(day)).orElse("")
-                  + ": "
-                  + decisive(outcome);
+              : outcome.verdict().compareTo(Verdict.WAIT) < 0
+                  ? outcome.opensMost().map(most -> most.finding().said()).orElse("nothing is open")
+                  : outcome.verdict()
+                      + outcome.until().map(day -> " until " + Words.day(day)).orElse("")
+                      + ": "
+                      + decisive(outcome);
       case CHOOSE -> "choose a formula";
       case PLAN -> "keep the plan";
       case READY -> "ready for the couch";

@@ -1,0 +1,82 @@
+package ivesk.server.practice;
+
+import ivesk.core.practice.PolicyQuestion;
+import ivesk.server.app.Audit;
+import java.security.Principal;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/// The choices of the practice where the schools differ. Everybody sees them; owner and supervising
+/// clinician set them.
+@RestController
+@RequestMapping("/api/practice/policies")
+class PolicyController {
+  private final PracticeStore practice;
+  private final Audit audit;
+  private final Clock clock;
+
+  PolicyController(PracticeStore practice, Audit audit, Clock clock) {
+    this.practice = practice;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param usual the default answer
+  record PolicyView(
+      PolicyQuestion id,
+      String label,
+      List<PolicyQuestion.PolicyOption> options,
+      String usual,
+      String answer) {}
+
+  /// @param maySet whether the account that asks may change them
+  record PoliciesView(List<PolicyView> policies, boolean maySet) {}
+
+  record PolicyAnswer(String answer) {}
+
+  @GetMapping
+  PoliciesView policies(Principal who) {
+    Map<PolicyQuestion, String> answers = practice.answers();
+    return new PoliciesView(
+        Arrays.stream(PolicyQuestion.values())
+            .map(question ->
+                new PolicyView(
+                    question,
+                    question.label(),
+                    question.options(),
+                    question.usual(),
+                    answers.getOrDefault(question, question.usual())))
+            .toList(),
+        maySet(who));
+  }
+
+  @PutMapping("/{question}")
+  @Transactional
+  PoliciesView set(
+      @PathVariable PolicyQuestion question, @RequestBody PolicyAnswer body, Principal who) {
+    if (!maySet(who)) throw new AccessDeniedException("policies");
+    question.check(body.answer());
+    practice.answer(question, body.answer(), who.getName(), clock.instant());
+    audit.note(who.getName(), "set policy " + question, body.answer());
+    return policies(who);
+  }
+
+  private boolean maySet(Principal who) {
+    return practice
+        .account(who.getName())
+        .filter(account ->
+            account.role() == PracticeStore.Role.OWNER
+                || account.role() == PracticeStore.Role.SUPERVISOR)
+        .isPresent();
+  }
+}

@@ -1,0 +1,105 @@
+package ivesk.server.screening;
+
+import ivesk.core.formula.Family;
+import ivesk.core.screening.ConsentText;
+import ivesk.server.app.Audit;
+import ivesk.server.app.Problems.NotFound;
+import ivesk.server.screening.ConsentService.SignedName;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class ConsentController {
+  private final ConsentService consents;
+  private final ConsentStore store;
+  private final Audit audit;
+  private final Clock clock;
+
+  ConsentController(ConsentService consents, ConsentStore store, Audit audit, Clock clock) {
+    this.consents = consents;
+    this.store = store;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  record FamilyText(Family family, String label, String text) {}
+
+  /// @param width of the field that a signature is drawn on; `height` likewise
+  record ConsentWords(
+      int version,
+      String general,
+      List<FamilyText> families,
+      List<String> statements,
+      int width,
+      int height) {}
+
+  /// @param statements how many were ticked; all of them must be
+  record ConsentGiven(
+      List<Family> families,
+      int textVersion,
+      int statements,
+      SignedName client,
+      Optional<SignedName> guardian) {}
+
+  record Withdrawal(String why) {}
+
+  @GetMapping("/words/consent")
+  ConsentWords words() {
+    ConsentText text = ConsentText.CURRENT;
+    return new ConsentWords(
+        text.version(),
+        text.general(),
+        Arrays.stream(Family.values())
+            .map(family -> new FamilyText(family, family.label(), text.byFamily().get(family)))
+            .toList(),
+        ConsentText.STATEMENTS,
+        Signature.WIDTH,
+        Signature.HEIGHT);
+  }
+
+  @PostMapping("/visits/{id}/consents")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void sign(@PathVariable UUID id, @RequestBody ConsentGiven body, Principal who) {
+    if (body.statements() != ConsentText.STATEMENTS.size()) {
+      throw new IllegalArgumentException("each of the statements must be ticked first");
+    }
+    consents.sign(
+        id,
+        body.families(),
+        body.textVersion(),
+        body.client(),
+        body.guardian(),
+        LocalDate.now(clock),
+        who.getName());
+  }
+
+  @PostMapping("/consents/{id}/withdrawal")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void withdraw(@PathVariable UUID id, @RequestBody Withdrawal body, Principal who) {
+    consents.withdraw(id, body.why(), who.getName());
+  }
+
+  @GetMapping(value = "/signatures/{id}", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> picture(@PathVariable UUID id, Principal who) {
+    audit.note(who.getName(), "read signature", id);
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_PNG)
+        .body(store.picture(id).orElseThrow(() -> new NotFound("drawn signature", id)));
+  }
+}

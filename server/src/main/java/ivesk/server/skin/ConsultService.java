@@ -1,0 +1,78 @@
+package ivesk.server.skin;
+
+import ivesk.server.app.Audit;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+public class ConsultService {
+  private final ConsultStore store;
+  private final VisitStore visits;
+  private final Treatments treatments;
+  private final Audit audit;
+  private final Clock clock;
+
+  ConsultService(
+      ConsultStore store, VisitStore visits, Treatments treatments, Audit audit, Clock clock) {
+    this.store = store;
+    this.visits = visits;
+    this.treatments = treatments;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param version 0 before the first save
+  /// @param carriedFrom the day of the visit whose consult this still is
+  public record Current(Consult consult, int version, Optional<LocalDate> carriedFrom) {}
+
+  /// A visit's consult; a returning client's begins with what lasts of the one before.
+  public Current of(UUID visitId) {
+    Optional<ConsultStore.Saved> own = store.find(visitId);
+    if (own.isPresent())
+      return new Current(own.get().consult(), own.get().version(), Optional.empty());
+    Visit visit = visits.get(visitId);
+    LocalDate day = day(visit);
+    return visits.ofClient(visit.clientId()).stream()
+        .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
+        .sorted(Comparator.comparing(Visit::startsAt).reversed())
+        .flatMap(earlier ->
+            store.find(earlier.id()).stream()
+                .map(saved ->
+                    new Current(saved.consult().carriedOver(day), 0, Optional.of(day(earlier)))))
+        .findFirst()
+        .orElse(new Current(Consult.EMPTY, 0, Optional.empty()));
+  }
+
+  /// Saves over the version that was read.
+  @Transactional
+  public void save(UUID visitId, Consult consult, int version, String who) {
+    visits.get(visitId);
+    treatments.requireUnsigned(visitId);
+    LocalDate today = LocalDate.now(clock);
+    consult
+        .products()
+        .forEach(product ->
+            product
+                .lastUse()
+                .or(product::since)
+                .filter(on -> on.isAfter(today))
+                .ifPresent(on -> {
+                  throw new IllegalArgumentException(
+                      product.name() + " has the date " + on + "; it must not lie after " + today);
+                }));
+    store.save(visitId, consult, version, who);
+    audit.note(who, "save consult", visitId);
+  }
+
+  private LocalDate day(Visit visit) {
+    return LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+  }
+}

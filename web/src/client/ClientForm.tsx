@@ -1,0 +1,144 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import dayjs from "dayjs";
+import { type FormEvent, useState } from "react";
+import { api, body, Problem } from "../api/client";
+import type { Client } from "../api/types";
+import { ErrorNote } from "../parts/ErrorNote";
+import { clientQuery } from "./queries";
+
+/** Adds a client, or changes one. */
+export function ClientForm({
+  client,
+  onClose,
+  onSaved,
+}: {
+  client?: Client;
+  onClose: () => void;
+  onSaved: (client: Client) => void;
+}) {
+  const queries = useQueryClient();
+  const [version, setVersion] = useState(client?.version ?? 0);
+  const [form, setForm] = useState({
+    name: client?.name ?? "",
+    dateOfBirth: client?.dateOfBirth ?? "",
+    occupation: client?.occupation ?? "",
+    sun: client?.sun ?? "",
+    heightCm: client?.heightCm?.toString() ?? "",
+    weightKg: client?.weightKg?.toString() ?? "",
+    allergies: client?.allergies ?? "",
+    comfort: client?.comfort ?? "",
+    guardian: client?.guardian ?? "",
+  });
+  const minor = form.dateOfBirth !== "" && dayjs().diff(form.dateOfBirth, "year") < 18;
+
+  const save = useMutation({
+    mutationFn: async () => {
+      const fields = {
+        ...form,
+        heightCm: measure("Height", form.heightCm),
+        weightKg: measure("Weight", form.weightKg),
+      };
+      return body(
+        client
+          ? await api.PUT("/api/clients/{id}", {
+              params: { path: { id: client.id } },
+              body: { client: fields, version },
+            })
+          : await api.POST("/api/clients", { body: fields }),
+      );
+    },
+    onSuccess: async (saved) => {
+      queries.setQueryData(clientQuery(saved.id).queryKey, saved);
+      await queries.invalidateQueries({ queryKey: ["clients"] });
+      await queries.invalidateQueries({ queryKey: ["visit"] });
+      await queries.invalidateQueries({ queryKey: ["today"] });
+      onSaved(saved);
+    },
+  });
+  const stale = save.error instanceof Problem && save.error.status === 409;
+  async function overwrite() {
+    if (!client) return;
+    const fresh = await queries.fetchQuery({ ...clientQuery(client.id), staleTime: 0 });
+    setVersion(fresh.version);
+    save.reset();
+  }
+
+  const field = (name: keyof typeof form, label: string, more: object = {}) => (
+    <TextField
+      label={label}
+      value={form[name]}
+      onChange={(e) => setForm({ ...form, [name]: e.target.value })}
+      {...more}
+    />
+  );
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    save.mutate();
+  }
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="client-form">
+      <form onSubmit={submit}>
+        <DialogTitle id="client-form">{client ? client.name : "New client"}</DialogTitle>
+        <DialogContent>
+          <div className="stack" style={{ paddingTop: 8, gap: 16 }}>
+            <div className="row">
+              {field("name", "Name", { required: true, autoFocus: true })}
+              {field("dateOfBirth", "Date of birth", {
+                required: true,
+                type: "date",
+                slotProps: { inputLabel: { shrink: true } },
+                sx: { maxWidth: 190 },
+              })}
+            </div>
+            {minor && field("guardian", "Guardian, who consents too", { autoFocus: false })}
+            <div className="row">
+              {field("occupation", "Occupation")}
+              {field("sun", "Sun: work outdoors, habits, sunbed")}
+            </div>
+            <div className="row">
+              {field("heightCm", "Height, cm", {
+                slotProps: { htmlInput: { inputMode: "decimal" } },
+              })}
+              {field("weightKg", "Weight, kg", {
+                slotProps: { htmlInput: { inputMode: "decimal" } },
+              })}
+            </div>
+            {field("allergies", "Allergies, as told", { multiline: true, maxRows: 4 })}
+            {field("comfort", "Comfort: claustrophobia, cold, neck or back, light", {
+              multiline: true,
+              maxRows: 4,
+            })}
+            <ErrorNote error={save.error} />
+            {stale && (
+              <div>
+                <Button onClick={() => void overwrite()}>Keep mine: save it over the other</Button>
+              </div>
+            )}
+          </div>
+        </DialogContent>
+        <DialogActions>
+          <Button color="inherit" onClick={onClose}>
+            Leave it
+          </Button>
+          <Button type="submit" variant="contained" disabled={save.isPending || stale}>
+            {client ? "Save" : "Add client"}
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}
+
+/** A number as typed, with point or comma; nothing for an empty field. */
+function measure(label: string, typed: string): number | undefined {
+  if (typed.trim() === "") return undefined;
+  const value = Number(typed.replace(",", "."));
+  if (Number.isNaN(value)) throw new Error(`${label} is “${typed}”: give a number.`);
+  return value;
+}

@@ -1,0 +1,7 @@
+import { queryOptions } from "@tanstack/react-query";
+import { api, body } from "../api/client";
+
+export const policiesQuery = queryOptions({
+  queryKey: ["policies"],
+  queryFn: async () => body(await api.GET("/api/practice/policies")),
+});

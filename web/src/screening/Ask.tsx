@@ -1,0 +1,179 @@
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import type { Family, Question, Zone } from "../api/types";
+import { Chips } from "../parts/Chips";
+import { FaceMap } from "../parts/FaceMap";
+import { Segments } from "../parts/Segments";
+import { day, zoneName } from "../parts/words";
+
+const NOT_ASKED = "not-asked";
+const FAMILIES: { id: Family; label: string }[] = [
+  { id: "PHA", label: "PHA" },
+  { id: "ENZYME", label: "enzyme" },
+  { id: "LACTIC", label: "lactic" },
+  { id: "MANDELIC", label: "mandelic" },
+  { id: "AZELAIC_MANDELIC", label: "azelaic-mandelic" },
+  { id: "GLYCOLIC", label: "glycolic" },
+  { id: "SALICYLIC", label: "salicylic" },
+  { id: "JESSNER", label: "Jessner" },
+  { id: "PYRUVIC", label: "pyruvic" },
+  { id: "TCA", label: "TCA" },
+];
+
+/** An answer as it is sent; empty takes it back. */
+export interface Given {
+  choice?: string;
+  on?: string;
+  zones?: Zone[];
+  families?: Family[];
+}
+
+/** One question with its answers; a date, a place or a family is asked for where one is needed. */
+export function Ask({
+  question,
+  onAnswer,
+}: {
+  question: Question;
+  onAnswer: (given: Given) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const option = question.options.find((o) => o.id === question.choice);
+  const given: Given = {
+    choice: question.choice,
+    on: question.on,
+    zones: question.zones,
+    families: question.families,
+  };
+  return (
+    <div className="question">
+      {!question.answered && <i className="open" aria-hidden="true" />}
+      <span className="grow">
+        {question.text}
+        <Kept question={question} />
+      </span>
+      {option?.dateLabel && (
+        <TextField
+          type="date"
+          label={option.dateLabel}
+          value={typed ?? question.on ?? ""}
+          onChange={(e) => setTyped(e.target.value)}
+          onBlur={() => {
+            if (typed !== null && typed !== (question.on ?? "")) {
+              onAnswer({ ...given, on: typed || undefined });
+            }
+            setTyped(null);
+          }}
+          onKeyDown={(e) => e.key === "Enter" && (e.target as HTMLElement).blur()}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ width: 170 }}
+        />
+      )}
+      <Segments
+        label={question.text}
+        value={question.choice ?? NOT_ASKED}
+        options={[
+          ...question.options.map(({ id, label }) => ({ id, label })),
+          { id: NOT_ASKED, label: "not asked" },
+        ]}
+        onChange={(choice) => {
+          setTyped(null);
+          onAnswer(choice === NOT_ASKED ? {} : { ...given, choice });
+        }}
+      />
+      {option?.needs === "ZONES" && (
+        <Places
+          zones={question.zones}
+          onChange={(zones) => onAnswer({ ...given, zones })}
+          label={question.text}
+        />
+      )}
+      {option?.needs === "FAMILIES" && (
+        <div className="needs">
+          <Chips
+            label={`${question.text}: which`}
+            options={FAMILIES}
+            chosen={question.families}
+            onChange={(families) => onAnswer({ ...given, families })}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** When and by whom it was answered, or what the home products say. */
+function Kept({ question }: { question: Question }) {
+  if (question.products.length > 0) {
+    return <small className="under">from the home products: {question.products.join(", ")}</small>;
+  }
+  if (question.lasting && question.answeredAt) {
+    return (
+      <small className="under">
+        {day(question.answeredAt)}, {question.answeredBy}
+      </small>
+    );
+  }
+  if (!question.answered && question.lastTime) {
+    return <small className="under">last time: {question.lastTime}</small>;
+  }
+  return null;
+}
+
+function Places({
+  zones,
+  onChange,
+  label,
+}: {
+  zones: Zone[];
+  onChange: (zones: Zone[]) => void;
+  label: string;
+}) {
+  const [open, setOpen] = useState(zones.length === 0);
+  return (
+    <div className="needs">
+      <p className="row">
+        <span className="grow">
+          {zones.length > 0 ? zones.map(zoneName).join(", ") : "Where? Choose each zone."}
+        </span>
+        <Button size="small" color="inherit" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? "Close the face" : "Where"}
+        </Button>
+      </p>
+      {open && (
+        <div className="needs-face">
+          <FaceMap
+            zones={Object.fromEntries(
+              (
+                [
+                  "FOREHEAD",
+                  "GLABELLA",
+                  "TEMPLE_RIGHT",
+                  "TEMPLE_LEFT",
+                  "EYE_RIGHT",
+                  "EYE_LEFT",
+                  "NOSE",
+                  "CHEEK_RIGHT",
+                  "CHEEK_LEFT",
+                  "UPPER_LIP",
+                  "CHIN",
+                  "JAW_RIGHT",
+                  "JAW_LEFT",
+                  "NECK",
+                  "DECOLLETAGE",
+                ] as Zone[]
+              ).map((zone) => [
+                zone,
+                { chosen: zones.includes(zone), tint: zones.includes(zone) ? 2 : 0 },
+              ]),
+            )}
+            onPick={(zone) =>
+              onChange(zones.includes(zone) ? zones.filter((z) => z !== zone) : [...zones, zone])
+            }
+            label={`${label}: where. Left and right are the client's.`}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

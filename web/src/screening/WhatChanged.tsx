@@ -1,0 +1,48 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import type { Visit } from "../api/types";
+import { clientVisitsQuery } from "../client/queries";
+import { Ribbon } from "../parts/Ribbon";
+import { ribbonOfTreatment } from "../parts/ribbonModel";
+import { Strip } from "../parts/Strip";
+import { day, firstName, zoneName } from "../parts/words";
+import { treatmentQuery } from "../treatment/useTreatment";
+
+/** A returning client's last peel: its ribbon, its hot spots, its worst answer, its note. */
+export function WhatChanged({ visit }: { visit: Visit }) {
+  const visits = useQuery(clientVisitsQuery(visit.clientId));
+  const last = (visits.data ?? []).findLast(
+    (earlier) => earlier.signedAt && earlier.startsAt < visit.startsAt,
+  );
+  const treatment = useQuery({
+    ...treatmentQuery(last?.treatmentId ?? ""),
+    enabled: last?.treatmentId !== undefined,
+  });
+  if (!last || !treatment.data) return null;
+  const data = treatment.data;
+  const ribbon = ribbonOfTreatment(data);
+  const signature = data.events.findLast(({ fact }) => fact?.type === "Signed");
+  const spots = Object.entries(data.zones).filter(([, state]) => state.hotSpot !== undefined);
+  return (
+    <section className="changed" aria-label="What changed">
+      <Strip title="What changed" code={`${last.formula}, ${day(last.startsAt)}`} />
+      {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(last.startsAt)}`} />}
+      <p>{data.summary}</p>
+      {spots.length > 0 && (
+        <p>
+          <b>Hot spots:</b>{" "}
+          {spots.map(([zone, state]) => `${zoneName(zone)} ${state.hotSpot}`).join(", ")}
+        </p>
+      )}
+      {signature?.fact?.type === "Signed" && (
+        <p>
+          <b>For this time:</b> {signature.fact.nextTime}
+        </p>
+      )}
+      <p className="small">
+        <Link to={`/visits/${visit.id}/consult`}>Consult</Link> is as it was. Ask{" "}
+        {firstName(visit.clientName)} what can change since then:
+      </p>
+    </section>
+  );
+}
