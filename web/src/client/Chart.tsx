@@ -16,7 +16,7 @@ import { day, hour, LOCALE, plural } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "./ClientForm";
-import { clientQuery, clientVisitsQuery } from "./queries";
+import { auditQuery, clientQuery, clientVisitsQuery } from "./queries";
 import "./clients.css";
 
 /** A client's chart: every visit, and the record of one with its ribbon. */
@@ -128,6 +128,7 @@ function Record({ visit }: { visit: Visit }) {
         <p>
           <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>Open the visit</Link>
         </p>
+        <AuditTrail visitId={visit.id} />
       </div>
     );
   }
@@ -163,7 +164,35 @@ function Record({ visit }: { visit: Visit }) {
       </div>
       {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(visit.startsAt)}`} />}
       <Log treatment={data} />
+      <AuditTrail visitId={visit.id} />
     </>
+  );
+}
+
+/** Who did what with a visit. */
+function AuditTrail({ visitId }: { visitId: string }) {
+  const [open, setOpen] = useState(false);
+  const audit = useQuery({ ...auditQuery(visitId), enabled: open });
+  return (
+    <details className="log" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>Audit trail</summary>
+      <ol>
+        {audit.data?.map((entry, i) => (
+          <li key={i}>
+            <span className="mono">{`${day(entry.at)} ${hour(entry.at)}`}</span>
+            <span>
+              {entry.what}
+              {entry.subject !== visitId && (
+                <small className="under">
+                  {entry.subject.replace(` of visit ${visitId}`, "")}
+                </small>
+              )}
+            </span>
+            <span className="soft">{entry.who}</span>
+          </li>
+        ))}
+      </ol>
+    </details>
   );
 }
 

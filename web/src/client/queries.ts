@@ -29,3 +29,11 @@ export function clientVisitsQuery(clientId: string) {
       ),
   });
 }
+
+export function auditQuery(id: string) {
+  return queryOptions({
+    queryKey: ["audit", id],
+    queryFn: async () => body(await api.GET("/api/audit/{id}", { params: { path: { id } } })),
+    staleTime: 0,
+  });
+}

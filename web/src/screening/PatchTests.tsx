@@ -21,26 +21,39 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
   return (
     <div className="group">
       <Strip title="Patch tests" code={`${state.patchTests.length} placed`} />
-      {state.patchTests.map((test) => (
-        <div key={test.id} className="question">
+      {state.patchTests
+        .filter((test) => test.next)
+        .map((test) => (
+          <div key={test.id} className="question">
+            <span className="grow">
+              {test.label}
+              <small className="under">
+                {test.site}, placed {day(test.placedAt)} {hour(test.placedAt)}
+              </small>
+            </span>
+            <span className="soft">{result(test)}</span>
+            {test.next && test.dueAt && (
+              <ReadPatch
+                id={test.id}
+                label={test.label}
+                read={test.next}
+                dueAt={test.dueAt}
+                onRead={changed}
+              />
+            )}
+          </div>
+        ))}
+      {done(state.patchTests).map(({ key, tests }) => (
+        <div key={key} className="question">
           <span className="grow">
-            {test.label}
+            {tests.map((test) => test.label).join(", ")}
             <small className="under">
-              {test.site}, placed {day(test.placedAt)} {hour(test.placedAt)}
+              {tests[0]?.site}, placed {tests[0] && day(tests[0].placedAt)}
             </small>
           </span>
-          <span className={Object.values(test.results).includes("REACTION") ? "warn" : "soft"}>
-            {result(test.results)}
+          <span className={tests.some(reacted) ? "warn" : "soft"}>
+            {tests[0] && result(tests[0])}
           </span>
-          {test.next && test.dueAt && (
-            <ReadPatch
-              id={test.id}
-              label={test.label}
-              read={test.next}
-              dueAt={test.dueAt}
-              onRead={changed}
-            />
-          )}
         </div>
       ))}
       <div className="consent">
@@ -57,7 +70,23 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
   );
 }
 
-function result(results: ScreeningState["patchTests"][number]["results"]): string {
+type Patch = ScreeningState["patchTests"][number];
+
+/** Tests that were read to the end, those that were placed together and came out alike in a line. */
+function done(all: Patch[]): { key: string; tests: Patch[] }[] {
+  const lines = new Map<string, Patch[]>();
+  for (const test of all.filter(({ next }) => !next)) {
+    const key = `${test.placedAt} ${test.site} ${result(test)}`;
+    lines.set(key, [...(lines.get(key) ?? []), test]);
+  }
+  return [...lines].map(([key, tests]) => ({ key, tests }));
+}
+
+function reacted({ results }: Patch): boolean {
+  return Object.values(results).includes("REACTION");
+}
+
+function result({ results }: Patch): string {
   const said: Record<string, string> = { NOTHING: "nothing", REACTION: "reaction" };
   return [
     results.AT_24_H && `24 h: ${said[results.AT_24_H]}`,

@@ -7,7 +7,7 @@ import type { Question, ScreeningState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
-import { firstName } from "../parts/words";
+import { day, firstName, zoneName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
 import { Ask, type Given } from "./Ask";
 import { Consents } from "./Consents";
@@ -110,7 +110,10 @@ function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }
   );
 }
 
-/** One group of questions; what is open in it can be answered at one tap. */
+/**
+ * One group of questions; what is open in it can be answered at one tap. For a returning client it
+ * begins folded to what was said last time, and to what was never asked.
+ */
 function Questions({
   questions,
   onAnswer,
@@ -120,21 +123,39 @@ function Questions({
   onAnswer: (question: Question["id"], given: Given) => void;
   onRest: (how: Rest) => void;
 }) {
+  const known = questions.filter((question) => question.lastTime !== undefined);
+  const [shown, setShown] = useState(known.length < 2);
   const open = questions.filter((question) => !question.answered);
-  const [shown, setShown] = useState(() => open.length > 0 || !questions.every((q) => q.lasting));
-  const asLastTime = open.filter((question) => question.lastTime !== undefined).length;
+  const openKnown = open.filter((question) => question.lastTime !== undefined);
   const label = questions[0]?.groupLabel ?? "";
   return (
     <div className="group">
       <Strip title={label} code={`${questions.length - open.length} of ${questions.length}`} />
-      {open.length > 1 && (
+      {!shown && (
+        <p className="said">
+          {known.map((question) => (
+            <span key={question.id}>
+              {question.text}:{" "}
+              <b>{question.answered ? answerWords(question) : question.lastTime}</b>
+            </span>
+          ))}
+        </p>
+      )}
+      {(open.length > 1 || !shown) && (
         <div className="rest">
-          <span className="grow small soft">
-            {asLastTime > 0
-              ? `${asLastTime} were answered last time: read them out, and ask what changed.`
-              : "Read them out. What applies, answer below."}
-          </span>
-          {asLastTime > 0 ? (
+          <span className="grow small soft">{restWords(open.length, openKnown.length, shown)}</span>
+          {!shown && (
+            <Button
+              size="small"
+              color="inherit"
+              variant="text"
+              aria-label={`Show ${label}`}
+              onClick={() => setShown(true)}
+            >
+              Show them
+            </Button>
+          )}
+          {openKnown.length > 0 && (
             <Button
               size="small"
               aria-label={`${label}: nothing changed`}
@@ -142,7 +163,8 @@ function Questions({
             >
               Nothing changed
             </Button>
-          ) : (
+          )}
+          {openKnown.length === 0 && open.length > 1 && (
             <Button
               size="small"
               color="inherit"
@@ -154,30 +176,27 @@ function Questions({
           )}
         </div>
       )}
-      {shown ? (
-        questions.map((question) => (
-          <Ask
-            key={question.id}
-            question={question}
-            onAnswer={(given) => onAnswer(question.id, given)}
-          />
-        ))
-      ) : (
-        <div className="rest">
-          <span className="grow small soft">
-            {questions.length} answers of earlier visits still hold.
-          </span>
-          <Button
-            size="small"
-            color="inherit"
-            variant="text"
-            aria-label={`Show ${label}`}
-            onClick={() => setShown(true)}
-          >
-            Show them
-          </Button>
-        </div>
-      )}
+      {(shown ? questions : questions.filter((q) => !known.includes(q))).map((question) => (
+        <Ask
+          key={question.id}
+          question={question}
+          onAnswer={(given) => onAnswer(question.id, given)}
+        />
+      ))}
     </div>
   );
+}
+
+function restWords(open: number, openKnown: number, shown: boolean): string {
+  if (openKnown > 0) return "Said last time. Read them out, and ask what changed.";
+  if (open > 1) return "Read them out. What applies, answer below.";
+  return shown ? "" : "All answered for this visit.";
+}
+
+function answerWords(question: Question): string {
+  if (question.products.length > 0) return question.products.join(", ");
+  const option = question.options.find(({ id }) => id === question.choice);
+  return [option?.label, question.on && day(question.on), ...question.zones.map(zoneName)]
+    .filter(Boolean)
+    .join(", ");
 }

@@ -13,6 +13,7 @@ import type { ConsentWords, Family, ScreeningState, SignedName, Visit } from "..
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { SignaturePad, type Stroke } from "../parts/SignaturePad";
+import { capital } from "../parts/words";
 import { consentWordsQuery } from "./queries";
 
 interface Hand {
@@ -98,7 +99,7 @@ export function SignConsent({
                 .filter(({ family }) => families.includes(family))
                 .map(({ family, label, text: own }) => (
                   <p key={family}>
-                    <b>{label}.</b> {own}
+                    <b>{capital(label)}.</b> {own}
                   </p>
                 ))}
               <p className="small soft">The local law and your insurer come before this text.</p>

@@ -17,6 +17,8 @@ export function VerdictPanel({
   outcome: Outcome;
 }) {
   const [lifting, setLifting] = useState<Finding | null>(null);
+  const [listed, setListed] = useState(false);
+  const unasked = state.findings.filter((finding) => finding.unasked);
   return (
     <>
       <Strip
@@ -31,13 +33,33 @@ export function VerdictPanel({
         </div>
       </div>
       <ul className="findings">
-        {state.findings.map((finding) => (
-          <FindingLine
-            key={finding.ruleId + finding.said + finding.scope}
-            finding={finding}
-            onLift={() => setLifting(finding)}
-          />
-        ))}
+        {unasked.length > 1 && (
+          <li>
+            <button type="button" aria-expanded={listed} onClick={() => setListed(!listed)}>
+              <VerdictMark verdict="WAIT" />
+              <span className="grow">
+                <b>WAIT</b> {unasked.length} questions not asked
+              </span>
+              <span className="limit">until asked</span>
+            </button>
+            {listed && (
+              <ol className="why">
+                {unasked.map((finding) => (
+                  <li key={finding.said}>{finding.said.replace(": not asked", "")}</li>
+                ))}
+              </ol>
+            )}
+          </li>
+        )}
+        {(unasked.length > 1 ? state.findings.filter((f) => !f.unasked) : state.findings).map(
+          (finding) => (
+            <FindingLine
+              key={finding.ruleId + finding.said + finding.scope}
+              finding={finding}
+              onLift={() => setLifting(finding)}
+            />
+          ),
+        )}
       </ul>
       {state.opensMost && (
         <p className="opens">
@@ -83,7 +105,9 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
         <VerdictMark verdict={finding.verdict} />
         <span className="grow">
           <b>{finding.verdict}</b> {finding.said}
-          {!finding.clientScope && <small>for {finding.scope}</small>}
+          {!finding.clientScope && !finding.said.includes(finding.scope.split(", ")[0]!) && (
+            <small>for {finding.scope}</small>
+          )}
           {lifted && <small>{finding.settled}</small>}
         </span>
         <span className="limit">

@@ -41,16 +41,20 @@ export function Colour({ visitId, consult, state, submit }: ConsultPart) {
         const reading = consult[site.field];
         const view = site.site === "ARM" ? state.arm : state.face;
         return (
-          <div key={site.site} className="line wrap">
+          <div key={site.site} className="line">
             <span className="grow">
               {site.label}
               <small className="under">
                 {reading && view
-                  ? `L* ${decimal(view.l, 1)}, a* ${decimal(view.a, 1)}, b* ${decimal(view.b, 1)} · ${day(reading.at)}, ${reading.by}`
+                  ? `${site.site === "FACE" ? `${ita(view)} · ` : ""}L* ${decimal(view.l, 1)}, a* ${decimal(view.a, 1)}, b* ${decimal(view.b, 1)}`
                   : site.use}
               </small>
+              {reading && (
+                <small className="under">
+                  {day(reading.at)}, {reading.by}
+                </small>
+              )}
             </span>
-            {view && <b>{ita(view)}</b>}
             <Button size="small" onClick={() => read.mutate(site)} disabled={read.isPending}>
               Read
             </Button>

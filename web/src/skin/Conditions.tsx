@@ -42,16 +42,18 @@ export function Conditions({ words, consult, change }: ConsultPart) {
         <ConditionRow key={row.label} row={row} consult={consult} change={change} />
       ))}
       <div className="line tight">
-        <span className="grow">Ageing by the sun, Glogau</span>
+        <span className="grow">
+          Ageing by the sun, Glogau
+          <small className="under">
+            {words.glogau.find((g) => g.id === consult.glogau)?.label ?? "not graded"}
+          </small>
+        </span>
         <Segments
           label="Ageing by the sun, Glogau"
           value={consult.glogau}
           options={words.glogau.map(({ id }) => ({ id, label: id }))}
           onChange={(glogau) => change({ glogau })}
         />
-        <span className="glogau small soft">
-          {words.glogau.find((g) => g.id === consult.glogau)?.label}
-        </span>
       </div>
     </>
   );

@@ -6,7 +6,7 @@ import { CommitField } from "../parts/CommitField";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
-import { dayOfYear, decimal } from "../parts/words";
+import { capital, dayOfYear, decimal } from "../parts/words";
 import type { ConsultPart } from "./Consult";
 
 /** What time allows: days of flaking, and days that want clear skin. */
@@ -40,7 +40,7 @@ export function Life({ consult, change, submit }: ConsultPart) {
       </div>
       {consult.events.map((event, i) => (
         <div key={`${event.name} ${event.on}`} className="line tight">
-          <span className="grow">{event.name}, wants clear skin</span>
+          <span className="grow">{capital(event.name)}, wants clear skin</span>
           <span className="mono">{dayOfYear(event.on)}</span>
           <Button
             size="small"

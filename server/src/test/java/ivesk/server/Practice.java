@@ -78,6 +78,10 @@ final class Practice implements AutoCloseable {
     return write("PUT", path, json);
   }
 
+  Answer delete(String path) {
+    return send(request(path).DELETE());
+  }
+
   /// A read by somebody who has not signed in.
   Answer asStranger(String path) {
     return send(HttpRequest.newBuilder(URI.create(base + path)), HttpClient.newHttpClient());

@@ -4,6 +4,7 @@ import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.skin.HomeProduct.Active;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -35,72 +36,70 @@ public final class PrepCalendar {
     if (client.pigmentProne()) {
       steps.add(
           dated(
-              client,
-              Question.INHIBITOR,
-              peel.minusDays(14),
+              client.inhibitorSince(),
+              peel,
+              14,
               "tyrosinase inhibitor started, daily from here",
               today,
-              client.is(Question.INHIBITOR, "since")
-                  && client.daysSince(Question.INHIBITOR) >= 14));
+              false));
     }
     steps.add(
         dated(
-            client,
-            Question.SUN,
-            peel.minusDays(14),
+            client.lastUse(Question.SUN, "sun"),
+            peel,
+            14,
             "last strong sun or sunbed",
             today,
-            client.is(Question.SUN, "no") || clear(client, Question.SUN, "sun", 14)));
+            client.is(Question.SUN, "no")));
     steps.add(
         dated(
-            client,
-            Question.HAIR,
-            peel.minusDays(7),
+            client.lastUse(Question.HAIR, "done"),
+            peel,
+            7,
             "last wax, thread or depilatory",
             today,
-            client.is(Question.HAIR, "none") || clear(client, Question.HAIR, "done", 7)));
-    if (!client.is(Question.RETINOID, "none")) {
-      boolean prescribed = client.is(Question.RETINOID, "prescribed");
-      int days = prescribed || superficial && client.darkerType() ? 7 : 3;
-      steps.add(
-          dated(
-              client,
-              Question.RETINOID,
-              peel.minusDays(days),
-              prescribed ? "last prescribed retinoid" : "last retinol",
-              today,
-              clear(client, Question.RETINOID, prescribed ? "prescribed" : "retinol", days)));
+            client.is(Question.HAIR, "none")));
+    Optional<LocalDate> prescribed =
+        client.lastUse(Question.RETINOID, "prescribed", Active.PRESCRIBED_RETINOID);
+    Optional<LocalDate> retinol = client.lastUse(Question.RETINOID, "retinol", Active.RETINOL);
+    if (prescribed.isPresent()) {
+      steps.add(dated(prescribed, peel, 7, "last prescribed retinoid", today, false));
     }
+    if (prescribed.isEmpty() || retinol.isPresent()) {
+      int days = superficial && client.darkerType() ? 7 : 3;
+      boolean none = client.is(Question.RETINOID, "none") && retinol.isEmpty();
+      if (!none) steps.add(dated(retinol, peel, days, "last retinol", today, false));
+    }
+    Optional<LocalDate> acid =
+        client.lastUse(
+            Question.HOME_ACID, "used", Active.ACID, Active.SCRUB, Active.BENZOYL_PEROXIDE);
     steps.add(
         dated(
-            client,
-            Question.HOME_ACID,
-            peel.minusDays(3),
+            acid,
+            peel,
+            3,
             "last scrub, home acid, acid wash or peroxide",
             today,
-            client.is(Question.HOME_ACID, "none") || clear(client, Question.HOME_ACID, "used", 3)));
+            acid.isEmpty() && client.is(Question.HOME_ACID, "none")));
     steps.add(step(peel.minusDays(1), "last razor shave", today, peel, true));
     steps.add(step(peel, "no make-up, no exercise before, lenses out", today, peel, true));
     steps.sort(Comparator.comparing(Step::day));
     return List.copyOf(steps);
   }
 
-  private static boolean clear(ScreeningFacts client, Question question, String choice, int days) {
-    return client.is(question, choice) && client.daysSince(question) >= days;
-  }
-
+  /// Something that ends some days before the peel; kept when it was never done, or long enough
+  /// ago.
   private static Step dated(
-      ScreeningFacts client,
-      Question question,
-      LocalDate day,
+      Optional<LocalDate> on,
+      LocalDate peel,
+      int days,
       String what,
       LocalDate today,
-      boolean kept) {
-    String said =
-        client.answered(question) && client.answers().get(question).on().isPresent()
-            ? what + " (" + Words.day(client.dateOf(question)) + ")"
-            : what;
-    return step(day, said, today, client.peelDate(), kept);
+      boolean never) {
+    LocalDate last = peel.minusDays(days);
+    boolean kept = never || on.filter(date -> !date.isAfter(last)).isPresent();
+    String said = what + on.map(date -> " (" + Words.day(date) + ")").orElse("");
+    return step(last, said, today, peel, kept);
   }
 
   private static Step step(

@@ -15,6 +15,7 @@ public final class Rule {
   private final String why;
   private Predicate<ScreeningFacts> concerns = facts -> true;
   private Function<ScreeningFacts, List<Question>> asks = facts -> List.of();
+  private Function<ScreeningFacts, List<String>> needs = facts -> List.of();
   private Function<ScreeningFacts, List<Draft>> finds = facts -> List.of();
 
   private Rule(String id, Source source, String why) {
@@ -40,6 +41,12 @@ public final class Rule {
   /// Asks what depends on what is known already.
   Rule asksOf(Function<ScreeningFacts, List<Question>> questions) {
     asks = questions;
+    return this;
+  }
+
+  /// What else must be known before it can judge, beside its questions; in words.
+  Rule needs(Function<ScreeningFacts, List<String>> missing) {
+    needs = missing;
     return this;
   }
 
@@ -71,6 +78,7 @@ public final class Rule {
         found.add(finding(Draft.ask(said)));
       }
     }
+    needs.apply(facts).forEach(missing -> found.add(finding(Draft.ask(missing))));
     if (found.isEmpty()) finds.apply(facts).forEach(draft -> found.add(finding(draft)));
     return found;
   }

@@ -19,7 +19,7 @@ import java.util.Set;
 /// @param limits of the findings that stand, combined
 /// @param unasked how many findings wait for an answer
 /// @param open how many formulas screening leaves open; gates of licence and ladder come in Choose
-/// @param opensMost the single finding that, cleared, opens the most formulas
+/// @param opensMost where nothing is open, the single finding that, cleared, opens the most
 public record Screening(
     Verdict verdict,
     Optional<LocalDate> until,
@@ -29,9 +29,8 @@ public record Screening(
     int open,
     Optional<Opening> opensMost) {
 
-  /// @param opens how many formulas more would be open
-  /// @param open how many would be open in all
-  public record Opening(Finding finding, int opens, int open) {}
+  /// @param open how many formulas would be open without it
+  public record Opening(Finding finding, int open) {}
 
   public static Screening screen(ScreeningFacts facts, List<Settlement> settlements) {
     Set<String> unaskedOnce = new HashSet<>();
@@ -52,7 +51,7 @@ public record Screening(
         bare.limits,
         bare.unasked,
         open,
-        bare.opensMost(facts, open));
+        open == 0 ? bare.opensMost(facts) : Optional.empty());
   }
 
   private static Screening of(List<Finding> findings) {
@@ -136,29 +135,31 @@ public record Screening(
   /// @param opens what would open it, in words; empty when nothing today
   public record Shut(String ruleId, String words, Optional<LocalDate> until, String opens) {}
 
-  private Optional<Opening> opensMost(ScreeningFacts facts, int now) {
+  private Optional<Opening> opensMost(ScreeningFacts facts) {
     return findings.stream()
         .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
         .map(finding -> {
           List<Finding> others = new ArrayList<>(findings);
           others.remove(finding);
           int then = of(others).countOpen(facts);
-          return new Opening(finding, then - now, then);
+          return new Opening(finding, then);
         })
-        .filter(opening -> opening.opens() > 0)
-        .max(Comparator.comparingInt(Opening::opens));
+        .filter(opening -> opening.open() > 0)
+        .max(Comparator.comparingInt(Opening::open));
   }
 
   private int countOpen(ScreeningFacts facts) {
-    return (int)
-        Library.FORMULAS.stream()
-            .filter(formula -> formula.use() != Formula.Use.OUT_OF_SCOPE)
-            .filter(formula ->
-                shuts(
-                        formula,
-                        limits.depth(formula, formula.firstContact(), formula.layersFirst()),
-                        facts.entryRung(formula.family()))
-                    .isEmpty())
-            .count();
+    int open = 0;
+    for (Formula formula : Library.FORMULAS) {
+      if (formula.use() == Formula.Use.OUT_OF_SCOPE) continue;
+      DepthClass depth = limits.depth(formula, formula.firstContact(), formula.layersFirst());
+      boolean shut =
+          findings.stream().anyMatch(f -> f.shuts() && f.scope().covers().test(formula, depth))
+              || !limits
+                  .objections(formula, depth, limits.rung(facts.entryRung(formula.family())))
+                  .isEmpty();
+      if (!shut) open++;
+    }
+    return open;
   }
 }

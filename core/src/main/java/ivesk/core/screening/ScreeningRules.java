@@ -8,7 +8,6 @@ import static ivesk.core.formula.DepthClass.SUPERFICIAL;
 import static ivesk.core.formula.DepthClass.VERY_SUPERFICIAL;
 import static ivesk.core.screening.Question.*;
 import static ivesk.core.screening.Rule.Draft.adapt;
-import static ivesk.core.screening.Rule.Draft.ask;
 import static ivesk.core.screening.Rule.Draft.cause;
 import static ivesk.core.screening.Rule.Draft.proceed;
 import static ivesk.core.screening.Rule.Draft.refer;
@@ -294,16 +293,16 @@ public final class ScreeningRules {
                               "compromised barrier",
                               "14 days of bland care, then looked at again"))),
           rule("SCR-SENSITIVE", COMMON_PRACTICE, "Sensitive skin answers sooner and stronger.")
+              .needs(v ->
+                  v.skin().sensitivity().isEmpty() ? List.of("sensitivity: not asked") : List.of())
               .finds(v ->
-                  v.skin().sensitivity().isEmpty()
-                      ? List.of(ask("sensitivity: not asked"))
-                      : v.skin().sensitivity().get() == Sensitivity.SENSITIVE
-                          ? List.of(
-                              adapt(
-                                  "sensitive skin",
-                                  new Restriction.KeepToRung(true),
-                                  new ShortenContact(0.75)))
-                          : List.of()),
+                  v.skin().sensitivity().get() == Sensitivity.SENSITIVE
+                      ? List.of(
+                          adapt(
+                              "sensitive skin",
+                              new Restriction.KeepToRung(true),
+                              new ShortenContact(0.75)))
+                      : List.of()),
           rule("SCR-SALICYLATE", COMMON_PRACTICE, "Salicylate passes through skin.")
               .asks(SALICYLATE_ALLERGY)
               .finds(
@@ -348,6 +347,10 @@ public final class ScreeningRules {
                       stop("keloid or raised scars before").only(Scope.depthFrom(MEDIUM)))),
           rule("SCR-PHOTOTYPE", GRIMES, "Skin that tans well answers a peel with dark marks.")
               .asksOf(v -> v.pigmentProne() ? List.of(PIH_EVER, INHIBITOR) : List.of(PIH_EVER))
+              .needs(v ->
+                  v.skin().phototype().isEmpty()
+                      ? List.of("phototype: not complete")
+                      : v.skin().phototypeDispute().stream().toList())
               .finds(ScreeningRules::phototype),
           rule("SCR-DIABETES", COMMON_PRACTICE, "Uncontrolled diabetes heals slowly and infects.")
               .asks(DIABETES)
@@ -693,10 +696,6 @@ public final class ScreeningRules {
   }
 
   private static List<Draft> phototype(ScreeningFacts v) {
-    if (v.skin().phototypeDispute().isPresent()) {
-      return List.of(ask(v.skin().phototypeDispute().get()));
-    }
-    if (v.skin().phototype().isEmpty()) return List.of(ask("phototype: not complete"));
     if (!v.pigmentProne()) return List.of();
     Phototype type = v.skin().phototype().get();
     List<Restriction> limits = new ArrayList<>();

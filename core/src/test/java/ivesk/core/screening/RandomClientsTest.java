@@ -59,9 +59,8 @@ class RandomClientsTest {
       if (!shut && formula.use() != Formula.Use.OUT_OF_SCOPE) open++;
     }
     assertThat(screening.open()).isEqualTo(open);
-    screening
-        .opensMost()
-        .ifPresent(best -> assertThat(best.open()).isEqualTo(best.opens() + screening.open()));
+    if (open > 0) assertThat(screening.opensMost()).isEmpty();
+    screening.opensMost().ifPresent(best -> assertThat(best.open()).isPositive());
   }
 
   /// Answers stand from harmless to grave; among dates the nearer one is worse. Two exceptions.

@@ -9,6 +9,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -62,6 +63,14 @@ public class Problems extends ResponseEntityExceptionHandler {
   ProblemDetail impossible(IllegalArgumentException e) {
     return problem(
         HttpStatus.BAD_REQUEST, "Please check", sentence(e.getMessage()) + " Nothing was saved.");
+  }
+
+  @ExceptionHandler
+  ProblemDetail notYours(AccessDeniedException e) {
+    return problem(
+        HttpStatus.FORBIDDEN,
+        "Not for this account",
+        "This is not open to your account. Nothing was changed.");
   }
 
   @ExceptionHandler

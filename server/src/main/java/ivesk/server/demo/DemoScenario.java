@@ -30,6 +30,7 @@ import ivesk.core.screening.PatchTest.Result;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
+import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;
@@ -246,7 +247,7 @@ class DemoScenario implements ApplicationRunner {
         skin(Phototype.IV, 24, Oil.COMBINATION, Sensitivity.NORMAL)
             .goals(Map.of(MELASMA, 3, PIH, 1, DULLNESS, 1), MELASMA)
             .event("wedding", day(35))
-            .measured(51.8, 13.2, 18.9, clock.instant())
+            .measured(56.4, 13.2, 18.9, clock.instant())
             .uses(
                 new HomeProduct(
                     "Brightening cream with inhibitor",
@@ -462,12 +463,15 @@ class DemoScenario implements ApplicationRunner {
 
   /// Answers every question that is put with its harmless answer, but for those that differ.
   private void answers(UUID visit, Map<Question, Answer> differing, List<Question> unasked) {
-    differing.forEach(
-        (question, answer) -> screening.answer(visit, question, Optional.of(answer), INES));
-    for (Question question : Screening.questions(screening.facts(visit))) {
-      if (differing.containsKey(question) || unasked.contains(question)) continue;
-      screening.answer(visit, question, Optional.of(question.harmless()), INES);
+    screening.answerAll(visit, differing, INES);
+    Map<Question, Answer> others = new EnumMap<>(Question.class);
+    ScreeningFacts facts = screening.facts(visit);
+    for (Question question : Screening.questions(facts)) {
+      if (!facts.answered(question) && !unasked.contains(question)) {
+        others.put(question, question.harmless());
+      }
     }
+    screening.answerAll(visit, others, INES);
   }
 
   private LocalDate day(int fromToday) {

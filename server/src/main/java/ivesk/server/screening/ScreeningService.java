@@ -119,14 +119,33 @@ public class ScreeningService {
     return Screening.screen(facts, store.settlements(visitId));
   }
 
+  /// Answers a question, or takes its answer back.
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
     treatments.requireUnsigned(visitId);
-    LocalDate day = day(visits.get(visitId));
-    LocalDate today = LocalDate.now(clock);
-    answer.ifPresent(given -> question.check(given, day.isAfter(today) ? today : day));
+    answer.ifPresent(given -> question.check(given, lastPastDay(visitId)));
     store.answer(visitId, question, answer, who);
     audit.note(who, "answer " + question, visitId);
+  }
+
+  /// Answers several at once: all of them, or none.
+  @Transactional
+  public void answerAll(UUID visitId, Map<Question, Answer> answers, String who) {
+    treatments.requireUnsigned(visitId);
+    LocalDate day = lastPastDay(visitId);
+    answers.forEach((question, answer) -> {
+      question.check(answer, day);
+      store.answer(visitId, question, Optional.of(answer), who);
+    });
+    audit.note(who, "answer " + answers.size() + " questions", visitId);
+  }
+
+  /// The last day that an answer about the past may name: the visit's, or today where it is to
+  /// come.
+  private LocalDate lastPastDay(UUID visitId) {
+    LocalDate day = day(visits.get(visitId));
+    LocalDate today = LocalDate.now(clock);
+    return day.isAfter(today) ? today : day;
   }
 
   /// How the open questions of a group are answered at one tap.
@@ -143,14 +162,16 @@ public class ScreeningService {
     Visit visit = visits.get(visitId);
     ScreeningFacts facts = facts(visitId);
     Map<Question, Given> last = rest == Rest.AS_LAST_TIME ? last(visit) : Map.of();
+    Map<Question, Answer> answers = new EnumMap<>(Question.class);
     for (Question question : Screening.questions(facts)) {
       if (question.group() != group || facts.answered(question)) continue;
-      Optional<Answer> answer =
-          rest == Rest.NONE_APPLIES
-              ? Optional.of(question.harmless())
-              : Optional.ofNullable(last.get(question)).map(Given::answer);
-      answer.ifPresent(given -> answer(visitId, question, Optional.of(given), who));
+      if (rest == Rest.NONE_APPLIES) {
+        answers.put(question, question.harmless());
+      } else if (last.containsKey(question)) {
+        answers.put(question, last.get(question).answer());
+      }
     }
+    answerAll(visitId, answers, who);
   }
 
   /// Lifts a finding by an override or a clearance.
@@ -176,9 +197,11 @@ public class ScreeningService {
           finding.verdict() + " for " + finding.said() + " cannot be lifted this way.");
     }
     store.settle(visitId, settlement);
-    audit.note(
-        who,
-        settlement instanceof Settlement.Override ? "override" : "clearance",
-        settlement.ruleId() + " of visit " + visitId);
+    String of = settlement.ruleId() + " of visit " + visitId + ": " + settlement.said() + "; ";
+    switch (settlement) {
+      case Settlement.Override override -> audit.note(who, "override", of + override.reason());
+      case Settlement.Clearance clearance ->
+          audit.note(who, "clearance", of + "by " + clearance.clinician());
+    }
   }
 }
