@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/audit/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["about"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -998,6 +1014,13 @@ export interface components {
              * @enum {string}
              */
             type: "EndingStepDone";
+        };
+        Entry: {
+            /** Format: date-time */
+            at: string;
+            subject: string;
+            what: string;
+            who: string;
         };
         Event: {
             name: string;
@@ -2038,6 +2061,28 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    about: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
     clients: {
         parameters: {
             query?: {

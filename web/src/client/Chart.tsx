@@ -183,9 +183,7 @@ function AuditTrail({ visitId }: { visitId: string }) {
             <span>
               {entry.what}
               {entry.subject !== visitId && (
-                <small className="under">
-                  {entry.subject.replace(` of visit ${visitId}`, "")}
-                </small>
+                <small className="under">{entry.subject.replace(` of visit ${visitId}`, "")}</small>
               )}
             </span>
             <span className="soft">{entry.who}</span>

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { Family, Question, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { FaceMap } from "../parts/FaceMap";
@@ -29,14 +29,18 @@ export interface Given {
   families?: Family[];
 }
 
-/** One question with its answers; a date, a place or a family is asked for where one is needed. */
-export function Ask({
+/**
+ * One question with its answers; a date, a place or a family is asked for where one is needed. Drawn
+ * anew only when it changes, so that the verdict follows a tap at once.
+ */
+export const Ask = memo(function Ask({
   question,
-  onAnswer,
+  onAnswer: answer,
 }: {
   question: Question;
-  onAnswer: (given: Given) => void;
+  onAnswer: (question: Question["id"], given: Given) => void;
 }) {
+  const onAnswer = (next: Given) => answer(question.id, next);
   const [typed, setTyped] = useState<string | null>(null);
   const option = question.options.find((o) => o.id === question.choice);
   const given: Given = {
@@ -100,7 +104,7 @@ export function Ask({
       )}
     </div>
   );
-}
+});
 
 /** When and by whom it was answered, or what the home products say. */
 function Kept({ question }: { question: Question }) {

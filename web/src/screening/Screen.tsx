@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Link } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import type { Question, ScreeningState } from "../api/types";
@@ -55,6 +55,12 @@ export default function Screen({ visit }: StationProps) {
     onSuccess,
   });
 
+  const { mutate } = answer;
+  const onAnswer = useCallback(
+    (question: Question["id"], given: Given) => mutate({ question, given }),
+    [mutate],
+  );
+
   if (!screening.data) {
     return (
       <main className="pad">
@@ -74,7 +80,7 @@ export default function Screen({ visit }: StationProps) {
           <Questions
             key={group}
             questions={state.questions.filter((question) => question.group === group)}
-            onAnswer={(question, given) => answer.mutate({ question, given })}
+            onAnswer={onAnswer}
             onRest={(how) => rest.mutate({ group, how })}
           />
         ))}
@@ -149,7 +155,7 @@ function Questions({
               size="small"
               color="inherit"
               variant="text"
-              aria-label={`Show ${label}`}
+              aria-label={`Show them: ${label}`}
               onClick={() => setShown(true)}
             >
               Show them
@@ -177,11 +183,7 @@ function Questions({
         </div>
       )}
       {(shown ? questions : questions.filter((q) => !known.includes(q))).map((question) => (
-        <Ask
-          key={question.id}
-          question={question}
-          onAnswer={(given) => onAnswer(question.id, given)}
-        />
+        <Ask key={question.id} question={question} onAnswer={onAnswer} />
       ))}
     </div>
   );

@@ -19,6 +19,8 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.interactions.PointerInput;
+import org.openqa.selenium.interactions.Sequence;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /// A real browser, worked as a person would: by what is written on things, by touch or by keys.
@@ -125,6 +127,8 @@ final class Browser implements AutoCloseable {
     with(
         by,
         element -> {
+          // As a person would, out from under the sticky foot.
+          driver.executeScript("arguments[0].scrollIntoView({block: 'nearest'})", element);
           element.click();
           return true;
         });
@@ -178,7 +182,8 @@ final class Browser implements AutoCloseable {
     return here.equals(name)
         || here.startsWith(name + ",")
         || here.startsWith(name + ":")
-        || name.startsWith("~") && here.contains(name.substring(1));
+        // A whole dialog that has the focus holds the words of all that is in it.
+        || name.startsWith("~") && here.length() < 300 && here.contains(name.substring(1));
   }
 
   String focused() {
@@ -194,6 +199,58 @@ final class Browser implements AutoCloseable {
             return e.matches(".MuiToggleButton-root") && group
               ? group.getAttribute("aria-label") + " > " + name : name;
             """);
+  }
+
+  /// Draws a signature with a finger in the field that has this name.
+  void draw(String field) {
+    WebElement pad =
+        with(
+            By.xpath("//*[@role='img'][starts-with(@aria-label,%s)]".formatted(quote(field))),
+            element -> element);
+    driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", pad);
+    PointerInput finger = new PointerInput(PointerInput.Kind.TOUCH, "finger");
+    Sequence stroke = new Sequence(finger, 0);
+    PointerInput.Origin origin = PointerInput.Origin.fromElement(pad);
+    stroke.addAction(finger.createPointerMove(Duration.ZERO, origin, -120, 10));
+    stroke.addAction(finger.createPointerDown(PointerInput.MouseButton.LEFT.asArg()));
+    for (int i = 1; i <= 24; i++) {
+      stroke.addAction(
+          finger.createPointerMove(
+              Duration.ofMillis(8), origin, -120 + i * 9, (int) (10 - 22 * Math.sin(i / 2.0))));
+    }
+    stroke.addAction(finger.createPointerUp(PointerInput.MouseButton.LEFT.asArg()));
+    driver.perform(List.of(stroke));
+  }
+
+  /// Ticks a box by a part of its words.
+  void tick(String words) {
+    click(By.xpath("//label[contains(.,%s)]".formatted(quote(words))));
+  }
+
+  /// Milliseconds from a tap on an answer until the page shows these words.
+  long millisFromTapTo(String question, String choice, String words) {
+    return (Long)
+        driver.executeAsyncScript(
+            """
+            const [question, choice, words, done] = arguments;
+            const group = [...document.querySelectorAll("[role=group]")]
+              .find(g => g.getAttribute("aria-label") === question);
+            const button = [...group.querySelectorAll("button")]
+              .find(b => b.textContent.trim() === choice);
+            const start = performance.now();
+            const seen = () => document.querySelector("[aria-label=Verdict]")
+              .textContent.includes(words);
+            const observer = new MutationObserver(() => {
+              if (!seen()) return;
+              observer.disconnect();
+              requestAnimationFrame(() => done(Math.round(performance.now() - start)));
+            });
+            observer.observe(document.body, {subtree: true, childList: true, characterData: true});
+            button.click();
+            """,
+            question,
+            choice,
+            words);
   }
 
   void see(String words) {

@@ -6,6 +6,7 @@ import java.time.Instant;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 
 /// What all journeys share: a demo practice on a Wednesday afternoon and a browser in it.
 abstract class Journey {
@@ -41,6 +42,36 @@ abstract class Journey {
   /// Opens a client's visit from Today.
   void openVisit(String client) {
     browser.press(client);
+  }
+
+  /// Opens a station of a client's newest visit, whatever its day.
+  void show(String client, String station) {
+    Object visit =
+        browser.driver.executeAsyncScript(
+            """
+            const [name, done] = arguments;
+            fetch("/api/clients").then(r => r.json())
+              .then(all => all.clients.find(c => c.name === name).id)
+              .then(id => fetch(`/api/clients/${id}/visits`)).then(r => r.json())
+              .then(visits => done(visits.at(-1).id));
+            """,
+            client);
+    browser.open("/visits/" + visit + "/" + station);
+    browser.see(client);
+  }
+
+  /// Reads the consent, ticks its statements, and signs with a typed name.
+  void signConsentByKeyboard() {
+    browser.tabTo("Read and sign consent", Keys.ENTER);
+    browser.see("A superficial peel puts acid on the skin");
+    browser.tabTo("~I have read this", Keys.SPACE);
+    browser.tabTo("~I have told of medicines", Keys.SPACE);
+    browser.tabTo("~I will keep out of the sun", Keys.SPACE);
+    browser.tabTo("~I may end the peel", Keys.SPACE);
+    browser.tabTo("~Client cannot draw", Keys.SPACE);
+    browser.axe("the consent");
+    browser.tabTo("Sign consent", Keys.ENTER);
+    browser.see("10 of 10 families");
   }
 
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.

@@ -136,20 +136,4 @@ class Pictures extends Journey {
     browser.saved();
     browser.see("the skin is awake today");
   }
-
-  /// Opens a station of a client's newest visit.
-  private void show(String client, String station) {
-    Object visit =
-        browser.driver.executeAsyncScript(
-            """
-            const [name, done] = arguments;
-            fetch("/api/clients").then(r => r.json())
-              .then(all => all.find(c => c.name === name).id)
-              .then(id => fetch(`/api/clients/${id}/visits`)).then(r => r.json())
-              .then(visits => done(visits.at(-1).id));
-            """,
-            client);
-    browser.open("/visits/" + visit + "/" + station);
-    browser.see(client);
-  }
 }

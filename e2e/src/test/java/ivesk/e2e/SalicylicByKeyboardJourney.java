@@ -63,38 +63,20 @@ class SalicylicByKeyboardJourney extends Journey {
   private void screen() {
     browser.see("May Adaeze have a peel");
     browser.see("answers missing");
-    for (String answer :
-        new String[] {
-          "Pregnant, or could be > no",
-          "Breastfeeding > no",
-          "Fever or unwell today > no",
-          "Cold sore on the face > no",
-          "Open spots or cuts on the face > none",
-          "Sunburn, strong sun or sunbed lately > no",
-          "Strong sun planned in the weeks after > no",
-          "Isotretinoin by mouth > never",
-          "Retinoid on the face > none",
-          "Home acid, scrub or benzoyl peroxide > none",
-          "Tyrosinase inhibitor, daily > since"
-        }) {
-      browser.tabTo(answer, Keys.SPACE);
-    }
+    browser.tabTo("The body now: none of the rest applies", Keys.ENTER);
+    browser.see("11 of 11");
+    browser.tabTo("Medicines and products: none of the rest applies", Keys.ENTER);
+    browser.see("9 of 9");
+    browser.tabTo("Tyrosinase inhibitor, daily > since", Keys.SPACE);
     browser.tabTo("started on", "01112026");
-    for (String answer :
-        new String[] {
-          "Wax, thread or depilatory on the face > none",
-          "Cold sores before > never",
-          "Dark marks after spots or cuts, ever > yes",
-          "Allergy to aspirin or salicylates > no",
-          "Resorcinol allergy, thyroid, heart rhythm, G6PD > no",
-          "Allergy to papaya, pineapple, pumpkin > no",
-          "Asthma, or strong reaction to fumes > no"
-        }) {
-      browser.tabTo(answer, Keys.SPACE);
-    }
+    browser.tabTo("Done to the skin lately: none of the rest applies", Keys.ENTER);
+    browser.see("10 of 10");
+    browser.tabTo("History: none of the rest applies", Keys.ENTER);
+    browser.see("16 of 16");
+    browser.tabTo("Dark marks after spots or cuts, ever > yes", Keys.SPACE);
+    browser.tabTo("Comfort and wishes: none of the rest applies", Keys.ENTER);
     browser.see("no signed consent");
-    browser.tabTo("Client signs with full name", "Adaeze Orland");
-    browser.tabTo("Sign consent", Keys.ENTER);
+    signConsentByKeyboard();
     browser.see("ADAPT");
     browser.see("layers ≤ 2");
     browser.axe("Screen");

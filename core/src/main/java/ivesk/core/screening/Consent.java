@@ -19,7 +19,7 @@ public record Consent(
 
   public boolean covers(Family wanted, LocalDate day, boolean minor) {
     return family == wanted
-        && withdrawnOn.isEmpty()
+        && withdrawnOn.filter(withdrawn -> !day.isBefore(withdrawn)).isEmpty()
         && !day.isBefore(signedOn)
         && !day.isAfter(signedOn.plusMonths(12))
         && (!minor || guardian.isPresent());

@@ -1,0 +1,105 @@
+package ivesk.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+
+/// What may be lifted and how, a consent that is withdrawn, and the short re-screen.
+class ScreenJourney extends Journey {
+
+  @Test
+  void anOverrideAClearanceAndTheDate() {
+    show("Bruno Castelmar", "screen");
+    browser.see("WAIT");
+    browser.see("Not before Sat 5 Dec");
+    browser.press("Move the date");
+    browser.press("Leave");
+    browser.answer("Strong sun planned in the weeks after", "no");
+    browser.answer("Sunburn, strong sun or sunbed lately", "no");
+    browser.see("Not before Mon 30 Nov");
+    browser.click(Browser.containing("hair removed"));
+    browser.press("Override with a reason");
+    browser.type("Why it may go on", "only the brows, which stay out");
+    browser.axe("an override");
+    browser.press("Override");
+    browser.see("overridden by ines: only the brows, which stay out");
+    browser.see("ADAPT");
+    browser.axe("Screen with an override");
+
+    show("Casper Wynd", "screen");
+    browser.see("REFER");
+    browser.click(Browser.containing("cold sores, three or more a year"));
+    browser.press("Record a clearance");
+    browser.type("Name of the clinician", "Dr Thea Lund");
+    browser.press("Record clearance");
+    browser.see("cleared by Dr Thea Lund");
+    browser.see("PROCEED");
+
+    browser.open("/clients");
+    browser.press("Casper Wynd");
+    browser.click(By.xpath("//summary[.='Audit trail']"));
+    browser.see("clearance");
+    browser.see("SCR-HSV-PAST: cold sores, three or more a year; by Dr Thea Lund");
+    browser.axe("Chart with the audit trail");
+  }
+
+  @Test
+  void aConsentIsWithdrawnAndSignedAgain() {
+    show("Yara Minhas", "screen");
+    browser.see("10 of 10 families");
+    browser.click(Browser.containing("TCA signed"));
+    browser.type("Why it is withdrawn", "afraid of the frost");
+    browser.axe("a consent that was signed");
+    browser.press("Withdraw consent");
+    browser.see("TCA withdrawn");
+    browser.see("consent withdrawn for TCA");
+    browser.press("Choose acid");
+    browser.press("TCA-10");
+    browser.see("consent withdrawn for TCA");
+
+    show("Yara Minhas", "screen");
+    browser.press("Read and sign consent");
+    for (String statement :
+        new String[] {"I have read this", "I have told", "I will keep out", "I may end"}) {
+      browser.tick(statement);
+    }
+    browser.draw("Signature of Yara Minhas");
+    browser.press("Sign consent");
+    browser.see("10 of 10 families");
+  }
+
+  @Test
+  void aReturningClientInSixTapsAndTheVerdictFollowsATap() {
+    browser.press("New visit");
+    browser.type("Client, or a new name", "Oumar");
+    browser.click(By.xpath("//li[@role='option'][contains(.,'Oumar Belgrave')]"));
+    browser.press("Add visit");
+    browser.see("Oumar Belgrave");
+    browser.click(By.xpath("//nav[@aria-label='Stations of this visit']//a[.//b[.='Screen']]"));
+    browser.see("WHAT CHANGED");
+    browser.see("For this time: Same again");
+    browser.see("questions not asked");
+    browser.axe("the short re-screen");
+    int taps = 0;
+    for (String group :
+        new String[] {"The body now", "Medicines and products", "Done to the skin lately"}) {
+      browser.press(group + ": nothing changed");
+      taps++;
+    }
+    browser.see("ADAPT");
+    assertThat(taps).isLessThanOrEqualTo(6);
+
+    browser.press("Show them: The body now");
+    List<Long> millis = new ArrayList<>();
+    for (int i = 0; i < 9; i++) {
+      millis.add(browser.millisFromTapTo("Fever or unwell today", "yes", "unwell today"));
+      browser.millisFromTapTo("Fever or unwell today", "no", "Go on within");
+    }
+    millis.sort(null);
+    System.out.println("the verdict follows a tap after, ms: " + millis);
+    assertThat(millis.get(millis.size() / 2)).isLessThanOrEqualTo(100);
+  }
+}
