@@ -62,7 +62,7 @@ function FinderDialog({ onClose }: { onClose: () => void }) {
       onClose={onClose}
       maxWidth="sm"
       fullWidth
-      aria-label="Find a client"
+      slotProps={{ paper: { "aria-label": "Find a client" } }}
       sx={{ "& .MuiDialog-container": { alignItems: "flex-start" } }}
     >
       <input

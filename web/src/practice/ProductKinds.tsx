@@ -27,7 +27,6 @@ export function ProductKinds() {
             key={kind.id}
             type="button"
             className="line product"
-            aria-label={`Change ${kind.name}`}
             onClick={() => setEditing(kind)}
           >
             <span className="grow">{kind.name}</span>

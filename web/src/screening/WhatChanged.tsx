@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { memo } from "react";
 import { Link } from "react-router";
 import type { Visit } from "../api/types";
 import { clientVisitsQuery } from "../client/queries";
@@ -9,7 +10,11 @@ import { day, firstName, zoneName } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 
 /** A returning client's last peel: its ribbon, its hot spots, its worst answer, its note. */
-export function WhatChanged({ visit }: { visit: Visit }) {
+export const WhatChanged = memo(function WhatChanged({
+  visit,
+}: {
+  visit: Pick<Visit, "id" | "clientId" | "clientName" | "startsAt">;
+}) {
   const visits = useQuery(clientVisitsQuery(visit.clientId));
   const last = (visits.data ?? []).findLast(
     (earlier) => earlier.signedAt && earlier.startsAt < visit.startsAt,
@@ -45,4 +50,8 @@ export function WhatChanged({ visit }: { visit: Visit }) {
       </p>
     </section>
   );
+}, isSameVisit);
+
+function isSameVisit(was: { visit: { id: string } }, is: { visit: { id: string } }) {
+  return was.visit.id === is.visit.id;
 }

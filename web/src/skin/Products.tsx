@@ -27,7 +27,6 @@ export function Products({ words, consult, submit }: ConsultPart) {
           key={`${product.name} ${i}`}
           type="button"
           className="line product"
-          aria-label={`Change ${product.name}`}
           onClick={() => setEditing(i)}
         >
           <span className="grow">

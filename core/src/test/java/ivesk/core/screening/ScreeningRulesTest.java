@@ -577,8 +577,7 @@ class ScreeningRulesTest {
     @Test
     void withdrawnItShutsFromThatDayOnAndNotWhatWasDoneBefore() {
       Consent withdrawn =
-          new Consent(
-              Family.MANDELIC, T.minusDays(40), "Client", Optional.empty(), Optional.of(T));
+          new Consent(Family.MANDELIC, T.minusDays(40), "Client", Optional.empty(), Optional.of(T));
       Clients client = easy().consenting(withdrawn);
       assertThat(shut(client.screened(), "MAN-20")).isTrue();
       assertThat(only(client.screened(), "SCR-CONSENT").said()).startsWith("consent withdrawn");

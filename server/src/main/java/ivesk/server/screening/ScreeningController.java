@@ -18,7 +18,6 @@ import ivesk.core.skin.Zone;
 import ivesk.server.client.ClientStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService.Rest;
-import ivesk.server.screening.ScreeningStore.Given;
 import ivesk.server.screening.ScreeningView.VerdictView;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -148,9 +147,8 @@ class ScreeningController {
   @GetMapping("/visits/{id}/screening")
   ScreeningView screening(@PathVariable UUID id) {
     Visit visit = visits.get(id);
-    ScreeningFacts facts = screening.facts(id);
-    Map<Question, Given> given = screening.answers(visit);
-    Map<Question, Given> last = screening.last(visit);
+    ScreeningService.Answers answers = screening.answers(visit);
+    ScreeningFacts facts = screening.facts(visit, answers);
     List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
     Map<String, String> names =
         practice.accounts().stream()
@@ -165,14 +163,14 @@ class ScreeningController {
                 ScreeningView.QuestionView.of(
                     question,
                     facts,
-                    Optional.ofNullable(given.get(question)),
-                    Optional.ofNullable(last.get(question)),
+                    Optional.ofNullable(answers.holding().get(question)),
+                    Optional.ofNullable(answers.lastTime().get(question)),
                     id,
                     names))
             .toList(),
         VerdictView.of(screening.screen(id, facts), facts.peelDate()),
         facts.minor(),
-        !last.isEmpty(),
+        !answers.lastTime().isEmpty(),
         clients.get(visit.clientId()).guardian(),
         Arrays.stream(Family.values())
             .map(family -> ScreeningView.FamilyView.of(family, kept, facts))

@@ -22,6 +22,7 @@ import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -70,10 +71,14 @@ public class ScreeningService {
   /// Everything that screening reads of a visit, for the day of the visit.
   public ScreeningFacts facts(UUID visitId) {
     Visit visit = visits.get(visitId);
+    return facts(visit, answers(visit));
+  }
+
+  ScreeningFacts facts(Visit visit, Answers answers) {
     Client client = clients.get(visit.clientId());
-    Consult consult = consults.of(visitId).consult();
+    Consult consult = consults.of(visit.id()).consult();
     Map<Question, Answer> given = new EnumMap<>(Question.class);
-    answers(visit).forEach((question, answer) -> given.put(question, answer.answer()));
+    answers.holding().forEach((question, answer) -> given.put(question, answer.answer()));
     return new ScreeningFacts(
         client.dateOfBirth(),
         consult.profile(),
@@ -87,24 +92,29 @@ public class ScreeningService {
         practice.policies());
   }
 
-  /// The answers that hold for a visit: its own, and what cannot change from the visits before.
-  Map<Question, Given> answers(Visit visit) {
-    Map<Question, Given> answers = new EnumMap<>(Question.class);
-    last(visit)
-        .forEach((question, given) -> {
-          if (!question.group().changes()) answers.put(question, given);
-        });
-    answers.putAll(store.answers(visit.id()));
-    return answers;
-  }
+  /// @param holding for a visit: its own, and what cannot change from the visits before
+  /// @param lastTime the latest of the visits before
+  record Answers(Map<Question, Given> holding, Map<Question, Given> lastTime) {}
 
-  /// The latest answers of the visits before this one.
-  Map<Question, Given> last(Visit visit) {
-    Map<Question, Given> answers = new EnumMap<>(Question.class);
-    visits.ofClient(visit.clientId()).stream()
-        .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
-        .forEach(earlier -> answers.putAll(store.answers(earlier.id())));
-    return answers;
+  Answers answers(Visit visit) {
+    List<UUID> soFar =
+        visits.ofClient(visit.clientId()).stream()
+            .filter(other ->
+                other.id().equals(visit.id()) || other.startsAt().isBefore(visit.startsAt()))
+            .map(Visit::id)
+            .toList();
+    Map<Question, Given> holding = new EnumMap<>(Question.class);
+    Map<Question, Given> lastTime = new EnumMap<>(Question.class);
+    store
+        .answers(soFar)
+        .forEach(given -> {
+          boolean own = given.answer().visitId().equals(visit.id());
+          if (!own) lastTime.put(given.question(), given.answer());
+          if (own || !given.question().group().changes()) {
+            holding.put(given.question(), given.answer());
+          }
+        });
+    return new Answers(holding, lastTime);
   }
 
   private LocalDate day(Visit visit) {
@@ -160,15 +170,15 @@ public class ScreeningService {
   @Transactional
   void answerRest(UUID visitId, Question.Group group, Rest rest, String who) {
     Visit visit = visits.get(visitId);
-    ScreeningFacts facts = facts(visitId);
-    Map<Question, Given> last = rest == Rest.AS_LAST_TIME ? last(visit) : Map.of();
+    Answers before = answers(visit);
+    ScreeningFacts facts = facts(visit, before);
     Map<Question, Answer> answers = new EnumMap<>(Question.class);
     for (Question question : Screening.questions(facts)) {
       if (question.group() != group || facts.answered(question)) continue;
       if (rest == Rest.NONE_APPLIES) {
         answers.put(question, question.harmless());
-      } else if (last.containsKey(question)) {
-        answers.put(question, last.get(question).answer());
+      } else if (before.lastTime().containsKey(question)) {
+        answers.put(question, before.lastTime().get(question).answer());
       }
     }
     answerAll(visitId, answers, who);

@@ -9,10 +9,9 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.util.EnumMap;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -33,24 +32,30 @@ class ScreeningStore {
   /// An answer with the visit, the time and the person it was given.
   record Given(UUID visitId, Answer answer, Instant at, String by) {}
 
-  Map<Question, Given> answers(UUID visitId) {
-    Map<Question, Given> answers = new EnumMap<>(Question.class);
-    jdbc.sql("SELECT * FROM screening_answer WHERE visit_id = ?")
-        .param(visitId)
-        .query(row -> {
-          answers.put(
-              Question.valueOf(row.getString("question")),
-              new Given(
-                  visitId,
-                  new Answer(
-                      row.getString("choice"),
-                      Optional.ofNullable(row.getObject("on_date", LocalDate.class)),
-                      names(Zone.class, row.getString("zones")),
-                      names(Family.class, row.getString("families"))),
-                  row.getObject("answered_at", OffsetDateTime.class).toInstant(),
-                  row.getString("answered_by")));
-        });
-    return answers;
+  record GivenTo(Question question, Given answer) {}
+
+  /// The answers of some visits, those of a later one after those of an earlier.
+  List<GivenTo> answers(List<UUID> visitIds) {
+    if (visitIds.isEmpty()) return List.of();
+    return jdbc
+        .sql("SELECT * FROM screening_answer WHERE visit_id IN (:visits)")
+        .param("visits", visitIds)
+        .query((row, n) ->
+            new GivenTo(
+                Question.valueOf(row.getString("question")),
+                new Given(
+                    row.getObject("visit_id", UUID.class),
+                    new Answer(
+                        row.getString("choice"),
+                        Optional.ofNullable(row.getObject("on_date", LocalDate.class)),
+                        names(Zone.class, row.getString("zones")),
+                        names(Family.class, row.getString("families"))),
+                    row.getObject("answered_at", OffsetDateTime.class).toInstant(),
+                    row.getString("answered_by"))))
+        .list()
+        .stream()
+        .sorted(Comparator.comparing(given -> visitIds.indexOf(given.answer().visitId())))
+        .toList();
   }
 
   private static <E extends Enum<E>> Set<E> names(Class<E> kind, String words) {
