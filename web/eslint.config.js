@@ -9,6 +9,7 @@ const rooms = [
   "visit",
   "skin",
   "screening",
+  "formula",
   "selection",
   "plan",
   "treatment",

@@ -20,6 +20,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/alligation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["alligation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/dilution": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dilution"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/free-acid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["freeAcid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/neutraliser": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["neutraliser"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["parts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/permeability": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["permeability"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/ph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ph"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/strength": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["strength"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -713,6 +873,23 @@ export interface components {
             days: components["schemas"]["Day"][];
             rules: components["schemas"]["Until"][];
         };
+        AlligationAnswer: {
+            /** Format: double */
+            strongMl: number;
+            /** Format: double */
+            weakMl: number;
+            working: string;
+        };
+        AlligationFacts: {
+            /** Format: double */
+            finalMl: number;
+            /** Format: double */
+            strongPercent: number;
+            /** Format: double */
+            targetPercent: number;
+            /** Format: double */
+            weakPercent: number;
+        };
         AnswerChange: {
             choice?: string;
             families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
@@ -745,6 +922,26 @@ export interface components {
             thenFalling: boolean;
             /** Format: duration */
             window?: string;
+        };
+        BenchFormula: {
+            code: string;
+            components: components["schemas"]["Component"][];
+            name: string;
+            /** Format: double */
+            ph?: number;
+        };
+        BenchSubstance: {
+            /** @enum {string} */
+            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            label: string;
+            /** Format: double */
+            molarMass: number;
+            pKas: number[];
+            passesSkin: boolean;
+        };
+        BenchWords: {
+            formulas: components["schemas"]["BenchFormula"][];
+            substances: components["schemas"]["BenchSubstance"][];
         };
         Block: {
             /** @enum {string} */
@@ -837,7 +1034,7 @@ export interface components {
             /** Format: double */
             percentWv: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         ConditionWords: {
             /** @enum {string} */
@@ -982,6 +1179,36 @@ export interface components {
             /** @enum {string} */
             mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
         };
+        DilutionAnswer: {
+            /** Format: double */
+            finalMl: number;
+            /** Format: double */
+            stockMl: number;
+            working: string;
+        };
+        DilutionFacts: {
+            /** Format: double */
+            finalMl: number;
+            /** Format: double */
+            stockPercent: number;
+            /** Format: double */
+            targetPercent: number;
+        };
+        DoseAnswer: {
+            /** Format: double */
+            mgPerCm2: number;
+            working: string;
+        };
+        DoseFacts: {
+            /** Format: double */
+            areaCm2: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: double */
+            percentWv: number;
+            /** Format: double */
+            volumeMl: number;
+        };
         DueRead: {
             /** Format: uuid */
             clientId: string;
@@ -1050,6 +1277,9 @@ export interface components {
         FamilyView: {
             /** Format: uuid */
             consentId?: string;
+            guardian?: string;
+            /** Format: uuid */
+            guardianPicture?: string;
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
             label: string;
@@ -1137,6 +1367,15 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
+        FreeAcidAnswer: {
+            curve: number[];
+            /** Format: double */
+            freePercentWv: number;
+            /** Format: double */
+            share: number;
+            source: string;
+            working: string;
+        };
         GateADecided: {
             /** @enum {string} */
             choice: "KEEP" | "SHORTEN" | "STOP";
@@ -1182,6 +1421,14 @@ export interface components {
             /** @enum {string} */
             part: "INHERITED" | "REACTION" | "HABITS";
             question: string;
+        };
+        LabelFacts: {
+            /** Format: double */
+            ph: number;
+            /** Format: double */
+            strengthPercentWv: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         LaidOut: {
             note: string;
@@ -1247,19 +1494,40 @@ export interface components {
             /** Format: int32 */
             look: number;
         };
+        Made: {
+            /** Format: double */
+            labelPercentWv: number;
+            /** Format: double */
+            percentWv: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
         Move: {
             /** Format: date-time */
             startsAt: string;
         };
         Neutraliser: {
             /** Format: double */
-            bicarbonateG: number;
+            baseG: number;
             /** Format: double */
             gasL: number;
             /** Format: double */
             layOutMl: number;
             /** Format: double */
             protonsMmol: number;
+            /** Format: double */
+            volumeMl: number;
+        };
+        NeutraliserAnswer: {
+            needed: components["schemas"]["Neutraliser"];
+            working: string;
+        };
+        NeutraliserFacts: {
+            /** @enum {string} */
+            base: "BICARBONATE" | "ARGININE";
+            /** Format: double */
+            basePercentWv: number;
+            components: components["schemas"]["Component"][];
             /** Format: double */
             volumeMl: number;
         };
@@ -1333,6 +1601,23 @@ export interface components {
             ruleId: string;
             said: string;
         };
+        Part: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            purityPercent: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        PartsAnswer: {
+            made: components["schemas"]["Made"][];
+            working: string;
+        };
+        PartsFacts: {
+            /** Format: double */
+            finalMl: number;
+            parts: components["schemas"]["Part"][];
+        };
         PatchPlaced: {
             families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
             site: string;
@@ -1382,6 +1667,27 @@ export interface components {
             wellTaken: boolean;
             /** Format: int32 */
             worstSensation: number;
+        };
+        PermeabilityAnswer: {
+            /** Format: double */
+            cmPerHour: number;
+            source: string;
+            working: string;
+        };
+        PermeabilityFacts: {
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        PhAnswer: {
+            /** Format: double */
+            ph: number;
+            source: string;
+            working: string;
+        };
+        PhFacts: {
+            /** Format: double */
+            baseMolar: number;
+            components: components["schemas"]["Component"][];
         };
         PhototypeAnswer: {
             /** Format: int32 */
@@ -1794,6 +2100,23 @@ export interface components {
             score?: number;
             tooSoon: boolean;
         };
+        StrengthAnswer: {
+            /** Format: double */
+            molar: number;
+            /** Format: double */
+            percentWv: number;
+            working: string;
+        };
+        StrengthFacts: {
+            /** @enum {string} */
+            convention: "WV" | "WW" | "VV";
+            /** Format: double */
+            densityGPerMl: number;
+            /** Format: double */
+            percent: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
         TileView: {
             code: string;
             competes: boolean;
@@ -2079,6 +2402,242 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    words_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BenchWords"];
+                };
+            };
+        };
+    };
+    alligation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AlligationFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AlligationAnswer"];
+                };
+            };
+        };
+    };
+    dilution: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DilutionFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DilutionAnswer"];
+                };
+            };
+        };
+    };
+    dose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoseFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DoseAnswer"];
+                };
+            };
+        };
+    };
+    freeAcid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FreeAcidAnswer"];
+                };
+            };
+        };
+    };
+    neutraliser: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NeutraliserFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NeutraliserAnswer"];
+                };
+            };
+        };
+    };
+    parts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartsFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PartsAnswer"];
+                };
+            };
+        };
+    };
+    permeability: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PermeabilityFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PermeabilityAnswer"];
+                };
+            };
+        };
+    };
+    ph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhAnswer"];
+                };
+            };
+        };
+    };
+    strength: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrengthFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StrengthAnswer"];
                 };
             };
         };

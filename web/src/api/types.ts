@@ -47,3 +47,5 @@ export type ZoneState = Schemas["ZoneState"];
 export type Whitening = ZoneState["whitening"];
 export type Sign = Treatment["signs"][number];
 export type After = Schemas["AfterView"];
+export type BenchWords = Schemas["BenchWords"];
+export type Substance = Schemas["BenchSubstance"]["id"];

@@ -11,6 +11,7 @@ import { roomVariables } from "./theme";
 const Today = lazy(() => import("../visit/Today"));
 const Clients = lazy(() => import("../client/Clients"));
 const Chart = lazy(() => import("../client/Chart"));
+const Bench = lazy(() => import("../formula/Bench"));
 const Practice = lazy(() => import("../practice/Practice"));
 const VisitStation = lazy(() => import("../visit/VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
@@ -45,6 +46,7 @@ const router = createBrowserRouter([
       { path: "/", element: <Today /> },
       { path: "/clients", element: <Clients /> },
       { path: "/clients/:clientId", element: <Chart /> },
+      { path: "/bench/:tool?", element: <Bench /> },
       { path: "/practice", element: <Practice /> },
       { path: "/visits/:visitId/sheet", element: <Sheet /> },
       { path: "/visits/:visitId/:station", element: <VisitStation /> },

@@ -21,6 +21,7 @@ export function Top() {
           Today
         </NavLink>
         <NavLink to="/clients">Clients</NavLink>
+        <NavLink to="/bench">Bench</NavLink>
         <NavLink to="/practice">Practice</NavLink>
       </nav>
       <Running />

@@ -112,6 +112,18 @@ function ReadConsent({
                 alt={`Signature of ${family.signedBy}`}
               />
             )}
+            {family.guardian && (
+              <p>
+                Guardian: <b>{family.guardian}</b>
+              </p>
+            )}
+            {family.guardianPicture && (
+              <img
+                className="signature"
+                src={`/api/signatures/${family.guardianPicture}`}
+                alt={`Signature of ${family.guardian}`}
+              />
+            )}
             {!family.withdrawnOn && (
               <TextField
                 label="Why it is withdrawn, if said"

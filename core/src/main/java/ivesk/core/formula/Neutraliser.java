@@ -1,29 +1,73 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.formula.Formula.Component;
+import java.util.List;
 
-/// Bicarbonate for what was put on: HA + NaHCO3 -> NaA + H2O + CO2, every titratable proton of
-/// every acid counted, no buffer assumed. Stoichiometry.
+/// Base for what was put on: HA + NaHCO3 -> NaA + H2O + CO2, every titratable proton of every acid
+/// counted, no buffer assumed; arginine takes one proton a molecule and gives no gas.
+/// Stoichiometry.
 ///
 /// @param protonsMmol acid protons in the volume applied
-/// @param bicarbonateG sodium bicarbonate that meets them
-/// @param volumeMl of the bicarbonate solution that holds it
+/// @param baseG of the base that meets them
+/// @param volumeMl of the solution that holds it
 /// @param gasL carbon dioxide at 20 C
 /// @param layOutMl twice the stoichiometric volume; Ivesk's own default
 public record Neutraliser(
-    double protonsMmol, double bicarbonateG, double volumeMl, double gasL, double layOutMl) {
+    double protonsMmol, double baseG, double volumeMl, double gasL, double layOutMl) {
 
-  private static final double BICARBONATE_G_PER_MOL = 84.007;
   private static final double GAS_L_PER_MOL = 24.06;
 
+  /// What takes the protons.
+  public enum Base {
+    /// 10 % is about its solubility: shake.
+    BICARBONATE("sodium bicarbonate", 84.007, 10, true),
+    ARGININE("arginine", 174.20, 15, false);
+
+    private final String label;
+    private final double molarMass;
+    private final double mostPercentWv;
+    private final boolean gas;
+
+    Base(String label, double molarMass, double mostPercentWv, boolean gas) {
+      this.label = label;
+      this.molarMass = molarMass;
+      this.mostPercentWv = mostPercentWv;
+      this.gas = gas;
+    }
+
+    public String label() {
+      return label;
+    }
+
+    /// g/mol.
+    public double molarMass() {
+      return molarMass;
+    }
+  }
+
+  /// By bicarbonate.
+  ///
   /// @param volumeMl of formula over all layers, 0 to 500
-  /// @param bicarbonatePercentWv 1 to 10; 10 % is about the solubility: shake
+  /// @param bicarbonatePercentWv 1 to 10
   public static Neutraliser forVolume(
       Formula formula, double volumeMl, double bicarbonatePercentWv) {
-    Require.range("volumeMl", volumeMl, 0, 500);
-    Require.range("bicarbonatePercentWv", bicarbonatePercentWv, 1, 10);
+    return forVolume(formula, volumeMl, Base.BICARBONATE, bicarbonatePercentWv);
+  }
+
+  public static Neutraliser forVolume(
+      Formula formula, double volumeMl, Base base, double basePercentWv) {
+    return forAcids(formula.components(), volumeMl, base, basePercentWv);
+  }
+
+  /// @param volumeMl of formula over all layers, 0 to 500
+  /// @param basePercentWv strength of the neutraliser, 1 to 10 for bicarbonate, to 15 for arginine
+  public static Neutraliser forAcids(
+      List<Component> components, double volumeMl, Base base, double basePercentWv) {
+    Require.range("volume, mL", volumeMl, 0, 500);
+    Require.range("strength of the neutraliser, % w/v", basePercentWv, 1, base.mostPercentWv);
     double moles =
-        formula.components().stream()
+        components.stream()
             .filter(c -> c.substance().acid())
             .mapToDouble(c ->
                 c.percentWv()
@@ -32,9 +76,9 @@ public record Neutraliser(
                     / c.substance().molarMass()
                     * c.substance().pKas().size())
             .sum();
-    double grams = moles * BICARBONATE_G_PER_MOL;
-    double ml = grams / bicarbonatePercentWv * 100;
-    return new Neutraliser(moles * 1000, grams, ml, moles * GAS_L_PER_MOL, ml * 2);
+    double grams = moles * base.molarMass;
+    double ml = grams / basePercentWv * 100;
+    return new Neutraliser(moles * 1000, grams, ml, base.gas ? moles * GAS_L_PER_MOL : 0, ml * 2);
   }
 
   /// Whether a formula is ended by neutralising at all. It does not undo a frost, and is never

@@ -442,21 +442,21 @@ class DemoScenario implements ApplicationRunner {
   /// A name with a made-up hand under it.
   private static SignedName signed(String name) {
     List<List<Signature.Point>> strokes = new ArrayList<>();
-    double x = 60;
+    double left = 50;
     for (String word : name.split(" ")) {
       List<Signature.Point> stroke = new ArrayList<>();
-      for (int i = 0; i < word.length() * 10; i++) {
-        char letter = word.charAt(i / 10);
-        double height = i < 10 ? 55 : "bdfhklt".indexOf(letter) >= 0 ? 42 : 16;
-        double along = i % 10 / 10.0 * Math.PI * 2;
+      int steps = Math.min(word.length(), 8) * 16;
+      for (int i = 0; i <= steps; i++) {
+        int letter = Math.min(i / 16, word.length() - 1);
+        double height = letter == 0 ? 60 : "bdfhklt".indexOf(word.charAt(letter)) >= 0 ? 46 : 17;
+        double turn = i / 16.0 * Math.PI * 2;
         stroke.add(
             new Signature.Point(
-                Math.min(590, x + 5 * Math.sin(along * 2)),
-                Math.clamp(118 - height * Math.sin(along) + letter % 5, 5, 195)));
-        x += 2.1;
+                Math.min(595, left + i * 1.7 + 7 * Math.cos(turn)),
+                Math.clamp(126 - height * (1 - Math.cos(turn)) / 2 - 4 * Math.sin(turn), 5, 195)));
       }
       strokes.add(stroke);
-      x += 26;
+      left += steps * 1.7 + 30;
     }
     return new SignedName(name, Optional.of(new Signature(strokes)));
   }

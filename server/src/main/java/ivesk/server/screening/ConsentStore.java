@@ -27,7 +27,12 @@ class ConsentStore {
 
   /// @param textVersion of the text that was read
   record Kept(
-      UUID id, UUID clientId, Consent consent, int textVersion, Optional<UUID> signatureId) {}
+      UUID id,
+      UUID clientId,
+      Consent consent,
+      int textVersion,
+      Optional<UUID> signatureId,
+      Optional<UUID> guardianSignatureId) {}
 
   List<Kept> ofClient(UUID clientId) {
     return jdbc.sql("SELECT * FROM consent WHERE client_id = ? ORDER BY signed_on, id")
@@ -43,7 +48,8 @@ class ConsentStore {
                     Optional.ofNullable(row.getString("guardian")),
                     Optional.ofNullable(row.getObject("withdrawn_on", LocalDate.class))),
                 row.getInt("text_version"),
-                Optional.ofNullable(row.getObject("signature_id", UUID.class))))
+                Optional.ofNullable(row.getObject("signature_id", UUID.class)),
+                Optional.ofNullable(row.getObject("guardian_signature_id", UUID.class))))
         .list();
   }
 

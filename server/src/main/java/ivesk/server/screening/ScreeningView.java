@@ -169,6 +169,8 @@ record ScreeningView(
       Optional<String> signedBy,
       Optional<Integer> textVersion,
       Optional<UUID> picture,
+      Optional<String> guardian,
+      Optional<UUID> guardianPicture,
       Optional<LocalDate> withdrawnOn) {
     static FamilyView of(Family family, List<ConsentStore.Kept> kept, ScreeningFacts facts) {
       List<ConsentStore.Kept> own =
@@ -189,6 +191,8 @@ record ScreeningView(
           newest.map(k -> k.consent().signedBy()),
           newest.map(ConsentStore.Kept::textVersion),
           newest.flatMap(ConsentStore.Kept::signatureId),
+          newest.flatMap(k -> k.consent().guardian()),
+          newest.flatMap(ConsentStore.Kept::guardianSignatureId),
           newest.flatMap(k -> k.consent().withdrawnOn()));
     }
   }

@@ -1,0 +1,56 @@
+import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
+import { useState } from "react";
+import { ErrorNote } from "../parts/ErrorNote";
+
+/** What came out, large; the formula behind it with its numbers; a drawing; copy and print. */
+export function Result({
+  title,
+  value,
+  more,
+  working,
+  source,
+  error,
+  children,
+}: {
+  title: string;
+  value: string | undefined;
+  more?: string;
+  working?: string;
+  source?: string;
+  error: unknown;
+  children?: ReactNode;
+}) {
+  const [copied, setCopied] = useState(false);
+  const text = [`${title}: ${value}`, more, working, source].filter(Boolean).join("\n");
+  return (
+    <section className="bench-result" aria-label={title} aria-live="polite">
+      <h1>{title}</h1>
+      <ErrorNote error={error} />
+      {!error && value !== undefined && (
+        <>
+          <p className="bench-value mono">{value}</p>
+          {more && <p className="bench-more">{more}</p>}
+          {working && <p className="bench-working mono">{working}</p>}
+          {source && <p className="soft small">{source}</p>}
+          {children}
+          <p className="row no-print">
+            <Button
+              onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(true))}
+            >
+              {copied ? "Copied" : "Copy"}
+            </Button>
+            <Button onClick={() => window.print()}>Print card</Button>
+          </p>
+        </>
+      )}
+      {!error && value === undefined && (
+        <p className="soft">Give each number; the answer comes as you type.</p>
+      )}
+      <p className="soft small bench-defer">
+        Compounding is for those whom the law allows it; the maker’s label comes before any of this.
+        Always acid into water.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import type { BenchWords, Substance } from "../api/types";
+
+/** A number as typed, with point or comma; null while it is none. */
+export function number(typed: string): number | null {
+  const value = Number(typed.trim().replace(",", "."));
+  return typed.trim() === "" || Number.isNaN(value) ? null : value;
+}
+
+/** All of them as numbers, or null while one is none. */
+export function numbers<K extends string>(typed: Record<K, string>): Record<K, number> | null {
+  const entries = Object.entries<string>(typed).map(([key, text]) => [key, number(text)] as const);
+  return entries.some(([, value]) => value === null)
+    ? null
+    : (Object.fromEntries(entries) as Record<K, number>);
+}
+
+export function NumberField({
+  label,
+  unit,
+  value,
+  onChange,
+}: {
+  label: string;
+  unit: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const wrong = value.trim() !== "" && number(value) === null;
+  return (
+    <label className="bench-field">
+      <span>{label}</span>
+      <span className="row">
+        <input
+          inputMode="decimal"
+          value={value}
+          aria-invalid={wrong}
+          onChange={(e) => onChange(e.target.value)}
+        />
+        <small>{unit}</small>
+      </span>
+      {wrong && <small className="warn">“{value}” is no number</small>}
+    </label>
+  );
+}
+
+/** One of the substances; only acids where `acids` is set. */
+export function SubstanceField({
+  words,
+  acids,
+  value,
+  onChange,
+}: {
+  words: BenchWords;
+  acids?: boolean;
+  value: Substance;
+  onChange: (value: Substance) => void;
+}) {
+  return (
+    <TextField
+      select
+      label="Substance"
+      value={value}
+      onChange={(e) => onChange(e.target.value as Substance)}
+    >
+      {words.substances
+        .filter((substance) => !acids || substance.pKas.length > 0)
+        .map(({ id, label }) => (
+          <MenuItem key={id} value={id}>
+            {label}
+          </MenuItem>
+        ))}
+    </TextField>
+  );
+}
