@@ -30,6 +30,9 @@ class Pictures extends Journey {
     browser.click(Browser.containing("lactic signed"));
     browser.see("Signed by Tobiah Quill");
     browser.picture("consent");
+    browser.open("/bench");
+    browser.see("other label · 22.0 % free");
+    browser.picture("bench");
     browser.open("/practice");
     browser.see("Where the schools differ");
     browser.picture("practice");
