@@ -30,7 +30,7 @@ export function NumberField({
   const wrong = value.trim() !== "" && number(value) === null;
   return (
     <label className="bench-field">
-      <span>{label}</span>
+      <span>{label} </span>
       <span className="row">
         <input
           inputMode="decimal"

@@ -141,7 +141,7 @@ export function Dose() {
   );
   return (
     <>
-      <section className="bench-inputs" aria-label="Dose">
+      <section className="bench-inputs" aria-label="What goes on">
         <Strip title="What goes on" />
         <div className="bench-group">
           {field("percentWv", "strength", "% w/v")}
