@@ -45,6 +45,27 @@ export function NumberField({
   );
 }
 
+/** Some numbers that are typed together. */
+export function NumberFields<K extends string>({
+  fields,
+  typed,
+  onChange,
+}: {
+  fields: { name: K; label: string; unit: string }[];
+  typed: Record<K, string>;
+  onChange: (typed: Record<K, string>) => void;
+}) {
+  return fields.map(({ name, label, unit }) => (
+    <NumberField
+      key={name}
+      label={label}
+      unit={unit}
+      value={typed[name]}
+      onChange={(value) => onChange({ ...typed, [name]: value })}
+    />
+  ));
+}
+
 /** One of the substances; only acids where `acids` is set. */
 export function SubstanceField({
   words,

@@ -110,79 +110,36 @@ public record Consult(
     Require.range("number of products", products.size(), 0, 40);
     Require.atMost("notes", notes, 2000);
     new Areas(BodySurface.UNKNOWN_M2, 30, areas);
-    profile(
-        phototypeScores,
-        phototypeTotal,
-        phototypeSet,
-        armColour,
-        oil,
-        sensitivity,
-        sting,
-        conditions,
-        glogau,
-        goals);
+    new SkinProfile(Optional.empty(), Optional.empty(), oil, sensitivity, conditions, goals);
   }
 
   /// The three readings of the phototype.
   public PhototypeReading reading() {
-    return reading(phototypeScores, phototypeTotal, phototypeSet, armColour);
-  }
-
-  private static PhototypeReading reading(
-      Map<String, Integer> scores,
-      Optional<Integer> total,
-      Optional<Phototype> set,
-      Optional<ColourReading> arm) {
     Optional<Phototype> asked =
-        PhototypeQuestionnaire.complete(scores)
-            ? Optional.of(PhototypeQuestionnaire.type(PhototypeQuestionnaire.total(scores)))
-            : total.map(PhototypeQuestionnaire::type);
+        PhototypeQuestionnaire.complete(phototypeScores)
+            ? Optional.of(
+                PhototypeQuestionnaire.type(PhototypeQuestionnaire.total(phototypeScores)))
+            : phototypeTotal.map(PhototypeQuestionnaire::type);
     return new PhototypeReading(
-        asked, arm.map(reading -> reading.colour().itaClass().phototype()), set);
+        asked, armColour.map(arm -> arm.colour().itaClass().phototype()), phototypeSet);
   }
 
   public SkinProfile profile() {
-    return profile(
-        phototypeScores,
-        phototypeTotal,
-        phototypeSet,
-        armColour,
-        oil,
-        sensitivity,
-        sting,
-        conditions,
-        glogau,
-        goals);
-  }
-
-  private static SkinProfile profile(
-      Map<String, Integer> scores,
-      Optional<Integer> total,
-      Optional<Phototype> set,
-      Optional<ColourReading> arm,
-      Optional<Oil> oil,
-      Optional<Sensitivity> sensitivity,
-      Optional<StingTest> sting,
-      Map<Condition, Integer> conditions,
-      Optional<Glogau> glogau,
-      List<Condition> goals) {
-    PhototypeReading reading = reading(scores, total, set, arm);
+    PhototypeReading reading = reading();
     Map<Condition, Integer> grades = new HashMap<>(conditions);
     glogau
         .map(Glogau::deepWrinkles)
         .filter(grade -> grade > 0)
         .ifPresent(grade -> grades.merge(Condition.WRINKLES_DEEP, grade, Math::max));
-    return new SkinProfile(
-        reading.rules(), reading.dispute(), oil, raised(sensitivity, sting), grades, goals);
+    return new SkinProfile(reading.rules(), reading.dispute(), oil, raised(), grades, goals);
   }
 
   /// A positive sting test raises sensitivity to 2 at least.
-  private static Optional<Sensitivity> raised(
-      Optional<Sensitivity> told, Optional<StingTest> sting) {
+  private Optional<Sensitivity> raised() {
     return sting.filter(StingTest::positive).isPresent()
-            && told.filter(level -> level.atLeast(Sensitivity.SENSITIVE)).isEmpty()
+            && sensitivity.filter(level -> level.atLeast(Sensitivity.SENSITIVE)).isEmpty()
         ? Optional.of(Sensitivity.SENSITIVE)
-        : told;
+        : sensitivity;
   }
 
   /// The first event on a day or after it.
