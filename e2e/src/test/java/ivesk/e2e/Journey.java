@@ -122,6 +122,8 @@ abstract class Journey {
   /// From END to the signed record, by touch.
   void settleAndSign(String firstName) {
     browser.at("/settle");
+    // The station is loaded when it is first opened; its steps come with it.
+    browser.see("since END");
     while (browser.text().contains("Done, next")) {
       browser.click(Browser.containing("Done, next"));
       browser.saved();

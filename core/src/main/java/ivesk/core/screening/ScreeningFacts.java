@@ -36,6 +36,15 @@ public record ScreeningFacts(
     LocalDate peelDate,
     Policies policies) {
 
+  /// Which products at home answer a question.
+  private static final Map<Question, Set<Active>> HOME_USE =
+      Map.of(
+          Question.RETINOID, Set.of(Active.RETINOL, Active.PRESCRIBED_RETINOID),
+          Question.HOME_ACID, Set.of(Active.ACID, Active.SCRUB, Active.BENZOYL_PEROXIDE),
+          Question.TOPICAL_CYTOSTATIC, Set.of(Active.CYTOSTATIC),
+          Question.TOPICAL_STEROID, Set.of(Active.STEROID),
+          Question.INHIBITOR, Set.of(Active.INHIBITOR));
+
   public ScreeningFacts {
     answers = Map.copyOf(answers);
     pastPeels = List.copyOf(pastPeels);
@@ -66,15 +75,6 @@ public record ScreeningFacts(
     return given && (!datesMissing || !answer.choice().equals(question.harmless().choice()))
         || !datesMissing && products.stream().anyMatch(product -> of(product, actives));
   }
-
-  /// Which products at home answer a question.
-  private static final Map<Question, Set<Active>> HOME_USE =
-      Map.of(
-          Question.RETINOID, Set.of(Active.RETINOL, Active.PRESCRIBED_RETINOID),
-          Question.HOME_ACID, Set.of(Active.ACID, Active.SCRUB, Active.BENZOYL_PEROXIDE),
-          Question.TOPICAL_CYTOSTATIC, Set.of(Active.CYTOSTATIC),
-          Question.TOPICAL_STEROID, Set.of(Active.STEROID),
-          Question.INHIBITOR, Set.of(Active.INHIBITOR));
 
   private static boolean of(HomeProduct product, Set<Active> actives) {
     return actives.stream().anyMatch(product::has);
@@ -151,6 +151,8 @@ public record ScreeningFacts(
 
   /// When the inhibitor was started; of answer and home products the later, careful one.
   public Optional<LocalDate> inhibitorSince() {
+    // Said to use none now: a product that stands in the list is no longer used.
+    if (is(Question.INHIBITOR, "none")) return Optional.empty();
     return Stream.concat(
             is(Question.INHIBITOR, "since")
                 ? Stream.of(dateOf(Question.INHIBITOR))

@@ -375,7 +375,10 @@ class LimitsTest {
               Set.of(HomeProduct.Active.INHIBITOR),
               Optional.of(Clients.T.minusDays(14)),
               Optional.empty());
-      assertThat(easy().using(inhibitor).facts().primed()).isTrue();
+      assertThat(easy().using(inhibitor).notAsked(Question.INHIBITOR).facts().primed()).isTrue();
+      assertThat(easy().using(inhibitor).facts().primed())
+          .as("none, said now, outweighs a product of before")
+          .isFalse();
       assertThat(
               easy()
                   .using(inhibitor)
