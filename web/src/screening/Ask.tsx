@@ -1,26 +1,14 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { memo, useState } from "react";
-import type { Family, Question, Zone } from "../api/types";
+import type { Family, FamilyConsent, Question, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { FaceMap } from "../parts/FaceMap";
+import { FIGURES } from "../parts/figures";
 import { Segments } from "../parts/Segments";
 import { day, zoneName } from "../parts/words";
 
 const NOT_ASKED = "not-asked";
-const FAMILIES: { id: Family; label: string }[] = [
-  { id: "PHA", label: "PHA" },
-  { id: "ENZYME", label: "enzyme" },
-  { id: "LACTIC", label: "lactic" },
-  { id: "MANDELIC", label: "mandelic" },
-  { id: "AZELAIC_MANDELIC", label: "azelaic-mandelic" },
-  { id: "GLYCOLIC", label: "glycolic" },
-  { id: "SALICYLIC", label: "salicylic" },
-  { id: "JESSNER", label: "Jessner" },
-  { id: "PYRUVIC", label: "pyruvic" },
-  { id: "TCA", label: "TCA" },
-];
-
 /** An answer as it is sent; empty takes it back. */
 export interface Given {
   choice?: string;
@@ -35,9 +23,11 @@ export interface Given {
  */
 export const Ask = memo(function Ask({
   question,
+  families,
   onAnswer: answer,
 }: {
   question: Question;
+  families: FamilyConsent[];
   onAnswer: (question: Question["id"], given: Given) => void;
 }) {
   const onAnswer = (next: Given) => answer(question.id, next);
@@ -96,7 +86,7 @@ export const Ask = memo(function Ask({
         <div className="needs">
           <Chips
             label={`${question.text}: which`}
-            options={FAMILIES}
+            options={families}
             chosen={question.families}
             onChange={(families) => onAnswer({ ...given, families })}
           />
@@ -148,28 +138,10 @@ function Places({
         <div className="needs-face">
           <FaceMap
             zones={Object.fromEntries(
-              (
-                [
-                  "FOREHEAD",
-                  "GLABELLA",
-                  "TEMPLE_RIGHT",
-                  "TEMPLE_LEFT",
-                  "EYE_RIGHT",
-                  "EYE_LEFT",
-                  "NOSE",
-                  "CHEEK_RIGHT",
-                  "CHEEK_LEFT",
-                  "UPPER_LIP",
-                  "CHIN",
-                  "JAW_RIGHT",
-                  "JAW_LEFT",
-                  "NECK",
-                  "DECOLLETAGE",
-                ] as Zone[]
-              ).map((zone) => [
-                zone,
-                { chosen: zones.includes(zone), tint: zones.includes(zone) ? 2 : 0 },
-              ]),
+              Object.keys(FIGURES.FACE.paths).map((zone) => {
+                const chosen = zones.includes(zone as Zone);
+                return [zone, { chosen, tint: chosen ? 2 : 0 }];
+              }),
             )}
             onPick={(zone) =>
               onChange(zones.includes(zone) ? zones.filter((z) => z !== zone) : [...zones, zone])

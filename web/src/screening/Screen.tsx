@@ -80,6 +80,7 @@ export default function Screen({ visit }: StationProps) {
           <Questions
             key={group}
             questions={state.questions.filter((question) => question.group === group)}
+            families={state.consents}
             onAnswer={onAnswer}
             onRest={(how) => rest.mutate({ group, how })}
           />
@@ -122,10 +123,12 @@ function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }
  */
 function Questions({
   questions,
+  families,
   onAnswer,
   onRest,
 }: {
   questions: Question[];
+  families: ScreeningState["consents"];
   onAnswer: (question: Question["id"], given: Given) => void;
   onRest: (how: Rest) => void;
 }) {
@@ -183,7 +186,7 @@ function Questions({
         </div>
       )}
       {(shown ? questions : questions.filter((q) => !known.includes(q))).map((question) => (
-        <Ask key={question.id} question={question} onAnswer={onAnswer} />
+        <Ask key={question.id} question={question} families={families} onAnswer={onAnswer} />
       ))}
     </div>
   );

@@ -74,6 +74,19 @@ abstract class Journey {
     browser.see("10 of 10 families");
   }
 
+  /// The same by touch, with a signature that is drawn.
+  void signConsentByTouch(String client) {
+    browser.press("Read and sign consent");
+    for (String statement :
+        new String[] {"I have read this", "I have told", "I will keep out", "I may end"}) {
+      browser.tick(statement);
+    }
+    browser.draw("Signature of " + client);
+    browser.axe("the consent, signed by touch");
+    browser.press("Sign consent");
+    browser.see("10 of 10 families");
+  }
+
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
   void ready(String keep) {
     browser.press("Begin");

@@ -61,14 +61,7 @@ class ScreenJourney extends Journey {
     browser.see("consent withdrawn for TCA");
 
     show("Yara Minhas", "screen");
-    browser.press("Read and sign consent");
-    for (String statement :
-        new String[] {"I have read this", "I have told", "I will keep out", "I may end"}) {
-      browser.tick(statement);
-    }
-    browser.draw("Signature of Yara Minhas");
-    browser.press("Sign consent");
-    browser.see("10 of 10 families");
+    signConsentByTouch("Yara Minhas");
   }
 
   @Test

@@ -3,7 +3,6 @@ package ivesk.core.practice;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.practice.Policies.LicenceScope;
 import ivesk.core.practice.Policies.Thresholds;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
@@ -152,7 +151,7 @@ public enum PolicyQuestion {
   /// The usual policies but for what was answered otherwise.
   public static Policies policies(Map<PolicyQuestion, String> answers) {
     Policies policies = Policies.defaults();
-    for (PolicyQuestion question : Arrays.asList(values())) {
+    for (PolicyQuestion question : values()) {
       policies = question.set.apply(policies, answers.getOrDefault(question, question.usual));
     }
     return policies;

@@ -24,10 +24,6 @@ public record Scope(String label, boolean client, BiPredicate<Formula, DepthClas
     return of(label, (formula, depth) -> true);
   }
 
-  public static Scope family(Family family) {
-    return of(family.label(), (formula, depth) -> formula.family() == family);
-  }
-
   public static Scope families(Set<Family> families) {
     return of(
         String.join(", ", families.stream().sorted().map(Family::label).toList()),
@@ -43,10 +39,6 @@ public record Scope(String label, boolean client, BiPredicate<Formula, DepthClas
     return of(
         label + ", " + least.label() + " or deeper",
         (formula, depth) -> covers.test(formula, depth) && !least.deeperThan(depth));
-  }
-
-  public static Scope formula(Formula wanted) {
-    return of(wanted.code(), (formula, depth) -> formula.code().equals(wanted.code()));
   }
 
   public static Scope depthFrom(DepthClass least) {
