@@ -38,6 +38,14 @@ public final class ChargeBalance {
     }
   }
 
+  /// mol/L of strong base that is in a solution of this pH, 0 and up.
+  ///
+  /// @param ph 0 to 14
+  public static double baseMolar(List<Acid> acids, double ph) {
+    Require.range("pH", ph, 0, 14);
+    return Math.max(0, -excess(acids, 0, ph));
+  }
+
   /// The pH at which the charges balance, -2 to 16; found by bisection to 1e-9.
   ///
   /// @param baseMolar mol/L of a strong base, as sodium, 0 to 30

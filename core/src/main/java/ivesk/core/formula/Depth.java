@@ -1,6 +1,9 @@
 package ivesk.core.formula;
 
+import ivesk.core.Words;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /// The depth class of one stage. Rubin 1995 for glycolic, TCA, Jessner and resorcinol, as quoted by
@@ -8,21 +11,117 @@ import java.util.Optional;
 public final class Depth {
   private Depth() {}
 
+  /// Things that deepen, said beside a class without changing it. Common practice.
+  public static final String DEEPENS =
+      "Deeper with: degreasing, retinoid use, thin skin, warmth, pressure and re-stroking, more"
+          + " volume, dry skin, home acids.";
+
+  /// A class and the sentences that lead to it.
+  public record Reading(DepthClass depth, List<String> reasons) {
+    public Reading {
+      reasons = List.copyOf(reasons);
+    }
+
+    /// One class deeper.
+    public Reading deeper(String why) {
+      return with(depth.oneDeeper(), "one class deeper: " + why);
+    }
+
+    private Reading with(DepthClass other, String why) {
+      List<String> more = new ArrayList<>(reasons);
+      more.add(why);
+      return new Reading(other, more);
+    }
+  }
+
   /// What a formula does in a plan: the deeper of the published rows and the library's class.
   ///
   /// @param contact planned contact time; the formula's longest when empty
   /// @param layers planned, 1 and up
   public static DepthClass of(Formula formula, Optional<Duration> contact, int layers) {
+    return read(formula, contact, layers).depth();
+  }
+
+  /// As [#of], with its reasons.
+  public static Reading read(Formula formula, Optional<Duration> contact, int layers) {
+    Reading own = own(formula, contact, layers);
+    DepthClass library = formula.libraryDepth();
+    return library.deeperThan(own.depth())
+        ? own.with(library, "the library has %s as %s".formatted(formula.code(), library.label()))
+        : own;
+  }
+
+  /// By the published rows alone; the library's class for families that they do not name.
+  public static Reading own(Formula formula, Optional<Duration> contact, int layers) {
     Duration time = contact.or(formula::mostContact).orElse(Duration.ZERO);
-    DepthClass published =
-        switch (formula.family()) {
-          case GLYCOLIC -> glycolic(formula.percentOf(Substance.GLYCOLIC), time);
-          case TCA -> tca(formula.percentOf(Substance.TCA), layers);
-          case JESSNER -> jessner(layers);
-          case PHA, ENZYME, LACTIC, MANDELIC, AZELAIC_MANDELIC, SALICYLIC, PYRUVIC ->
-              formula.libraryDepth();
-        };
-    return published.deeper(formula.libraryDepth());
+    double glycolic = formula.percentOf(Substance.GLYCOLIC);
+    double tca = formula.percentOf(Substance.TCA);
+    double resorcinol = formula.percentOf(Substance.RESORCINOL);
+    return switch (formula.family()) {
+      case GLYCOLIC ->
+          rubin(
+              glycolic(glycolic, time),
+              "glycolic %.0f %% for %s".formatted(glycolic, Words.clock(time)));
+      case TCA -> rubin(tca(tca, layers), "TCA %.0f %%, %s".formatted(tca, layers(layers)));
+      case JESSNER -> rubin(jessner(layers), "Jessner, " + layers(layers));
+      case RESORCINOL ->
+          rubin(
+              resorcinol(resorcinol, time),
+              "resorcinol %.0f %% for %s".formatted(resorcinol, Words.clock(time)));
+      case PHA,
+          ENZYME,
+          LACTIC,
+          MANDELIC,
+          AZELAIC_MANDELIC,
+          SALICYLIC,
+          PYRUVIC,
+          LONG_WEAR,
+          SPOT,
+          EYE,
+          RETINOID ->
+          new Reading(
+              formula.libraryDepth(),
+              List.of(
+                  "%s: the library's class for %s"
+                      .formatted(formula.libraryDepth().label(), formula.code())));
+    };
+  }
+
+  private static Reading rubin(DepthClass depth, String of) {
+    return new Reading(depth, List.of(of + ": " + depth.label() + " (Rubin 1995)"));
+  }
+
+  private static String layers(int n) {
+    return Words.count(n, "layer");
+  }
+
+  /// One stage of a chain with the class that it reaches.
+  public record Stage(Formula formula, DepthClass depth) {}
+
+  /// The class of several stages in one visit: the deepest; two superficial ones make medium, and
+  /// so does any TCA after Jessner. Common practice.
+  ///
+  /// @param stages in their order, at least one
+  public static Reading chain(List<Stage> stages) {
+    Stage deepest =
+        stages.stream()
+            .reduce((one, other) -> other.depth().deeperThan(one.depth()) ? other : one)
+            .orElseThrow(() -> new IllegalArgumentException("a chain needs a stage"));
+    Reading reading =
+        new Reading(
+            deepest.depth(), List.of("%s: the deepest stage".formatted(deepest.formula().code())));
+    if (deepest.depth() == DepthClass.MEDIUM) return reading;
+    boolean jessner = false;
+    for (Stage stage : stages) {
+      if (jessner && stage.formula().contains(Substance.TCA)) {
+        return reading.with(DepthClass.MEDIUM, "TCA after Jessner: medium");
+      }
+      jessner |= stage.formula().family() == Family.JESSNER;
+    }
+    long superficial = stages.stream().filter(s -> s.depth() == DepthClass.SUPERFICIAL).count();
+    return superficial >= 2
+        ? reading.with(DepthClass.MEDIUM, "two superficial stages in one visit: medium")
+        : reading;
   }
 
   /// Below 30 % VS; 30 to 50 % VS to 2 min, else S; above 50 to below 70 % S; from 70 % S under 3

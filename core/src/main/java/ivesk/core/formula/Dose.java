@@ -30,6 +30,12 @@ public final class Dose {
     return percentWv * volumeMl * 10 / areaCm2;
   }
 
+  /// Resorcinol carried by all layers, mg; on the face only, never on neck or decolletage. Common
+  /// practice.
+  public static double resorcinolMg(Formula formula, double volumePerLayerMl, int layers) {
+    return formula.percentOf(Substance.RESORCINOL) * 10 * volumePerLayerMl * layers;
+  }
+
   /// Salicylate carried by all layers, as a share of the ingested dose at which poison centres
   /// refer: min(150 mg/kg, 6.5 g) as aspirin. A yardstick only. Chyka et al. 2007, from memory.
   ///

@@ -1,6 +1,10 @@
 package ivesk.core.formula;
 
-/// A family of formulas with one ladder of strengths, in the order of the rack.
+import java.util.Arrays;
+import java.util.List;
+
+/// A family of formulas with one ladder of strengths, in the order of the rack; those that are
+/// chosen by hand come last.
 public enum Family {
   PHA("PHA", 0),
   ENZYME("enzyme", 0),
@@ -11,14 +15,30 @@ public enum Family {
   SALICYLIC("salicylic", 3),
   JESSNER("Jessner", 4),
   PYRUVIC("pyruvic", 4),
-  TCA("TCA", 5);
+  TCA("TCA", 5),
+  RESORCINOL("resorcinol", 4, JESSNER),
+  LONG_WEAR("long wear", 1, LACTIC),
+  SPOT("spot", 3, SALICYLIC),
+  EYE("eye contour", 1, LACTIC),
+  RETINOID("retinoid add-on", 2, null);
 
   private final String label;
   private final int level;
+  private final boolean ranked;
+  private final Family kin;
 
   Family(String label, int level) {
     this.label = label;
     this.level = level;
+    this.ranked = true;
+    this.kin = null;
+  }
+
+  Family(String label, int level, Family kin) {
+    this.label = label;
+    this.level = level;
+    this.ranked = false;
+    this.kin = kin;
   }
 
   public String label() {
@@ -28,6 +48,21 @@ public enum Family {
   /// Irritation level, 0 mild to 5 strong. Common practice; among the AHAs it follows molar mass.
   public int level() {
     return level;
+  }
+
+  /// Competes on the rack; the others are chosen by hand, through the same gates.
+  public boolean ranked() {
+    return ranked;
+  }
+
+  /// Whose consent and patch test hold for it: the family of its acid, mostly itself.
+  public Family coveredBy() {
+    return kin == null ? this : kin;
+  }
+
+  /// Each that is consented to and patch-tested by itself.
+  public static List<Family> covering() {
+    return Arrays.stream(values()).filter(family -> family.coveredBy() == family).toList();
   }
 
   /// Taken only after three well-taken peels of a milder family, and never under a cap to very

@@ -1,9 +1,11 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /// A peel solution: what is in it, how it is used, and what it does.
 ///
@@ -24,6 +26,7 @@ import java.util.Optional;
 /// @param seriesMost most peels of a series
 /// @param peelingFirst day on which flaking may start, 0 when none is expected
 /// @param peelingLast last day of flaking, 0 when none is expected
+/// @param label what the label says beyond the numbers
 public record Formula(
     String code,
     String name,
@@ -46,7 +49,8 @@ public record Formula(
     int seriesLeast,
     int seriesMost,
     int peelingFirst,
-    int peelingLast) {
+    int peelingLast,
+    Label label) {
 
   /// @param percentWv g per 100 mL, above 0 to 100; 0 for enzymes whose activity no percent tells
   public record Component(Substance substance, double percentWv) {
@@ -61,7 +65,10 @@ public record Formula(
     CREAM_MASK,
     HYDROALCOHOLIC,
     ALCOHOL,
-    WATER
+    WATER,
+    CREAM,
+    PASTE,
+    LOTION
   }
 
   /// How a formula is used on the day.
@@ -74,6 +81,8 @@ public record Formula(
     LAYERED,
     /// Coats until frost.
     COATS,
+    /// Put on after an acid has ended, and stays for hours.
+    STAYS,
     /// Medium depth: shown, shut.
     OUT_OF_SCOPE
   }
@@ -84,9 +93,62 @@ public record Formula(
     NEUTRALISE,
     LIFT_THEN_NEUTRALISE,
     COOL_RINSE,
+    COOL_PADS,
+    WIPE_THEN_COOL_RINSE,
     SELF_LIMITING,
     FROST_IS_THE_END,
     NONE
+  }
+
+  /// What a label says beyond strength, times and layers. A practice's own product may have any of
+  /// it; the shipped formulas have what the library says.
+  ///
+  /// @param version counts up with every change of a practice's own product; 0 for a shipped
+  ///   formula
+  /// @param regions for which the formula is made
+  /// @param leastContact before which it does nothing; empty where none is given
+  /// @param doneWhen the maker's sign that it is done, in words; may be empty
+  /// @param bufferedInWater base already in it may be taken off the neutraliser; never inferred
+  ///   from the pH of a gel or alcohol
+  /// @param warms holds a warming agent
+  /// @param measure of one layer as the maker gives it, such as "4 pumps"; may be empty
+  /// @param staysHours hours until it is washed off, for what stays
+  /// @param maker as printed; may be empty
+  /// @param replaces code of the shipped formula in whose place it stands on the rack
+  public record Label(
+      int version,
+      Set<Region> regions,
+      Optional<Duration> leastContact,
+      String doneWhen,
+      boolean bufferedInWater,
+      boolean warms,
+      String measure,
+      Optional<Integer> staysHours,
+      String maker,
+      Optional<String> replaces) {
+
+    public Label {
+      Require.range("version", version, 0, 100_000);
+      regions = Set.copyOf(regions);
+      Require.atMost("sign that it is done", doneWhen, 120);
+      Require.atMost("measure", measure, 40);
+      Require.atMost("maker", maker, 80);
+      staysHours.ifPresent(hours -> Require.range("hours that it stays", hours, 1, 24));
+    }
+
+    public static Label madeFor(Set<Region> regions) {
+      return new Label(
+          0,
+          regions,
+          Optional.empty(),
+          "",
+          false,
+          false,
+          "",
+          Optional.empty(),
+          "",
+          Optional.empty());
+    }
   }
 
   /// The expected feel, 0 to 10.
@@ -115,6 +177,8 @@ public record Formula(
     Require.text("code", code, 12);
     Require.text("name", name, 80);
     components = List.copyOf(components);
+    // A record from before labels were kept was on a face.
+    if (label == null) label = Label.madeFor(Set.of(Region.FACE));
     Require.range("rung", rung, 1, 9);
     ph.ifPresent(value -> Require.range("pH", value, 0, 14));
     if (use != Use.OUT_OF_SCOPE) {
@@ -122,11 +186,36 @@ public record Formula(
       Require.range("layersFirst", layersFirst, 1, layersMost);
       Require.range("intervalDays", intervalDays, 1, 365);
     }
+    if (label.bufferedInWater()
+        && (ph.isEmpty() || vehicle != Vehicle.WATER && vehicle != Vehicle.LIQUID)) {
+      throw new IllegalArgumentException(
+          code + " is marked as buffered in water; it needs a pH, and water or liquid as vehicle");
+    }
+    label
+        .leastContact()
+        .filter(least -> firstContact.filter(first -> least.compareTo(first) <= 0).isEmpty())
+        .ifPresent(least -> {
+          throw new IllegalArgumentException(
+              "least contact of " + code + " must not pass its first contact");
+        });
     if (firstContact.isPresent() != mostContact.isPresent()
         || firstContact.isPresent() && firstContact.get().compareTo(mostContact.get()) > 0) {
       throw new IllegalArgumentException(
           "contact of " + code + ": first " + firstContact + " must not pass most " + mostContact);
     }
+  }
+
+  /// Whether it can be a treatment's stage with clocks of its own, and is not out of scope.
+  public boolean peels() {
+    return use != Use.OUT_OF_SCOPE && use != Use.STAYS;
+  }
+
+  /// Above the professional figure of the safety panel for glycolic and lactic acid: 30 % at pH 3.0
+  /// and up, brief, rinsed, with daily sun protection. It has no figure for the others. CIR 1998,
+  /// reaffirmed 2013, from memory.
+  public boolean aboveSalonFigure() {
+    double percent = percentOf(Substance.GLYCOLIC) + percentOf(Substance.LACTIC);
+    return percent > 30 || percent > 0 && ph.filter(value -> value < 3.0).isPresent();
   }
 
   public boolean contains(Substance substance) {

@@ -1,28 +1,22 @@
 package ivesk.core.formula;
 
-import static ivesk.core.formula.DepthClass.MEDIUM;
 import static ivesk.core.formula.DepthClass.SUPERFICIAL;
-import static ivesk.core.formula.DepthClass.VERY_SUPERFICIAL;
 
-import ivesk.core.formula.Formula.Band;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Formula.Ending;
-import ivesk.core.formula.Formula.Use;
 import ivesk.core.formula.Formula.Vehicle;
-import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/// The ranked formulas that ship with Ivesk, family by family, rungs upward. Every number is
-/// Ivesk's own default within published and common ranges; the label of the product in the hand
-/// comes before it.
+/// The formulas that ship with Ivesk, family by family, rungs upward; those chosen by hand last.
+/// Every number is Ivesk's own default within published and common ranges; the label of the product
+/// in the hand comes before it.
 public final class Library {
   private Library() {}
 
   public static final List<Formula> FORMULAS =
       List.of(
           formula("PHA-15", "Gluconolactone 15 % gel", Family.PHA, 1)
+              .on("F N H")
               .entry()
               .of(Substance.GLUCONOLACTONE, 15)
               .ph(3.2, Vehicle.GEL)
@@ -31,6 +25,7 @@ public final class Library {
               .ends(Ending.RINSE)
               .then(7, 6, 6, 0, 0),
           formula("ENZ-P", "Papaya and pineapple mask", Family.ENZYME, 1)
+              .on("F N")
               .entry()
               .of(Substance.PAPAYA, 0)
               .of(Substance.PINEAPPLE, 0)
@@ -42,12 +37,14 @@ public final class Library {
           formula("ENZ-A", "Pumpkin enzyme mask, warming", Family.ENZYME, 2)
               .of(Substance.PUMPKIN, 0)
               .of(Substance.GLYCOLIC, 10)
+              .warms()
               .ph(3.2, Vehicle.CREAM_MASK)
               .timed(5, 10)
               .feels(3, 6, 120, true)
               .ends(Ending.DAMP_PADS)
               .then(14, 6, 6, 1, 2),
           formula("LAC-10", "Lactic acid 10 % gel", Family.LACTIC, 1)
+              .on("F N H B")
               .of(Substance.LACTIC, 10)
               .ph(3.2, Vehicle.GEL)
               .timed(2, 5)
@@ -55,6 +52,7 @@ public final class Library {
               .ends(Ending.RINSE)
               .then(7, 6, 6, 0, 0),
           formula("LAC-30", "Lactic acid 30 % gel", Family.LACTIC, 2)
+              .on("F N H B")
               .entry()
               .of(Substance.LACTIC, 30)
               .ph(3.0, Vehicle.GEL)
@@ -70,6 +68,7 @@ public final class Library {
               .ends(Ending.NEUTRALISE)
               .then(10, 6, 6, 1, 1),
           formula("MAN-20", "Mandelic acid 20 % gel", Family.MANDELIC, 1)
+              .on("F N")
               .entry()
               .of(Substance.MANDELIC, 20)
               .ph(2.6, Vehicle.GEL)
@@ -95,6 +94,7 @@ public final class Library {
               .ends(Ending.LIFT_THEN_NEUTRALISE)
               .then(14, 6, 6, 1, 2),
           formula("GLY-20", "Glycolic acid 20 % gel", Family.GLYCOLIC, 1)
+              .on("F N H B")
               .entry()
               .of(Substance.GLYCOLIC, 20)
               .ph(3.0, Vehicle.GEL)
@@ -103,6 +103,7 @@ public final class Library {
               .ends(Ending.NEUTRALISE)
               .then(7, 6, 8, 0, 0),
           formula("GLY-35", "Glycolic acid 35 % gel", Family.GLYCOLIC, 2)
+              .on("F B")
               .of(Substance.GLYCOLIC, 35)
               .ph(2.5, Vehicle.GEL)
               .timed(2, 4)
@@ -123,6 +124,7 @@ public final class Library {
               .ph(1.5, Vehicle.LIQUID)
               .outOfScope(),
           formula("SAL-10", "Salicylic acid 10 %", Family.SALICYLIC, 1)
+              .on("F B")
               .entry()
               .of(Substance.SALICYLIC, 10)
               .ph(2.6, Vehicle.HYDROALCOHOLIC)
@@ -131,6 +133,7 @@ public final class Library {
               .ends(Ending.COOL_RINSE)
               .then(7, 6, 6, 1, 2),
           formula("SAL-20", "Salicylic acid 20 %", Family.SALICYLIC, 2)
+              .on("F B")
               .of(Substance.SALICYLIC, 20)
               .ph(2.2, Vehicle.HYDROALCOHOLIC)
               .selfLimiting(3, 5)
@@ -212,7 +215,53 @@ public final class Library {
           formula("TCA-35", "Trichloroacetic acid 35 %", Family.TCA, 4)
               .of(Substance.TCA, 35)
               .ph(0.2, Vehicle.WATER)
-              .outOfScope());
+              .outOfScope(),
+          formula("RES-20", "Resorcinol paste 20 %", Family.RESORCINOL, 1)
+              .entry()
+              .of(Substance.RESORCINOL, 20)
+              .in(Vehicle.PASTE)
+              .timed(5, 10)
+              .feels(1, 4)
+              .ends(Ending.WIPE_THEN_COOL_RINSE)
+              .then(21, 4, 4, 3, 6),
+          formula("LWC-8", "Long-wear cream, lactic 8 %, gluconolactone 4 %", Family.LONG_WEAR, 1)
+              .entry()
+              .on("F N")
+              .of(Substance.LACTIC, 8)
+              .of(Substance.GLUCONOLACTONE, 4)
+              .ph(3.6, Vehicle.CREAM)
+              .timed(60, 75)
+              .atLeast(45)
+              .feels(1, 4, 600, false)
+              .ends(Ending.RINSE)
+              .then(14, 6, 6, 1, 3),
+          formula("SPOT-S", "Salicylic acid 20 % for single closed spots", Family.SPOT, 1)
+              .entry()
+              .of(Substance.SALICYLIC, 20)
+              .ph(2.2, Vehicle.HYDROALCOHOLIC)
+              .timed(3, 5)
+              .measured("a bud, on the spot only")
+              .feels(2, 5)
+              .ends(Ending.COOL_RINSE)
+              .then(7, 0, 0, 1, 2),
+          formula("EYE-L", "Lactic acid 20 % gel for the eye contour", Family.EYE, 1)
+              .entry()
+              .on("E")
+              .of(Substance.LACTIC, 20)
+              .ph(3.0, Vehicle.GEL)
+              .timedLayers(2, 4, 1, 2, 2)
+              .feels(0, 3)
+              .ends(Ending.COOL_PADS)
+              .then(14, 6, 6, 1, 2),
+          // It adds its two or three days of flaking to those of the acid before it.
+          formula("RET-1", "Retinol lotion 1 %", Family.RETINOID, 1)
+              .entry()
+              .of(Substance.RETINOL, 1)
+              .in(Vehicle.LOTION)
+              .stays(6)
+              .feels(0, 2)
+              .ends(Ending.RINSE)
+              .then(14, 0, 0, 2, 3));
 
   public static Optional<Formula> find(String code) {
     return FORMULAS.stream().filter(formula -> formula.code().equals(code)).findFirst();
@@ -229,141 +278,7 @@ public final class Library {
     return FORMULAS.stream().filter(formula -> formula.family() == family).toList();
   }
 
-  private static Draft formula(String code, String name, Family family, int rung) {
-    return new Draft(code, name, family, rung);
-  }
-
-  /// One row of the table above, filled in from left to right.
-  private static final class Draft {
-    private final String code;
-    private final String name;
-    private final Family family;
-    private final int rung;
-    private final List<Component> components = new ArrayList<>();
-    private boolean entry;
-    private double ph;
-    private Vehicle vehicle;
-    private Use use;
-    private Optional<Duration> first = Optional.empty();
-    private Optional<Duration> most = Optional.empty();
-    private int layersFirst = 1;
-    private int layersMost = 1;
-    private Duration dwell = Duration.ZERO;
-    private DepthClass depth = VERY_SUPERFICIAL;
-    private Band band = new Band(0, 0, Optional.empty(), false);
-    private Ending ending = Ending.NONE;
-
-    Draft(String code, String name, Family family, int rung) {
-      this.code = code;
-      this.name = name;
-      this.family = family;
-      this.rung = rung;
-    }
-
-    Draft entry() {
-      entry = true;
-      return this;
-    }
-
-    Draft of(Substance substance, double percentWv) {
-      components.add(new Component(substance, percentWv));
-      return this;
-    }
-
-    Draft ph(double value, Vehicle in) {
-      ph = value;
-      vehicle = in;
-      return this;
-    }
-
-    Draft timed(int firstMinutes, int mostMinutes) {
-      return minutes(Use.TIMED, firstMinutes, mostMinutes);
-    }
-
-    Draft selfLimiting(int firstMinutes, int mostMinutes) {
-      return minutes(Use.SELF_LIMITING, firstMinutes, mostMinutes);
-    }
-
-    Draft layered(
-        int firstMinutes, int mostMinutes, int firstLayers, int mostLayers, int dwellMinutes) {
-      minutes(Use.LAYERED, firstMinutes, mostMinutes);
-      return layers(firstLayers, mostLayers, dwellMinutes);
-    }
-
-    Draft layeredFreely(int firstLayers, int mostLayers, int dwellMinutes) {
-      use = Use.LAYERED;
-      return layers(firstLayers, mostLayers, dwellMinutes);
-    }
-
-    Draft coats(int firstLayers, int mostLayers, int dwellMinutes) {
-      use = Use.COATS;
-      return layers(firstLayers, mostLayers, dwellMinutes);
-    }
-
-    private Draft minutes(Use how, int firstMinutes, int mostMinutes) {
-      use = how;
-      first = Optional.of(Duration.ofMinutes(firstMinutes));
-      most = Optional.of(Duration.ofMinutes(mostMinutes));
-      return this;
-    }
-
-    private Draft layers(int firstLayers, int mostLayers, int dwellMinutes) {
-      layersFirst = firstLayers;
-      layersMost = mostLayers;
-      dwell = Duration.ofMinutes(dwellMinutes);
-      return this;
-    }
-
-    Draft depth(DepthClass value) {
-      depth = value;
-      return this;
-    }
-
-    Draft feels(int low, int high) {
-      band = new Band(low, high, Optional.empty(), false);
-      return this;
-    }
-
-    Draft feels(int low, int high, int windowSeconds, boolean thenFalling) {
-      band = new Band(low, high, Optional.of(Duration.ofSeconds(windowSeconds)), thenFalling);
-      return this;
-    }
-
-    Draft ends(Ending how) {
-      ending = how;
-      return this;
-    }
-
-    Formula then(int intervalDays, int seriesLeast, int seriesMost, int peelFirst, int peelLast) {
-      return new Formula(
-          code,
-          name,
-          family,
-          rung,
-          entry,
-          components,
-          Optional.of(ph),
-          vehicle,
-          use,
-          first,
-          most,
-          layersFirst,
-          layersMost,
-          dwell,
-          depth,
-          band,
-          ending,
-          intervalDays,
-          seriesLeast,
-          seriesMost,
-          peelFirst,
-          peelLast);
-    }
-
-    Formula outOfScope() {
-      use = Use.OUT_OF_SCOPE;
-      depth = MEDIUM;
-      return then(0, 0, 0, 0, 0);
-    }
+  private static Row formula(String code, String name, Family family, int rung) {
+    return new Row(code, name, family, rung);
   }
 }

@@ -5,8 +5,8 @@ import ivesk.core.formula.Formula.Component;
 import java.util.List;
 
 /// Base for what was put on: HA + NaHCO3 -> NaA + H2O + CO2, every titratable proton of every acid
-/// counted, no buffer assumed; arginine takes one proton a molecule and gives no gas.
-/// Stoichiometry.
+/// counted, base already in it taken off only where the label says buffered in water; arginine
+/// takes one proton a molecule and gives no gas. Stoichiometry.
 ///
 /// @param protonsMmol acid protons in the volume applied
 /// @param baseG of the base that meets them
@@ -57,16 +57,33 @@ public record Neutraliser(
 
   public static Neutraliser forVolume(
       Formula formula, double volumeMl, Base base, double basePercentWv) {
-    return forAcids(formula.components(), volumeMl, base, basePercentWv);
+    return forAcids(formula.components(), inItAlready(formula), volumeMl, base, basePercentWv);
   }
 
+  /// mol/L of base in a product that its label calls buffered in water, by its pH; 0 for any other,
+  /// since a pH tells nothing in a gel or alcohol.
+  private static double inItAlready(Formula formula) {
+    if (!formula.label().bufferedInWater()) return 0;
+    return ChargeBalance.baseMolar(
+        formula.components().stream()
+            .filter(c -> c.substance().acid())
+            .map(c -> ChargeBalance.Acid.of(c.substance(), c.percentWv()))
+            .toList(),
+        formula.ph().orElseThrow());
+  }
+
+  /// @param baseMolar mol/L of base already in it, 0 where it is not buffered in water
   /// @param volumeMl of formula over all layers, 0 to 500
   /// @param basePercentWv strength of the neutraliser, 1 to 10 for bicarbonate, to 15 for arginine
   public static Neutraliser forAcids(
-      List<Component> components, double volumeMl, Base base, double basePercentWv) {
+      List<Component> components,
+      double baseMolar,
+      double volumeMl,
+      Base base,
+      double basePercentWv) {
     Require.range("volume, mL", volumeMl, 0, 500);
     Require.range("strength of the neutraliser, % w/v", basePercentWv, 1, base.mostPercentWv);
-    double moles =
+    double acid =
         components.stream()
             .filter(c -> c.substance().acid())
             .mapToDouble(c ->
@@ -76,6 +93,7 @@ public record Neutraliser(
                     / c.substance().molarMass()
                     * c.substance().pKas().size())
             .sum();
+    double moles = Math.max(0, acid - baseMolar * volumeMl / 1000);
     double grams = moles * base.molarMass;
     double ml = grams / basePercentWv * 100;
     return new Neutraliser(moles * 1000, grams, ml, base.gas ? moles * GAS_L_PER_MOL : 0, ml * 2);

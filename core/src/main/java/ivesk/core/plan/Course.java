@@ -1,15 +1,13 @@
 package ivesk.core.plan;
 
 import ivesk.core.formula.Formula;
+import ivesk.core.selection.Appointment;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 
 /// The appointment in outline: one block after the other, from the chair.
 public final class Course {
-  private static final Duration SPARE = Duration.ofMinutes(10);
-  private static final Duration SPREAD = Duration.ofSeconds(60);
-
   private Course() {}
 
   public enum Kind {
@@ -22,33 +20,30 @@ public final class Course {
   /// @param startSeconds from the chair
   public record Block(String label, Kind kind, long startSeconds, long seconds) {}
 
-  /// Blocks in order. Times for prep and care are Ivesk's own default.
+  /// Blocks in order.
   public static List<Block> of(TreatmentPlan plan) {
     List<Block> blocks = new ArrayList<>();
-    add(blocks, "looks, cleanse ×2", Kind.PREP, Duration.ofMinutes(8));
-    add(blocks, plan.solventAllowed() ? "prep wipe" : "prep", Kind.PREP, Duration.ofMinutes(2));
-    add(blocks, "guard", Kind.PREP, Duration.ofMinutes(2));
+    add(blocks, "looks, cleanse ×2", Kind.PREP, Appointment.CLEANSE);
+    add(blocks, plan.solventAllowed() ? "prep wipe" : "prep", Kind.PREP, Appointment.PREP);
+    add(blocks, "guard", Kind.PREP, Appointment.GUARD);
     add(blocks, plan.formula().code(), Kind.ACID, acid(plan));
     add(
         blocks,
         plan.formula().ending() == Formula.Ending.SELF_LIMITING ? "rest" : "end, rest",
         Kind.ENDING,
-        Duration.ofMinutes(6));
-    add(blocks, "after", Kind.CARE, Duration.ofMinutes(5));
+        Appointment.ENDING);
+    add(blocks, "after", Kind.CARE, Appointment.CARE);
     return List.copyOf(blocks);
   }
 
-  /// Time with acid on: the contact limit, or a minute to spread and the dwell for each layer.
+  /// Time with acid on.
   public static Duration acid(TreatmentPlan plan) {
-    return plan.contactLimit()
-        .orElseGet(() -> plan.formula().dwell().plus(SPREAD).multipliedBy(plan.layersPlanned()));
+    return Appointment.acid(plan.formula(), plan.contactLimit(), plan.layersPlanned());
   }
 
-  /// Sum of the blocks and ten minutes.
+  /// Sum of the blocks and what is spare.
   public static Duration length(TreatmentPlan plan) {
-    return of(plan).stream()
-        .map(block -> Duration.ofSeconds(block.seconds()))
-        .reduce(SPARE, Duration::plus);
+    return Appointment.length(plan.formula(), plan.contactLimit(), plan.layersPlanned());
   }
 
   private static void add(List<Block> blocks, String label, Kind kind, Duration time) {

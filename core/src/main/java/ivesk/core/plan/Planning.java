@@ -5,7 +5,6 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Limits;
-import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
@@ -13,7 +12,6 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -46,7 +44,14 @@ public final class Planning {
               + atMost
               + " today");
     }
-    Optional<Duration> longest = contactLimit(formula, limits, facts, first);
+    if (!formula.peels()) {
+      throw new IllegalArgumentException(formula.code() + " is no peel of its own; choose an acid");
+    }
+    Optional<Duration> longest = Selection.plannedContact(formula, facts);
+    if (formula.mostContact().isPresent() && longest.isEmpty()) {
+      throw new IllegalArgumentException(
+          formula.code() + " is shut: contact would fall under 60 s");
+    }
     Optional<Duration> contact = longest.map(most -> wishes.contact().orElse(most));
     if (contact.isPresent() && contact.get().compareTo(longest.get()) > 0) {
       throw new IllegalArgumentException(
@@ -70,7 +75,7 @@ public final class Planning {
     Sensitivity sensitivity = facts.client().skin().sensitivity().orElse(Sensitivity.SENSITIVE);
     Policies policies = facts.client().policies();
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
-    DepthClass depth = limits.depth(formula, contact, planned);
+    DepthClass depth = limits.depth(formula, contact, planned, facts.client().region());
     return new TreatmentPlan(
         formula,
         zones,
@@ -89,34 +94,5 @@ public final class Planning {
         depth,
         area,
         Dose.layerVolumeMl(area));
-  }
-
-  /// A first visit takes the formula's first time; later visits one minute more than the last peel
-  /// with the formula (Ivesk's own default), never above its most; then the day's shortening.
-  private static Optional<Duration> contactLimit(
-      Formula formula, Limits limits, SelectionFacts facts, boolean first) {
-    if (formula.mostContact().isEmpty()) return Optional.empty();
-    Duration least = formula.firstContact().orElseThrow();
-    Duration base =
-        first
-            ? least
-            : facts.client().pastPeels().stream()
-                .filter(peel -> peel.formula().code().equals(formula.code()))
-                .max(Comparator.comparing(PastPeel::on))
-                .map(peel -> roundedUp(peel.contact()).plusMinutes(1))
-                .filter(longer -> longer.compareTo(least) > 0)
-                .orElse(least);
-    Duration most = formula.mostContact().get();
-    Duration within = base.compareTo(most) > 0 ? most : base;
-    return Optional.of(
-        limits
-            .contact(within)
-            .orElseThrow(() ->
-                new IllegalArgumentException(
-                    formula.code() + " is shut: contact would fall under 60 s")));
-  }
-
-  private static Duration roundedUp(Duration contact) {
-    return Duration.ofSeconds((contact.toSeconds() + 29) / 30 * 30);
   }
 }

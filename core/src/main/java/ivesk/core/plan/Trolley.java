@@ -72,7 +72,8 @@ public final class Trolley {
       case LIFT_THEN_NEUTRALISE -> "dry first, to lift the gel";
       case SELF_LIMITING -> "only if it is ended early";
       case FROST_IS_THE_END -> "saline or water";
-      case NEUTRALISE, RINSE, DAMP_PADS, COOL_RINSE -> "a clean face for each stroke";
+      case WIPE_THEN_COOL_RINSE -> "to wipe the paste off first";
+      case NEUTRALISE, RINSE, DAMP_PADS, COOL_RINSE, COOL_PADS -> "a clean face for each stroke";
       case NONE -> "";
     };
   }

@@ -67,6 +67,12 @@ public record Policies(
     MILD_PEEL_IN_PREGNANCY,
     /// Dermaplaning with a peel: paired and adapted, instead of not within 7 days.
     PEEL_AFTER_DERMAPLANING,
+    /// Retinol after a peel: short contact, 5 to 10 min, instead of none.
+    RETINOL_SHORT_CONTACT,
+    /// Retinol after a peel: stays the label's hours, else 6, instead of none.
+    RETINOL_LABEL_HOURS,
+    /// Compounding: the practice may dilute and mix, instead of working from labels only.
+    MAY_DILUTE_AND_MIX,
     /// Patch test: only for what goes superficial, instead of every new family.
     PATCH_TEST_SUPERFICIAL_ONLY
   }

@@ -61,6 +61,19 @@ public enum PolicyQuestion {
       Choice.PEEL_AFTER_DERMAPLANING,
       "not within 7 days",
       "paired, adapted"),
+  RETINOL(
+      "Retinol add-on",
+      "none",
+      List.of(
+          option("none", "none"),
+          option("short", "short contact, 5 to 10 min"),
+          option("hours", "stays the label's hours, else 6")),
+      (policies, id) ->
+          switch (id) {
+            case "short" -> policies.with(Choice.RETINOL_SHORT_CONTACT);
+            case "hours" -> policies.with(Choice.RETINOL_LABEL_HOURS);
+            default -> policies;
+          }),
   HOME_ACIDS(
       "Home acids again after",
       "7",
@@ -78,6 +91,7 @@ public enum PolicyQuestion {
       "LAC-10, LAC-30 or MAN-20 with clearance"),
   PATCH_TEST(
       "Patch test", Choice.PATCH_TEST_SUPERFICIAL_ONLY, "every new family", "superficial only"),
+  COMPOUNDING("Compounding", Choice.MAY_DILUTE_AND_MIX, "labels only", "may dilute and mix"),
   LICENCE(
       "Licence scope",
       "superficial",

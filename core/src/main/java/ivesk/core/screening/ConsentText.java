@@ -1,5 +1,7 @@
 package ivesk.core.screening;
 
+import static java.util.Map.entry;
+
 import ivesk.core.formula.Family;
 import java.util.List;
 import java.util.Map;
@@ -22,40 +24,50 @@ public record ConsentText(int version, String general, Map<Family, String> byFam
 
   public static final ConsentText CURRENT =
       new ConsentText(
-          1,
+          2,
           "A superficial peel puts acid on the skin so that its upper layers are shed. It tingles,"
               + " burns or itches for minutes. Redness, dryness and flaking follow for days. Less"
               + " often: dark or light marks that last for months, infection, cold sores, blisters,"
               + " scars, allergy. Sun makes each of them likelier. Several peels are usually needed,"
               + " and no result is promised. Not peeling, or milder care at home, are choices too.",
-          Map.of(
-              Family.PHA,
-              "The mildest acids: little feeling, hardly any flaking.",
-              Family.ENZYME,
-              "Fruit enzymes loosen dead cells. Not with an allergy to papaya, pineapple or"
-                  + " pumpkin.",
-              Family.LACTIC,
-              "Lactic acid: a mild sting, and a day or three of dryness.",
-              Family.MANDELIC,
-              "Mandelic acid works slowly: a mild sting, and light flaking for up to some days.",
-              Family.AZELAIC_MANDELIC,
-              "Azelaic with mandelic acid: itching is common, and light flaking for some days.",
-              Family.GLYCOLIC,
-              "Glycolic acid goes in fast and unevenly where skin is hurt. It is timed and must be"
-                  + " ended; it can blister when left too long.",
-              Family.SALICYLIC,
-              "Salicylic acid burns for minutes, then dulls. White crystals are normal. Flaking for"
-                  + " up to a week. Not with an allergy to aspirin. Ringing ears or nausea: tell at"
-                  + " once.",
-              Family.JESSNER,
-              "Jessner's solution goes deeper with each layer: heat, frost, and a week of peeling."
-                  + " Some formulas contain resorcinol.",
-              Family.PYRUVIC,
-              "Pyruvic acid burns strongly and its vapour can make one cough. Peeling for about a"
-                  + " week.",
-              Family.TCA,
-              "Trichloroacetic acid burns hard for minutes and turns skin white. It cannot be"
-                  + " neutralised once it is in. Peeling for a week or more, and marks are likelier."));
+          Map.ofEntries(
+              entry(
+                  Family.RETINOID,
+                  "Retinol after a peel: it stays for hours, and adds two or three days of dryness and"
+                      + " flaking. Not in pregnancy."),
+              entry(Family.PHA, "The mildest acids: little feeling, hardly any flaking."),
+              entry(
+                  Family.ENZYME,
+                  "Fruit enzymes loosen dead cells. Not with an allergy to papaya, pineapple or"
+                      + " pumpkin."),
+              entry(Family.LACTIC, "Lactic acid: a mild sting, and a day or three of dryness."),
+              entry(
+                  Family.MANDELIC,
+                  "Mandelic acid works slowly: a mild sting, and light flaking for up to some days."),
+              entry(
+                  Family.AZELAIC_MANDELIC,
+                  "Azelaic with mandelic acid: itching is common, and light flaking for some days."),
+              entry(
+                  Family.GLYCOLIC,
+                  "Glycolic acid goes in fast and unevenly where skin is hurt. It is timed and must be"
+                      + " ended; it can blister when left too long."),
+              entry(
+                  Family.SALICYLIC,
+                  "Salicylic acid burns for minutes, then dulls. White crystals are normal. Flaking for"
+                      + " up to a week. Not with an allergy to aspirin. Ringing ears or nausea: tell at"
+                      + " once."),
+              entry(
+                  Family.JESSNER,
+                  "Jessner's solution goes deeper with each layer: heat, frost, and a week of peeling."
+                      + " Some formulas contain resorcinol."),
+              entry(
+                  Family.PYRUVIC,
+                  "Pyruvic acid burns strongly and its vapour can make one cough. Peeling for about a"
+                      + " week."),
+              entry(
+                  Family.TCA,
+                  "Trichloroacetic acid burns hard for minutes and turns skin white. It cannot be"
+                      + " neutralised once it is in. Peeling for a week or more, and marks are likelier.")));
 
   public ConsentText {
     byFamily = Map.copyOf(byFamily);

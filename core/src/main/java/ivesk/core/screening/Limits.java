@@ -5,6 +5,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -27,7 +28,7 @@ public record Limits(
     Set<Family> excludedFamilies,
     Optional<Set<Family>> onlyFamilies,
     Optional<Set<String>> onlyFormulas,
-    Set<String> excludedFormulas,
+    boolean noWarming,
     Set<Zone> excludedZones,
     Optional<DepthClass> depthCap,
     boolean countsDeeper,
@@ -51,7 +52,7 @@ public record Limits(
     Set<Family> excludedFamilies = EnumSet.noneOf(Family.class);
     Optional<Set<Family>> onlyFamilies = Optional.empty();
     Optional<Set<String>> onlyFormulas = Optional.empty();
-    Set<String> excludedFormulas = new HashSet<>();
+    boolean noWarming = false;
     Set<Zone> excludedZones = EnumSet.noneOf(Zone.class);
     Optional<DepthClass> depthCap = Optional.empty();
     boolean deeper = false;
@@ -76,7 +77,7 @@ public record Limits(
             onlyFamilies = Optional.of(meet(onlyFamilies, families));
         case Restriction.OnlyFormulas(var codes) ->
             onlyFormulas = Optional.of(meet(onlyFormulas, codes));
-        case Restriction.ExcludeFormulas(var codes, var because) -> excludedFormulas.addAll(codes);
+        case Restriction.NoWarming() -> noWarming = true;
         case Restriction.ExcludeZones(var zones, var untilCleared) -> excludedZones.addAll(zones);
         case Restriction.CountDeeper() -> deeper = true;
         case Restriction.OneRungDown() -> rungDown = true;
@@ -100,7 +101,7 @@ public record Limits(
         excludedFamilies,
         onlyFamilies,
         onlyFormulas,
-        excludedFormulas,
+        noWarming,
         excludedZones,
         depthCap,
         deeper,
@@ -123,10 +124,20 @@ public record Limits(
     return both;
   }
 
-  /// The class that a formula reaches today, one deeper where something makes acid go deeper.
-  public DepthClass depth(Formula formula, Optional<Duration> contact, int layers) {
-    DepthClass planned = Depth.of(formula, contact, layers);
-    return countsDeeper ? planned.oneDeeper() : planned;
+  /// The class that a formula reaches today where it is put, one deeper where something makes acid
+  /// go deeper.
+  public DepthClass depth(Formula formula, Optional<Duration> contact, int layers, Region region) {
+    return deepened(Depth.read(formula, contact, layers), formula, region).depth();
+  }
+
+  /// A reading for the skin of today: one class deeper, once in all, after dermaplaning or on thin
+  /// skin for which the formula is not made.
+  public Depth.Reading deepened(Depth.Reading planned, Formula formula, Region region) {
+    if (countsDeeper) return planned.deeper("dermaplaned lately");
+    boolean thin = region == Region.EYE_CONTOUR || region == Region.NECK_DECOLLETAGE;
+    return thin && !formula.label().regions().contains(region)
+        ? planned.deeper("not made for " + region.withArticle())
+        : planned;
   }
 
   /// The rung that this client may take of the one that the ladder gives; never below 1.
@@ -162,16 +173,16 @@ public record Limits(
     excluded.stream()
         .filter(formula::contains)
         .forEach(substance -> why.add("contains " + substance.label() + ", which is excluded"));
-    if (excludedFamilies.contains(formula.family())) {
+    if (excludedFamilies.contains(formula.family().coveredBy())) {
       why.add(formula.family().label() + " is excluded for this client");
     }
     onlyFamilies
-        .filter(only -> !only.contains(formula.family()))
+        .filter(only -> !only.contains(formula.family().coveredBy()))
         .ifPresent(only -> why.add(new Restriction.OnlyFamilies(only).words()));
     onlyFormulas
         .filter(only -> !only.contains(formula.code()))
         .ifPresent(only -> why.add(new Restriction.OnlyFormulas(only).words()));
-    if (excludedFormulas.contains(formula.code())) why.add("warms the skin: no heat today");
+    if (noWarming && formula.label().warms()) why.add("warms the skin: no heat today");
     depthCap
         .filter(depth::deeperThan)
         .ifPresent(cap -> why.add(depth.label() + "; the cap is " + cap.label()));

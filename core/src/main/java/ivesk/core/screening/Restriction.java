@@ -37,9 +37,10 @@ public sealed interface Restriction {
     }
   }
 
-  record ExcludeFormulas(Set<String> codes, String because) implements Restriction {
+  /// Nothing with a warming agent.
+  record NoWarming() implements Restriction {
     public String words() {
-      return because;
+      return "nothing that warms";
     }
   }
 

@@ -27,7 +27,7 @@ public record Scope(String label, boolean client, BiPredicate<Formula, DepthClas
   public static Scope families(Set<Family> families) {
     return of(
         String.join(", ", families.stream().sorted().map(Family::label).toList()),
-        (formula, depth) -> families.contains(formula.family()));
+        (formula, depth) -> families.contains(formula.family().coveredBy()));
   }
 
   public static Scope substance(Substance substance) {

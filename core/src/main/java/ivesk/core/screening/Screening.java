@@ -2,7 +2,6 @@ package ivesk.core.screening;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Library;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -150,9 +149,10 @@ public record Screening(
 
   private int countOpen(ScreeningFacts facts) {
     int open = 0;
-    for (Formula formula : Library.FORMULAS) {
-      if (formula.use() == Formula.Use.OUT_OF_SCOPE) continue;
-      DepthClass depth = limits.depth(formula, formula.firstContact(), formula.layersFirst());
+    for (Formula formula : facts.shelf().formulas()) {
+      if (!formula.peels() || !formula.label().regions().contains(facts.region())) continue;
+      DepthClass depth =
+          limits.depth(formula, formula.firstContact(), formula.layersFirst(), facts.region());
       boolean shut =
           findings.stream().anyMatch(f -> f.shuts() && f.scope().covers().test(formula, depth))
               || !limits

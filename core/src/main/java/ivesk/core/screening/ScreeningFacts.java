@@ -2,6 +2,8 @@ package ivesk.core.screening;
 
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
+import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.skin.HomeProduct;
@@ -24,6 +26,7 @@ import java.util.stream.Stream;
 ///
 /// @param products used at home; what they contain answers the questions about it
 /// @param region where the peel is planned
+/// @param shelf the practice's formulas and bottles
 public record ScreeningFacts(
     LocalDate dateOfBirth,
     SkinProfile skin,
@@ -34,7 +37,8 @@ public record ScreeningFacts(
     List<HomeProduct> products,
     Region region,
     LocalDate peelDate,
-    Policies policies) {
+    Policies policies,
+    Shelf shelf) {
 
   /// Which products at home answer a question.
   private static final Map<Question, Set<Active>> HOME_USE =
@@ -175,7 +179,7 @@ public record ScreeningFacts(
   /// Where this client enters a family: sensitivity 2, rosacea and minors at the first rung.
   public int entryRung(Family family) {
     if (sensitive() || skin.rosacea() || minor()) return 1;
-    return ivesk.core.formula.Library.of(family).stream()
+    return Library.of(family).stream()
         .filter(Formula::entry)
         .mapToInt(Formula::rung)
         .min()

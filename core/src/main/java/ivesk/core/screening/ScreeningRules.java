@@ -272,11 +272,7 @@ public final class ScreeningRules {
           rule("SCR-MELASMA", COMMON_PRACTICE, "Heat feeds melasma.")
               .concerns(v -> v.skin().melasma())
               .finds(v ->
-                  List.of(
-                      adapt(
-                          "melasma",
-                          new Care(Kind.NO_HEAT),
-                          new Restriction.ExcludeFormulas(Set.of("ENZ-A"), "no ENZ-A")))),
+                  List.of(adapt("melasma", new Care(Kind.NO_HEAT), new Restriction.NoWarming()))),
           rule("SCR-BARRIER", COMMON_PRACTICE, "Skin that stings with water is not ready.")
               .concerns(v -> v.skin().sensitiveAtLeast(Sensitivity.COMPROMISED))
               .finds(v ->
@@ -454,7 +450,7 @@ public final class ScreeningRules {
 
   private static List<Draft> consent(ScreeningFacts v) {
     Set<Family> missing = EnumSet.noneOf(Family.class);
-    for (Family family : Family.values()) {
+    for (Family family : Family.covering()) {
       if (v.consents().stream().noneMatch(c -> c.covers(family, v.peelDate(), v.minor()))) {
         missing.add(family);
       }
@@ -466,7 +462,7 @@ public final class ScreeningRules {
             .anyMatch(c -> missing.contains(c.family()) && c.withdrawnOn().isPresent());
     String said = withdrawn ? "consent withdrawn" : "no signed consent";
     return List.of(
-        missing.size() == Family.values().length
+        missing.size() == Family.covering().size()
             ? cause(said, signing)
             : cause(said + " for " + labels(missing), signing).only(Scope.families(missing)));
   }
@@ -594,7 +590,7 @@ public final class ScreeningRules {
     Set<Family> reacted = EnumSet.noneOf(Family.class);
     Map<LocalDate, Set<Family>> placed = new TreeMap<>();
     Set<Family> missing = EnumSet.noneOf(Family.class);
-    for (Family family : Family.values()) {
+    for (Family family : Family.covering()) {
       List<PatchTest> tests =
           v.patchTests().stream().filter(test -> test.family() == family).toList();
       if (tests.stream().anyMatch(PatchTest::reacted)) {
@@ -625,7 +621,7 @@ public final class ScreeningRules {
                 .earliest(day)
                 .only(scope.apply(families))));
     if (!missing.isEmpty()) {
-      String which = missing.size() == Family.values().length ? "" : " for " + labels(missing);
+      String which = missing.size() == Family.covering().size() ? "" : " for " + labels(missing);
       found.add(
           cause("no patch test" + which, "a patch test, read after 24 to 48 hours")
               .only(scope.apply(missing)));
@@ -635,7 +631,7 @@ public final class ScreeningRules {
 
   private static boolean needsPatch(ScreeningFacts v, Family family) {
     return v.sensitive()
-        || v.pastPeels().stream().noneMatch(peel -> peel.formula().family() == family);
+        || v.pastPeels().stream().noneMatch(peel -> peel.formula().family().coveredBy() == family);
   }
 
   private static List<Draft> reaction(ScreeningFacts v) {
@@ -741,8 +737,8 @@ public final class ScreeningRules {
     if (v.lastPeel().isEmpty()) return List.of();
     PastPeel last = v.lastPeel().get();
     Map<LocalDate, List<String>> shutUntil = new TreeMap<>();
-    for (Formula formula : Library.FORMULAS) {
-      if (formula.use() == Formula.Use.OUT_OF_SCOPE) continue;
+    for (Formula formula : v.shelf().formulas()) {
+      if (!formula.peels()) continue;
       LocalDate free = last.on().plusDays(intervalDays(v, last, formula));
       if (free.isAfter(v.peelDate())) {
         shutUntil.computeIfAbsent(free, day -> new ArrayList<>()).add(formula.code());
@@ -752,7 +748,7 @@ public final class ScreeningRules {
         .map(entry -> {
           Set<String> codes = Set.copyOf(entry.getValue());
           return until(entry.getKey(), "last peel " + day(last.on()))
-              .only(Scope.of(Words.list(entry.getValue()), (f, d) -> codes.contains(f.code())));
+              .only(Scope.of(listed(entry.getValue()), (f, d) -> codes.contains(f.code())));
         })
         .toList();
   }
@@ -775,6 +771,10 @@ public final class ScreeningRules {
 
   private static String labels(Set<Family> families) {
     return Words.list(families.stream().sorted().map(Family::label).toList());
+  }
+
+  private static String listed(List<String> codes) {
+    return codes.size() > Library.FORMULAS.size() ? codes.size() + " formulas" : Words.list(codes);
   }
 
   private static Function<ScreeningFacts, List<Draft>> yes(Question question, Draft... drafts) {

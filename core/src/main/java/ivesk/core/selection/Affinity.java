@@ -38,7 +38,7 @@ public final class Affinity {
   /// takes 0.5 from salicylic, Jessner and pyruvic; kept within 0 to 3.
   public static double of(Family family, Condition condition, Oil oil) {
     int[] row = TABLE.get(condition);
-    if (row == null || row[family.ordinal()] == 0) return 0;
+    if (row == null || !family.ranked() || row[family.ordinal()] == 0) return 0;
     double affinity = row[family.ordinal()];
     if (oil == Oil.OILY
         && (family == Family.SALICYLIC || family == Family.JESSNER || family == Family.MANDELIC)) {

@@ -17,6 +17,7 @@ import java.util.Optional;
 /// @param event a day on which the skin must be clear
 /// @param areas of this client's skin
 /// @param weightKg for the salicylate yardstick
+/// @param bookedMinutes of the appointment; empty when it is not booked
 public record SelectionFacts(
     ScreeningFacts client,
     Screening screening,
@@ -24,7 +25,8 @@ public record SelectionFacts(
     Optional<Integer> flakingDaysThatFit,
     Optional<LocalDate> event,
     Areas areas,
-    Optional<Double> weightKg) {
+    Optional<Double> weightKg,
+    Optional<Integer> bookedMinutes) {
 
   /// A client without height and weight.
   public static SelectionFacts of(ScreeningFacts client, Screening screening, Ladders ladders) {
@@ -35,6 +37,7 @@ public record SelectionFacts(
         Optional.empty(),
         Optional.empty(),
         new Areas(BodySurface.UNKNOWN_M2, client.age(), Map.of()),
+        Optional.empty(),
         Optional.empty());
   }
 

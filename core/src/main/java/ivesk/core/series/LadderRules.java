@@ -36,7 +36,7 @@ public final class LadderRules {
       if (own.isEmpty()) continue;
       known.add(family);
       own.forEach(peel -> lastLayers.put(peel.formula().code(), peel.layers()));
-      rung(own, day, rungs, reasons);
+      if (family.ranked()) rung(own, day, rungs, reasons);
     }
     return new Ladders(
         rungs,

@@ -2,7 +2,7 @@ package ivesk.core.series;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Library;
+import ivesk.core.formula.Shelf;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
@@ -86,15 +86,15 @@ public record NextPeel(
           earliest,
           reasons,
           Step.LOWER,
-          atRung(done, rung),
+          atRung(client.shelf(), done, rung),
           "It was ended early or was hard to bear: shorter, lower, or another family.");
     }
-    if (rung > done.rung() && atRung(done, rung).isPresent()) {
+    if (rung > done.rung() && atRung(client.shelf(), done, rung).isPresent()) {
       return new NextPeel(
           earliest,
           reasons,
           Step.ONE_RUNG_UP,
-          atRung(done, rung),
+          atRung(client.shelf(), done, rung),
           reason + ". Staying is as good when the goals are met.");
     }
     if (done.takesLayers() && layers < done.layersMost() && layers >= plan.layersPlanned()) {
@@ -108,9 +108,9 @@ public record NextPeel(
     return new NextPeel(earliest, reasons, Step.SAME, Optional.of(done), "Well taken. " + reason);
   }
 
-  private static Optional<Formula> atRung(Formula done, int rung) {
-    return Library.of(done.family()).stream()
-        .filter(formula -> formula.use() != Formula.Use.OUT_OF_SCOPE)
+  private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
+    return shelf.formulas().stream()
+        .filter(formula -> formula.family() == done.family() && formula.peels())
         .filter(formula -> formula.rung() == rung)
         .findFirst();
   }

@@ -5,6 +5,7 @@ import static ivesk.core.treatment.AdviceDraft.names;
 import static ivesk.core.treatment.AdviceDraft.row;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
@@ -202,12 +203,8 @@ final class DecisionTable {
               .key(Action.END)
               .build());
     }
-    boolean frostFormula =
-        switch (plan.formula().family()) {
-          case TCA, JESSNER -> true;
-          case PHA, ENZYME, LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, SALICYLIC, PYRUVIC ->
-              false;
-        };
+    Family family = plan.formula().family();
+    boolean frostFormula = family == Family.TCA || family == Family.JESSNER;
     List<Zone> jumped = zonesWhere(state, active, zone -> zone.rise() >= 2);
     return jumped.isEmpty() || frostFormula
         ? Optional.empty()

@@ -30,6 +30,15 @@ public final class EndingSteps {
               "Neutraliser on hot spots first, then in the order applied",
               "Press hot spots again, repeat until no fizz",
               "Rinse cool");
+      case WIPE_THEN_COOL_RINSE ->
+          List.of(
+              "Wipe the paste off with dry gauze",
+              "Cool rinse, a clean face of the pad for each stroke",
+              "Fan until it falls");
+      case COOL_PADS ->
+          List.of(
+              "Lids stay closed: cool damp pads, outwards from the nose",
+              "A fresh pad each stroke");
       case RINSE, DAMP_PADS ->
           List.of("Cool water, a clean face of the pad for each stroke", "Pat dry");
       case COOL_RINSE ->

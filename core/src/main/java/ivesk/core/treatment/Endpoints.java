@@ -19,9 +19,8 @@ public final class Endpoints {
     boolean darker = plan.phototype().atLeast(Phototype.IV);
     return switch (plan.formula().family()) {
       case TCA, JESSNER -> darker ? Whitening.F1 : Whitening.F2;
-      case SALICYLIC -> Whitening.F1;
-      // Frost under an AHA is injury starting: any whitening at all.
-      case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC, PHA, ENZYME -> Whitening.CRYSTALS;
+      // Frost under an AHA is injury starting: any whitening at all, but for crystals of salicylic.
+      default -> plan.formula().mayCrystallise() ? Whitening.F1 : Whitening.CRYSTALS;
     };
   }
 
@@ -30,8 +29,7 @@ public final class Endpoints {
     return switch (plan.formula().family()) {
       case TCA -> Optional.of(Whitening.F1);
       case JESSNER -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
-      case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC, PHA, ENZYME, SALICYLIC ->
-          Optional.empty();
+      default -> Optional.empty();
     };
   }
 

@@ -264,7 +264,8 @@ class FormulaTest {
                 6,
                 8,
                 1,
-                2))
+                2,
+                good.label()))
         .hasMessageContaining("must not pass most");
   }
 

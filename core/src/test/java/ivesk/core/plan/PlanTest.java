@@ -58,6 +58,7 @@ class PlanTest {
             Optional.empty(),
             Optional.empty(),
             areas,
+            Optional.empty(),
             Optional.empty()),
         wishes);
   }

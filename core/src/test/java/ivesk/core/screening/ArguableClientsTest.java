@@ -221,7 +221,9 @@ class ArguableClientsTest {
     return !screening
         .shuts(
             formula,
-            screening.limits().depth(formula, formula.firstContact(), formula.layersFirst()),
+            screening
+                .limits()
+                .depth(formula, formula.firstContact(), formula.layersFirst(), Region.FACE),
             argued.client.facts().entryRung(formula.family()))
         .isEmpty();
   }

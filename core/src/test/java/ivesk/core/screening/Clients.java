@@ -1,6 +1,7 @@
 package ivesk.core.screening;
 
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.skin.Condition;
@@ -41,6 +42,7 @@ public final class Clients {
   private Region region = Region.FACE;
   private Optional<String> dispute = Optional.empty();
   private LocalDate day = T;
+  private Shelf shelf = Shelf.SHIPPED;
   private Policies policies =
       Policies.defaults()
           .opening(java.util.Set.of(Policies.Restricted.TCA, Policies.Restricted.RESORCINOL));
@@ -99,6 +101,11 @@ public final class Clients {
 
   public Clients notAsked(Question question) {
     answers.remove(question);
+    return this;
+  }
+
+  public Clients shelf(Shelf value) {
+    shelf = value;
     return this;
   }
 
@@ -173,7 +180,8 @@ public final class Clients {
         products,
         region,
         day,
-        policies);
+        policies,
+        shelf);
   }
 
   public Screening screened(Settlement... settlements) {

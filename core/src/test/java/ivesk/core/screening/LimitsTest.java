@@ -242,7 +242,9 @@ class LimitsTest {
       return !screening
           .shuts(
               formula,
-              screening.limits().depth(formula, formula.firstContact(), formula.layersFirst()),
+              screening
+                  .limits()
+                  .depth(formula, formula.firstContact(), formula.layersFirst(), Region.FACE),
               client.facts().entryRung(formula.family()))
           .isEmpty();
     }
@@ -264,7 +266,8 @@ class LimitsTest {
       assertThat(limits.layers(1)).isEqualTo(1);
       assertThat(limits.contactFactor()).isEqualTo(0.75);
       Formula lactic = Library.get("LAC-10");
-      assertThat(limits.depth(lactic, lactic.firstContact(), 1)).isEqualTo(DepthClass.SUPERFICIAL);
+      assertThat(limits.depth(lactic, lactic.firstContact(), 1, Region.FACE))
+          .isEqualTo(DepthClass.SUPERFICIAL);
     }
 
     @Test

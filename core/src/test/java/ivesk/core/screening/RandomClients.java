@@ -117,7 +117,7 @@ public final class RandomClients {
     return new PastPeel(
         pick(
             random,
-            Library.FORMULAS.stream().filter(f -> f.use() != Formula.Use.OUT_OF_SCOPE).toList()),
+            Library.FORMULAS.stream().filter(Formula::peels).toList()),
         pick(random, Region.values()),
         T.minusDays(1 + random.nextInt(120)),
         1 + random.nextInt(3),

@@ -35,11 +35,15 @@ class RandomClientsTest {
           !screening
               .shuts(
                   formula,
-                  screening.limits().depth(formula, formula.firstContact(), formula.layersFirst()),
+                  screening
+                      .limits()
+                      .depth(
+                          formula, formula.firstContact(), formula.layersFirst(), facts.region()),
                   facts.entryRung(formula.family()))
               .isEmpty();
       if (worst.compareTo(Verdict.WAIT) >= 0) assertThat(shut).as(formula.code()).isTrue();
-      if (!shut && formula.use() != Formula.Use.OUT_OF_SCOPE) open++;
+      boolean here = formula.peels() && formula.label().regions().contains(facts.region());
+      if (!shut && here) open++;
     }
     assertThat(screening.open()).isEqualTo(open);
     if (open > 0) assertThat(screening.opensMost()).isEmpty();

@@ -59,6 +59,7 @@ class SelectionTest {
         Optional.of(10),
         Optional.of(event),
         plain.areas(),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -211,10 +212,10 @@ class SelectionTest {
                   .type(Phototype.III)
                   .primed(20)
                   .shows(Map.of(Condition.MELASMA_DERMAL, 3), Condition.MELASMA_DERMAL));
-      assertThat(rack.advice().orElseThrow())
+      assertThat(rack.advice().orElseThrow().said())
           .contains("does little")
-          .contains("melasma, dermal")
-          .contains("Refer");
+          .contains("melasma, dermal");
+      assertThat(rack.advice().orElseThrow().refer().orElseThrow()).contains("dermatologist");
     }
   }
 
@@ -346,6 +347,7 @@ class SelectionTest {
               Optional.of(0),
               Optional.empty(),
               plain.areas(),
+              Optional.empty(),
               Optional.empty());
       Selection rack = Selection.choose(busy);
       assertThat(reasons(rack, "SAL-10")).contains("may flake to day 2");
@@ -370,7 +372,8 @@ class SelectionTest {
               Optional.empty(),
               Optional.empty(),
               new Areas(1.75, 35, Map.of(Region.FACE, 4000.0)),
-              Optional.of(50.0));
+              Optional.of(50.0),
+              Optional.empty());
       assertThat(reasons(Selection.choose(small), "SAL-10")).contains("yardstick");
     }
   }
@@ -394,7 +397,8 @@ class SelectionTest {
     void askWhenNothingIsWished() {
       Selection rack = choose(easy().shows(Map.of()));
       assertThat(rack.ranked()).isEmpty();
-      assertThat(rack.advice().orElseThrow()).contains("Ask what the client wants");
+      assertThat(rack.advice().orElseThrow().instead().getFirst())
+          .contains("Ask what the client wants");
     }
 
     @Test
@@ -403,7 +407,7 @@ class SelectionTest {
       Selection rack = choose(pregnant);
       assertThat(rack.ranked()).isEmpty();
       assertThat(rack.tiles()).noneMatch(Tile::open);
-      assertThat(rack.advice().orElseThrow()).contains("pregnant");
+      assertThat(rack.advice().orElseThrow().said()).contains("pregnant");
     }
   }
 

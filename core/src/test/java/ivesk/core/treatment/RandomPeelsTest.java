@@ -43,7 +43,7 @@ import net.jqwik.api.constraints.LongRange;
 /// likely and unlikely ones; an event that may not follow is left out, as the server does.
 class RandomPeelsTest {
   private static final List<Formula> FORMULAS =
-      Library.FORMULAS.stream().filter(f -> f.use() != Formula.Use.OUT_OF_SCOPE).toList();
+      Library.FORMULAS.stream().filter(Formula::peels).toList();
   private static final Sign[] SIGNS = Sign.values();
   private static final Whitening[] WHITE = Whitening.values();
 

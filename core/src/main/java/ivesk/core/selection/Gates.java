@@ -1,0 +1,204 @@
+package ivesk.core.selection;
+
+import ivesk.core.Words;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Dose;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Substance;
+import ivesk.core.practice.Policies;
+import ivesk.core.screening.Screening.Shut;
+import ivesk.core.skin.Region;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/// The first pass: every reason that shuts a formula for one client and day, and what would open
+/// it. A formula is open when there is none.
+final class Gates {
+  static final String NOT_HERE = "NOT-HERE";
+  private static final double SALICYLATE_SHUTS = 0.40;
+  private static final int MILDER_PEELS = 3;
+
+  private Gates() {}
+
+  /// @param contact planned; empty for formulas without minutes
+  static List<Shut> of(
+      Formula formula,
+      DepthClass depth,
+      Optional<Duration> contact,
+      int layers,
+      SelectionFacts facts) {
+    Region region = facts.client().region();
+    if (formula.use() == Formula.Use.OUT_OF_SCOPE) {
+      return List.of(gate("SCOPE", "medium depth: outside a therapist's scope", "a physician"));
+    }
+    if (!formula.label().regions().contains(region)) {
+      return List.of(
+          gate(
+              NOT_HERE,
+              "made for " + regions(formula) + ", not for " + region.withArticle(),
+              region == Region.EYE_CONTOUR ? "an eye formula" : ""));
+    }
+    List<Shut> shut = new ArrayList<>();
+    practice(formula, depth, facts).forEach(shut::add);
+    if (facts.zones().isEmpty()) {
+      shut.add(gate("ZONE", "every zone of " + region.withArticle() + " is left out", "Screen"));
+    }
+    if (region == Region.NECK_DECOLLETAGE && formula.contains(Substance.RESORCINOL)) {
+      shut.add(gate("ZONE", "no resorcinol on neck or decolletage", "another region"));
+    }
+    shut.addAll(
+        facts.screening().shuts(formula, depth, facts.client().entryRung(formula.family())));
+    ladder(formula, facts).ifPresent(shut::add);
+    if (formula.family().strong() && facts.ladders().milderPeels() < MILDER_PEELS) {
+      shut.add(
+          gate(
+              "MILDER-FIRST",
+              "three well-taken peels of a milder family come first; so far "
+                  + facts.ladders().milderPeels(),
+              "milder peels"));
+    }
+    downtime(formula, depth, facts).forEach(shut::add);
+    time(formula, contact, layers, facts).ifPresent(shut::add);
+    salicylate(formula, layers, facts).ifPresent(shut::add);
+    return List.copyOf(shut);
+  }
+
+  /// Licence, clinician, policy and stock.
+  private static List<Shut> practice(Formula formula, DepthClass depth, SelectionFacts facts) {
+    List<Shut> shut = new ArrayList<>();
+    Policies policies = facts.client().policies();
+    if (depth.ordinal() > policies.scope().ordinal()) {
+      shut.add(gate("SCOPE", depth.label() + ": deeper than the licence", "a wider licence"));
+    }
+    for (Policies.Restricted restricted : Policies.Restricted.values()) {
+      if (formula.contains(substance(restricted))
+          && !policies.openedByClinician().contains(restricted)) {
+        shut.add(
+            gate(
+                "CLINICIAN",
+                "not opened by the supervising clinician",
+                "the clinician, once for the practice; the local law decides"));
+      }
+    }
+    if (formula.use() == Formula.Use.STAYS
+        && !policies.chose(Policies.Choice.RETINOL_SHORT_CONTACT)
+        && !policies.chose(Policies.Choice.RETINOL_LABEL_HOURS)) {
+      shut.add(gate("POLICY", "no retinol after a peel in this practice", "the policy"));
+    }
+    facts
+        .client()
+        .shelf()
+        .nothingLeft(formula.code(), facts.client().peelDate())
+        .ifPresent(words -> shut.add(gate("STOCK", words, "a bottle in date, on the Shelf")));
+    return shut;
+  }
+
+  static Substance substance(Policies.Restricted restricted) {
+    return switch (restricted) {
+      case TCA -> Substance.TCA;
+      case RESORCINOL -> Substance.RESORCINOL;
+    };
+  }
+
+  private static String regions(Formula formula) {
+    return formula.label().regions().stream()
+        .sorted()
+        .map(Region::label)
+        .collect(Collectors.joining(", "));
+  }
+
+  private static Optional<Shut> ladder(Formula formula, SelectionFacts facts) {
+    int rung = rung(formula.family(), facts);
+    if (formula.rung() <= rung) return Optional.empty();
+    String why =
+        facts
+            .ladders()
+            .reasons()
+            .getOrDefault(
+                formula.family(),
+                "this client enters " + formula.family().label() + " at rung " + rung);
+    return Optional.of(
+        gate("LADDER", "rung " + formula.rung() + ": " + why, "a full series below"));
+  }
+
+  /// The client's ladder rung within the limits of the day.
+  static int rung(Family family, SelectionFacts facts) {
+    return facts
+        .screening()
+        .limits()
+        .rung(facts.ladders().rungs().getOrDefault(family, facts.client().entryRung(family)));
+  }
+
+  private static List<Shut> downtime(Formula formula, DepthClass depth, SelectionFacts facts) {
+    List<Shut> shut = new ArrayList<>();
+    facts
+        .flakingDaysThatFit()
+        .filter(days -> formula.peelingLast() > days && days < 10)
+        .ifPresent(days ->
+            shut.add(
+                gate(
+                    "DOWNTIME",
+                    "may flake to day "
+                        + formula.peelingLast()
+                        + "; "
+                        + days
+                        + " fit the client's life",
+                    "more days without plans")));
+    if (facts.event().isEmpty()) return shut;
+    LocalDate event = facts.event().get();
+    long days = ChronoUnit.DAYS.between(facts.client().peelDate(), event);
+    if (days < 0) return shut;
+    boolean first = facts.ladders().firstWith(formula.family());
+    int needed = formula.peelingLast() + 2;
+    if (first) {
+      boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
+      needed = Math.max(needed, superficial ? 28 : 14);
+    }
+    if (days < needed) {
+      shut.add(
+          new Shut(
+              "EVENT",
+              Words.count(days, "day") + " before the event; " + needed + " are needed",
+              Optional.of(event),
+              "after the event"));
+    }
+    return shut;
+  }
+
+  private static Optional<Shut> time(
+      Formula formula, Optional<Duration> contact, int layers, SelectionFacts facts) {
+    long needed = (Appointment.length(formula, contact, layers).toSeconds() + 59) / 60;
+    return facts
+        .bookedMinutes()
+        .filter(booked -> booked < needed)
+        .map(booked ->
+            gate(
+                "TIME",
+                "takes %d min in the room; %d are booked".formatted(needed, booked),
+                "a longer appointment"));
+  }
+
+  private static Optional<Shut> salicylate(Formula formula, int layers, SelectionFacts facts) {
+    double share =
+        Dose.salicylateShare(
+            formula, Dose.layerVolumeMl(facts.areaCm2()), layers, facts.weightKg());
+    return share <= SALICYLATE_SHUTS
+        ? Optional.empty()
+        : Optional.of(
+            gate(
+                "SALICYLATE",
+                "carries %.0f %% of the salicylate yardstick; above 40 %% is shut"
+                    .formatted(share * 100),
+                "a smaller area or fewer layers"));
+  }
+
+  static Shut gate(String id, String words, String opens) {
+    return new Shut(id, words, Optional.empty(), opens);
+  }
+}
