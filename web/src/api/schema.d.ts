@@ -164,6 +164,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/ph-meter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["meter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/ph-meter/bottle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/ph-meter/buffer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/strength": {
         parameters: {
             query?: never;
@@ -332,7 +380,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save_1"];
+        put: operations["save_2"];
         post?: never;
         delete: operations["remove"];
         options?: never;
@@ -356,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/selection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["choose_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -366,6 +430,150 @@ export interface paths {
         get: operations["session"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/csv/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/csv/{table}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveLot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/openings/{restricted}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["open"];
+        post?: never;
+        delete: operations["close"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["retire"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/scan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["scan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/scanner/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["scanner"];
         delete?: never;
         options?: never;
         head?: never;
@@ -564,6 +772,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/chain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["chain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/choice": {
         parameters: {
             query?: never;
@@ -740,6 +964,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/selection/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["attempt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/start": {
         parameters: {
             query?: never;
@@ -765,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["open"];
+        post: operations["open_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -892,7 +1132,7 @@ export interface components {
         };
         AnswerChange: {
             choice?: string;
-            families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             /** Format: date */
             on?: string;
             zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
@@ -914,6 +1154,28 @@ export interface components {
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
+        Attempt: {
+            aboveSalonFigure: boolean;
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            depthReasons: string[];
+            flakesLike: string;
+            /** Format: double */
+            freeAcidPercent: number;
+            /** Format: int32 */
+            intervalDays: number;
+            /** Format: double */
+            mgPerCm2: number;
+            objections: components["schemas"]["Shut"][];
+            /** Format: int32 */
+            peelingFirst: number;
+            /** Format: int32 */
+            peelingLast: number;
+            /** Format: double */
+            resorcinolMg: number;
+            /** Format: double */
+            salicylateShare: number;
+        };
         Band: {
             /** Format: int32 */
             high: number;
@@ -924,6 +1186,8 @@ export interface components {
             window?: string;
         };
         BenchFormula: {
+            aboveSalonFigure: boolean;
+            bufferedInWater: boolean;
             code: string;
             components: components["schemas"]["Component"][];
             name: string;
@@ -941,6 +1205,8 @@ export interface components {
         };
         BenchWords: {
             formulas: components["schemas"]["BenchFormula"][];
+            jessner: components["schemas"]["Part"][];
+            mayMix: boolean;
             substances: components["schemas"]["BenchSubstance"][];
         };
         Block: {
@@ -963,9 +1229,47 @@ export interface components {
             /** Format: double */
             weightKg?: number;
         };
+        BottleDip: {
+            formula: string;
+        };
+        BottleReading: {
+            /** Format: double */
+            freePercentWv: number;
+            /** Format: double */
+            label?: number;
+            /** Format: double */
+            labelFreePercentWv: number;
+            /** Format: double */
+            millivolts: number;
+            /** Format: double */
+            ph: number;
+        };
+        BufferDip: {
+            /** @enum {string} */
+            buffer: "PH_4_01" | "PH_7_00";
+        };
+        Chain: {
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            depthReasons: string[];
+            /** Format: int32 */
+            intervalDays: number;
+            /** Format: int64 */
+            minutes: number;
+            objections: components["schemas"]["Shut"][];
+            /** Format: int32 */
+            peelingFirst: number;
+            /** Format: int32 */
+            peelingLast: number;
+        };
+        ChainAsked: {
+            formula: string;
+            then: components["schemas"]["NextStage"][];
+        };
         Choice: {
             formula: string;
             reason?: string;
+            then?: components["schemas"]["NextStage"][];
         };
         ClearanceGiven: {
             clinician: string;
@@ -1047,7 +1351,7 @@ export interface components {
         };
         Consent: {
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             guardian?: string;
             signedBy: string;
             /** Format: date */
@@ -1057,7 +1361,7 @@ export interface components {
         };
         ConsentGiven: {
             client: components["schemas"]["SignedName"];
-            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             guardian?: components["schemas"]["SignedName"];
             /** Format: int32 */
             statements: number;
@@ -1164,6 +1468,9 @@ export interface components {
             stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
         };
+        CsvText: {
+            text: string;
+        };
         Cue: {
             advice: components["schemas"]["Advice"];
             /** Format: date-time */
@@ -1216,7 +1523,7 @@ export interface components {
             /** Format: date-time */
             dueAt: string;
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             familyLabel: string;
             overdue: boolean;
             /** Format: uuid */
@@ -1265,12 +1572,19 @@ export interface components {
         Fact: components["schemas"]["Opened"] | components["schemas"]["StepDone"] | components["schemas"]["SensationAnswered"] | components["schemas"]["QualityTold"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["NoteWritten"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["ProductApplied"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"];
         FamilyColumn: {
             /** @enum {string} */
-            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             label: string;
+            ranked: boolean;
+        };
+        FamilyName: {
+            /** @enum {string} */
+            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
+            label: string;
+            ranked: boolean;
         };
         FamilyText: {
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             label: string;
             text: string;
         };
@@ -1281,7 +1595,7 @@ export interface components {
             /** Format: uuid */
             guardianPicture?: string;
             /** @enum {string} */
-            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             label: string;
             /** Format: uuid */
             picture?: string;
@@ -1303,6 +1617,11 @@ export interface components {
              * @enum {string}
              */
             type: "FanTurned";
+        };
+        Fault: {
+            /** Format: int64 */
+            line: number;
+            words: string;
         };
         FindingView: {
             clearedBy: string;
@@ -1328,14 +1647,15 @@ export interface components {
             /** Format: duration */
             dwell: string;
             /** @enum {string} */
-            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
+            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "COOL_PADS" | "WIPE_THEN_COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
             entry: boolean;
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             /** Format: duration */
             firstContact?: string;
             /** Format: int32 */
             intervalDays: number;
+            label: components["schemas"]["Label"];
             /** Format: int32 */
             layersFirst: number;
             /** Format: int32 */
@@ -1358,9 +1678,9 @@ export interface components {
             /** Format: int32 */
             seriesMost: number;
             /** @enum {string} */
-            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
+            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
             /** @enum {string} */
-            vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER";
+            vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER" | "CREAM" | "PASTE" | "LOTION";
         };
         FoundClients: {
             clients: components["schemas"]["Client"][];
@@ -1422,6 +1742,21 @@ export interface components {
             part: "INHERITED" | "REACTION" | "HABITS";
             question: string;
         };
+        Label: {
+            bufferedInWater: boolean;
+            doneWhen: string;
+            /** Format: duration */
+            leastContact?: string;
+            maker: string;
+            measure: string;
+            regions: ("FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS")[];
+            replaces?: string;
+            /** Format: int32 */
+            staysHours?: number;
+            /** Format: int32 */
+            version: number;
+            warms: boolean;
+        };
         LabelFacts: {
             /** Format: double */
             ph: number;
@@ -1429,6 +1764,21 @@ export interface components {
             strengthPercentWv: number;
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        LadderView: {
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
+            label: string;
+            /** Format: int64 */
+            peels: number;
+            /** Format: int32 */
+            rung: number;
+            running: boolean;
+            /** Format: int32 */
+            series: number;
+            /** Format: int64 */
+            wellTaken: number;
+            why: string;
         };
         LaidOut: {
             note: string;
@@ -1487,12 +1837,65 @@ export interface components {
              */
             type: "LeavingChecked";
         };
+        Line: {
+            code: string;
+            /** @enum {string} */
+            effect: "NEW" | "CHANGED" | "SAME";
+            /** Format: int64 */
+            line: number;
+            name: string;
+        };
         LookWords: {
             /** @enum {string} */
             id: "FLAKING" | "SHINE" | "MAKE_UP" | "IRRITATION" | "OPEN_SPOTS" | "PORES" | "COMEDONES" | "TEXTURE" | "PIGMENT" | "FINE_LINES";
             label: string;
             /** Format: int32 */
             look: number;
+        };
+        Lot: {
+            /** Format: date */
+            expires: string;
+            formulaCode: string;
+            /** Format: double */
+            leftMl: number;
+            /** Format: int32 */
+            monthsAfterOpening?: number;
+            number: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: date */
+            received: string;
+            /** Format: double */
+            volumeMl: number;
+        };
+        LotKept: {
+            lot: components["schemas"]["Lot"];
+            /** Format: int32 */
+            over: number;
+        };
+        LotView: {
+            /** Format: date */
+            expires: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            leftMl: number;
+            /** Format: int32 */
+            monthsAfterOpening?: number;
+            number: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: date */
+            received: string;
+            /** @enum {string} */
+            state: "GOOD" | "LOW" | "EMPTY" | "EXPIRED" | "OPEN_TOO_LONG";
+            stateLabel: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: double */
+            volumeMl: number;
         };
         Made: {
             /** Format: double */
@@ -1501,6 +1904,18 @@ export interface components {
             percentWv: number;
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        MeterView: {
+            /** Format: int64 */
+            ageMinutes?: number;
+            drifted: boolean;
+            millivolts: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            slopePercent?: number;
+            /** Format: double */
+            zeroMv?: number;
         };
         Move: {
             /** Format: date-time */
@@ -1527,6 +1942,8 @@ export interface components {
             base: "BICARBONATE" | "ARGININE";
             /** Format: double */
             basePercentWv: number;
+            /** Format: double */
+            bufferedPh?: number;
             components: components["schemas"]["Component"][];
             /** Format: double */
             volumeMl: number;
@@ -1561,6 +1978,10 @@ export interface components {
             /** Format: date-time */
             startsAt: string;
         };
+        NextStage: {
+            formula: string;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         NextView: {
             /** Format: date */
             earliest: string;
@@ -1581,6 +2002,16 @@ export interface components {
              */
             type: "NoteWritten";
         };
+        NumbersTried: {
+            /** Format: int32 */
+            contactSeconds?: number;
+            formula: string;
+            /** Format: int32 */
+            layers: number;
+            percents: number[];
+            /** Format: double */
+            ph?: number;
+        };
         Opened: {
             plan: components["schemas"]["TreatmentPlan"];
             /**
@@ -1588,6 +2019,13 @@ export interface components {
              * @enum {string}
              */
             type: "Opened";
+        };
+        Opening: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            substance: "TCA" | "RESORCINOL";
         };
         Option: {
             dateLabel?: string;
@@ -1619,7 +2057,7 @@ export interface components {
             parts: components["schemas"]["Part"][];
         };
         PatchPlaced: {
-            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             site: string;
         };
         PatchRead: {
@@ -1628,7 +2066,7 @@ export interface components {
         };
         PatchTest: {
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             /** Format: date-time */
             placedAt: string;
             /** Format: date */
@@ -1641,7 +2079,7 @@ export interface components {
             /** Format: date-time */
             dueAt?: string;
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             /** Format: uuid */
             id: string;
             label: string;
@@ -1720,6 +2158,7 @@ export interface components {
         PlanStation: {
             /** Format: int32 */
             bookedMinutes: number;
+            chain?: components["schemas"]["Chain"];
             course: components["schemas"]["Block"][];
             /** Format: date */
             flakingFrom: string;
@@ -1736,6 +2175,7 @@ export interface components {
             plan: components["schemas"]["PlanView"];
             prep: components["schemas"]["Step"][];
             salicylate?: components["schemas"]["Salicylate"];
+            then: components["schemas"]["StageView"][];
             trolley: components["schemas"]["LaidOut"][];
         };
         PlanView: {
@@ -1756,7 +2196,7 @@ export interface components {
             /** Format: int64 */
             dwellSeconds: number;
             /** @enum {string} */
-            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
+            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "COOL_PADS" | "WIPE_THEN_COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
             firstVisit: boolean;
             formulaCode: string;
             formulaName: string;
@@ -1786,7 +2226,7 @@ export interface components {
             /** Format: int32 */
             stop: number;
             /** @enum {string} */
-            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "OUT_OF_SCOPE";
+            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         Point: {
@@ -1809,10 +2249,82 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "LICENCE";
+            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["PolicyOption"][];
             usual: string;
+        };
+        Preview: {
+            /** Format: int64 */
+            changed: number;
+            faults: components["schemas"]["Fault"][];
+            /** Format: int64 */
+            fresh: number;
+            /** Format: int64 */
+            rows: number;
+            /** Format: int64 */
+            same: number;
+            separator: string;
+            shown: components["schemas"]["Line"][];
+            /** @enum {string} */
+            table: "PRODUCTS" | "LOTS";
+        };
+        Product: {
+            /** Format: int32 */
+            bandHigh: number;
+            /** Format: int32 */
+            bandLow: number;
+            /** Format: int32 */
+            bandSeconds?: number;
+            bufferedInWater: boolean;
+            code: string;
+            components: components["schemas"]["Component"][];
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            doneWhen: string;
+            /** Format: int32 */
+            dwellSeconds: number;
+            /** @enum {string} */
+            ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "COOL_PADS" | "WIPE_THEN_COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
+            /** Format: int32 */
+            firstSeconds?: number;
+            /** Format: int32 */
+            intervalDays: number;
+            /** Format: int32 */
+            layersFirst: number;
+            /** Format: int32 */
+            layersMost: number;
+            /** Format: int32 */
+            leastSeconds?: number;
+            maker: string;
+            measure: string;
+            /** Format: int32 */
+            mostSeconds?: number;
+            name: string;
+            /** Format: int32 */
+            peelingFirst: number;
+            /** Format: int32 */
+            peelingLast: number;
+            /** Format: double */
+            ph?: number;
+            regions: ("FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS")[];
+            replaces?: string;
+            /** Format: int32 */
+            rung: number;
+            /** Format: int32 */
+            seriesLeast: number;
+            /** Format: int32 */
+            seriesMost: number;
+            /** Format: int32 */
+            staysHours?: number;
+            thenFalling: boolean;
+            /** @enum {string} */
+            use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
+            /** @enum {string} */
+            vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER" | "CREAM" | "PASTE" | "LOTION";
+            warms: boolean;
         };
         ProductApplied: {
             product: string;
@@ -1821,6 +2333,11 @@ export interface components {
              * @enum {string}
              */
             type: "ProductApplied";
+        };
+        ProductKept: {
+            label: components["schemas"]["Product"];
+            /** Format: int32 */
+            over: number;
         };
         ProductKind: {
             actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
@@ -1847,7 +2364,7 @@ export interface components {
             answeredAt?: string;
             answeredBy?: string;
             choice?: string;
-            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA")[];
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             /** @enum {string} */
             group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
             groupLabel: string;
@@ -1863,16 +2380,21 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         RackView: {
-            advice?: string;
+            advice?: components["schemas"]["Advice"];
+            deepens: string;
             /** Format: date */
             event?: string;
             eventName?: string;
             families: components["schemas"]["FamilyColumn"][];
             /** Format: int32 */
+            here: number;
+            ladders: components["schemas"]["LadderView"][];
+            /** Format: int32 */
             open: number;
             /** Format: date */
             peelDate: string;
             ranked: string[];
+            region: string;
             tiles: components["schemas"]["TileView"][];
         };
         Reasons: {
@@ -1897,6 +2419,11 @@ export interface components {
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
+        RegionName: {
+            /** @enum {string} */
+            id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            label: string;
+        };
         RegionWords: {
             /** @enum {string} */
             id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
@@ -1918,6 +2445,13 @@ export interface components {
         RestAnswered: {
             /** @enum {string} */
             rest: "AS_LAST_TIME" | "NONE_APPLIES";
+        };
+        RestrictedView: {
+            formulas: string[];
+            /** @enum {string} */
+            id: "TCA" | "RESORCINOL";
+            label: string;
+            opened?: components["schemas"]["Opening"];
         };
         RunningView: {
             advice: string;
@@ -1941,6 +2475,17 @@ export interface components {
             grams: number;
             /** Format: double */
             share: number;
+        };
+        Scan: {
+            text: string;
+        };
+        ScannedLabel: {
+            /** Format: date */
+            expires?: string;
+            lot?: string;
+            product?: string;
+            /** Format: double */
+            volumeMl?: number;
         };
         ScreeningQuestion: {
             answers: {
@@ -1972,6 +2517,22 @@ export interface components {
             regionLabel: string;
             returning: boolean;
         };
+        SelectionQuestion: {
+            areasCm2?: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            bookedMinutes?: number;
+            client: components["schemas"]["ScreeningQuestion"];
+            /** Format: date */
+            event?: string;
+            /** Format: int32 */
+            flakingDaysThatFit?: number;
+            /** Format: double */
+            heightCm?: number;
+            /** Format: double */
+            weightKg?: number;
+        };
         SensationAnswered: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1983,6 +2544,32 @@ export interface components {
         };
         Session: {
             account?: components["schemas"]["Account"];
+        };
+        ShelfItem: {
+            aboveSalonFigure: boolean;
+            depthLabel: string;
+            /** Format: double */
+            freeAcidPercent: number;
+            label: components["schemas"]["Product"];
+            lots: components["schemas"]["LotView"][];
+            /** @enum {string} */
+            needs?: "TCA" | "RESORCINOL";
+            noBottle?: string;
+            onRack: boolean;
+            /** Format: double */
+            percentWv: number;
+            /** Format: int32 */
+            version: number;
+        };
+        ShelfView: {
+            families: components["schemas"]["FamilyName"][];
+            items: components["schemas"]["ShelfItem"][];
+            mayOpen: boolean;
+            regions: components["schemas"]["RegionName"][];
+            restricted: components["schemas"]["RestrictedView"][];
+            substances: components["schemas"]["SubstanceName"][];
+            /** Format: date */
+            today: string;
         };
         Shut: {
             opens: string;
@@ -2051,6 +2638,12 @@ export interface components {
             /** Format: int64 */
             timeout?: number;
         };
+        StageView: {
+            code: string;
+            how: string;
+            name: string;
+            zones: string[];
+        };
         StationView: {
             answer: string;
             /** @enum {string} */
@@ -2117,37 +2710,59 @@ export interface components {
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
+        SubstanceName: {
+            /** @enum {string} */
+            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            label: string;
+        };
         TileView: {
+            aboveSalonFigure: boolean;
             code: string;
             competes: boolean;
+            components: components["schemas"]["Component"][];
             /** Format: int64 */
             contactSeconds?: number;
             /** @enum {string} */
             depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
             depthLabel: string;
+            depthReasons: string[];
+            doneWhen: string;
             /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA";
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
             /** Format: double */
             freeAcidPercent: number;
+            here: boolean;
+            /** Format: int32 */
+            intervalDays: number;
             /** Format: int32 */
             layers: number;
+            /** Format: int32 */
+            layersMost: number;
+            /** Format: int64 */
+            leastSeconds?: number;
             /** Format: double */
             mgPerCm2: number;
+            /** Format: int64 */
+            mostSeconds?: number;
             name: string;
             /** Format: int32 */
             peelingFirst: number;
             /** Format: int32 */
             peelingLast: number;
             /** Format: double */
-            ph: number;
+            ph?: number;
             reasons: components["schemas"]["Reasons"];
             /** Format: int32 */
             rung: number;
             /** Format: double */
             score: number;
             shut: components["schemas"]["Shut"][];
+            /** Format: int32 */
+            staysHours?: number;
             strength: string;
             terms: string[];
+            /** Format: int32 */
+            version: number;
         };
         TimerArmed: {
             /**
@@ -2192,6 +2807,7 @@ export interface components {
             layersAtMost: number;
             /** Format: int32 */
             layersPlanned: number;
+            lot?: string;
             nextRung?: components["schemas"]["Formula"];
             /** @enum {string} */
             phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
@@ -2618,6 +3234,74 @@ export interface operations {
             };
         };
     };
+    meter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MeterView"];
+                };
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleDip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BottleReading"];
+                };
+            };
+        };
+    };
+    dip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BufferDip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MeterView"];
+                };
+            };
+        };
+    };
     strength: {
         parameters: {
             query?: never;
@@ -2858,7 +3542,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "LICENCE";
+                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };
@@ -2899,7 +3583,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2969,6 +3653,30 @@ export interface operations {
             };
         };
     };
+    choose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SelectionQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RackView"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -2985,6 +3693,262 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Session"];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                table: "PRODUCTS" | "LOTS";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                table: "PRODUCTS" | "LOTS";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                table: "PRODUCTS" | "LOTS";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    saveLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                restricted: "TCA" | "RESORCINOL";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                restricted: "TCA" | "RESORCINOL";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    retire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShelfView"];
+                };
+            };
+        };
+    };
+    scan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Scan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScannedLabel"];
+                };
+            };
+        };
+    };
+    scanner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Scan"];
                 };
             };
         };
@@ -3260,6 +4224,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["AfterView"];
+                };
+            };
+        };
+    };
+    chain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Chain"];
                 };
             };
         };
@@ -3584,6 +4574,32 @@ export interface operations {
             };
         };
     };
+    attempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumbersTried"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Attempt"];
+                };
+            };
+        };
+    };
     move: {
         parameters: {
             query?: never;
@@ -3610,7 +4626,7 @@ export interface operations {
             };
         };
     };
-    open: {
+    open_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -99,6 +99,7 @@ class ArchitectureTest {
             "client", Set.of("client"),
             "visit", Set.of("visit"),
             "skin", Set.of("consult", "product_kind"),
+            "formula", Set.of("product", "lot"),
             "screening",
                 Set.of(
                     "screening_answer",
@@ -107,7 +108,7 @@ class ArchitectureTest {
                     "signature",
                     "patch_test",
                     "patch_test_read"),
-            "plan", Set.of("visit_plan", "plan_zone"),
+            "plan", Set.of("visit_plan", "plan_zone", "plan_stage"),
             "treatment", Set.of("treatment", "treatment_event"));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();

@@ -88,7 +88,7 @@ class ConsultAndScreenTest {
   private static Answer sign(String visit, String families, String client, String guardian) {
     return practice.post(
         "/api/visits/" + visit + "/consents",
-        "{\"families\":%s,\"textVersion\":1,\"statements\":4,\"client\":%s%s}"
+        "{\"families\":%s,\"textVersion\":2,\"statements\":4,\"client\":%s%s}"
             .formatted(families, client, guardian.isEmpty() ? "" : ",\"guardian\":" + guardian));
   }
 
@@ -324,7 +324,7 @@ class ConsultAndScreenTest {
       assertThat(signed.status()).isEqualTo(204);
       JsonNode lactic = family(visit, "LACTIC");
       assertThat(lactic.get("signed").asBoolean()).isTrue();
-      assertThat(lactic.get("textVersion").asInt()).isEqualTo(1);
+      assertThat(lactic.get("textVersion").asInt()).isEqualTo(2);
       assertThat(lactic.get("validUntil").asString())
           .isEqualTo(LocalDate.now().plusMonths(12).toString());
       assertThat(practice.get("/api/signatures/" + lactic.get("picture").asString()).contentType())
@@ -349,7 +349,7 @@ class ConsultAndScreenTest {
       assertThat(
               practice
                   .post(
-                      path, "{\"families\":[\"LACTIC\"],\"textVersion\":1,\"statements\":3," + rest)
+                      path, "{\"families\":[\"LACTIC\"],\"textVersion\":2,\"statements\":3," + rest)
                   .detail())
           .startsWith("Each of the statements");
       assertThat(

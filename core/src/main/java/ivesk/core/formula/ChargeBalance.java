@@ -38,6 +38,14 @@ public final class ChargeBalance {
     }
   }
 
+  /// The acids among some components, from their % w/v.
+  public static List<Acid> acids(List<Formula.Component> components) {
+    return components.stream()
+        .filter(c -> c.substance().acid())
+        .map(c -> Acid.of(c.substance(), c.percentWv()))
+        .toList();
+  }
+
   /// mol/L of strong base that is in a solution of this pH, 0 and up.
   ///
   /// @param ph 0 to 14

@@ -186,6 +186,14 @@ public record Formula(
       Require.range("layersFirst", layersFirst, 1, layersMost);
       Require.range("intervalDays", intervalDays, 1, 365);
     }
+    boolean hasMinutes = use == Use.TIMED || use == Use.SELF_LIMITING;
+    if (hasMinutes && mostContact.isEmpty()) {
+      throw new IllegalArgumentException("contact time of " + code + " is empty; it is timed");
+    }
+    Require.range("first day of flaking", peelingFirst, 0, peelingLast);
+    Require.range("last day of flaking", peelingLast, 0, 21);
+    Require.range("peels of a series", seriesMost, seriesLeast, 12);
+    Require.range("dwell, s", (int) dwell.toSeconds(), 0, 1800);
     if (label.bufferedInWater()
         && (ph.isEmpty() || vehicle != Vehicle.WATER && vehicle != Vehicle.LIQUID)) {
       throw new IllegalArgumentException(

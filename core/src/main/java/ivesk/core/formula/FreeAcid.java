@@ -24,8 +24,13 @@ public final class FreeAcid {
 
   /// Free acid of a whole formula, % w/v; 0 for a formula without acid.
   public static double percent(Formula formula) {
-    if (formula.ph().isEmpty()) return 0;
-    double ph = formula.ph().get();
+    return formula.ph().map(ph -> percent(formula, ph)).orElse(0.0);
+  }
+
+  /// As [#percent(Formula)], at a pH that was measured.
+  ///
+  /// @param ph 0 to 14
+  public static double percent(Formula formula, double ph) {
     return formula.components().stream()
         .filter(c -> c.substance().acid())
         .mapToDouble(c -> c.percentWv() * fraction(c.substance(), ph))

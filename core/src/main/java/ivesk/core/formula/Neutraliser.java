@@ -65,11 +65,7 @@ public record Neutraliser(
   private static double inItAlready(Formula formula) {
     if (!formula.label().bufferedInWater()) return 0;
     return ChargeBalance.baseMolar(
-        formula.components().stream()
-            .filter(c -> c.substance().acid())
-            .map(c -> ChargeBalance.Acid.of(c.substance(), c.percentWv()))
-            .toList(),
-        formula.ph().orElseThrow());
+        ChargeBalance.acids(formula.components()), formula.ph().orElseThrow());
   }
 
   /// @param baseMolar mol/L of base already in it, 0 where it is not buffered in water

@@ -3,6 +3,7 @@ package ivesk.core.plan;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Lot;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
@@ -93,6 +94,7 @@ public final class Planning {
         !limits.care().contains(Care.Kind.NO_SOLVENT),
         depth,
         area,
-        Dose.layerVolumeMl(area));
+        Dose.layerVolumeMl(area),
+        facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number));
   }
 }

@@ -28,6 +28,7 @@ import java.util.Optional;
 /// @param solventAllowed degreasing with a solvent is not ruled out
 /// @param areaCm2 of all zones
 /// @param layerMl volume of one layer
+/// @param lot number of the bottle; empty where bottles are not counted
 public record TreatmentPlan(
     Formula formula,
     List<Zone> zones,
@@ -45,10 +46,13 @@ public record TreatmentPlan(
     boolean solventAllowed,
     DepthClass depth,
     double areaCm2,
-    double layerMl) {
+    double layerMl,
+    Optional<String> lot) {
 
   public TreatmentPlan {
     zones = List.copyOf(zones);
+    // A record from before bottles were counted.
+    if (lot == null) lot = Optional.empty();
     if (zones.isEmpty()) throw new IllegalArgumentException("the plan has no zone; choose one");
     if (new HashSet<>(zones).size() != zones.size()) {
       throw new IllegalArgumentException("the plan names a zone twice: " + zones);

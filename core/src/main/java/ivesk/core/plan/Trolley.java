@@ -15,6 +15,11 @@ public final class Trolley {
   /// @param quantity with its unit, as laid out
   public record LaidOut(String what, String quantity, String note) {}
 
+  /// mL poured for some layers, with a tenth over; Ivesk's own default.
+  public static double poured(TreatmentPlan plan, int layers) {
+    return plan.layerMl() * layers * 1.1;
+  }
+
   /// Bicarbonate to lay out; empty where a neutraliser does not end the formula.
   public static Optional<Neutraliser> neutraliser(TreatmentPlan plan) {
     return Neutraliser.ends(plan.formula())
@@ -30,8 +35,12 @@ public final class Trolley {
     items.add(
         new LaidOut(
             plan.formula().code(),
-            "%.1f mL".formatted(plan.layerMl() * layers * 1.1),
-            "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())));
+            "%.1f mL".formatted(poured(plan, layers)),
+            "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())
+                + plan.lot().map(lot -> "; lot " + lot).orElse("")
+                + (plan.formula().label().measure().isEmpty()
+                    ? ""
+                    : "; label: " + plan.formula().label().measure())));
     items.add(
         new LaidOut(
             "gauze 10 × 10", String.valueOf(2 * layers), "folded, two a layer; never dip twice"));

@@ -115,9 +115,7 @@ public final class RandomClients {
 
   private static PastPeel peel(Random random) {
     return new PastPeel(
-        pick(
-            random,
-            Library.FORMULAS.stream().filter(Formula::peels).toList()),
+        pick(random, Library.FORMULAS.stream().filter(Formula::peels).toList()),
         pick(random, Region.values()),
         T.minusDays(1 + random.nextInt(120)),
         1 + random.nextInt(3),

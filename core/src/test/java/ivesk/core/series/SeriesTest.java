@@ -153,7 +153,8 @@ class SeriesTest {
           true,
           DepthClass.VERY_SUPERFICIAL,
           150,
-          0.8);
+          0.8,
+          Optional.empty());
     }
 
     private TreatmentState state(TreatmentPlan plan, int feels, int endRow, Fact... more) {

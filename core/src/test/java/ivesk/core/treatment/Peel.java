@@ -118,7 +118,8 @@ final class Peel {
           true,
           DepthClass.VERY_SUPERFICIAL,
           560,
-          2.8);
+          2.8,
+          Optional.empty());
     }
 
     /// Ready done, timer armed, no acid yet.

@@ -7,12 +7,13 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.FromParts;
-import ivesk.core.formula.Library;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Permeability;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Strength.Convention;
 import ivesk.core.formula.Substance;
+import ivesk.core.practice.Policies;
+import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -28,15 +29,37 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/bench")
 class BenchController {
+  private final ShelfService shelf;
+  private final PracticeStore practice;
+
+  BenchController(ShelfService shelf, PracticeStore practice) {
+    this.shelf = shelf;
+    this.practice = practice;
+  }
 
   /// @param pKas empty for what is no acid
   record BenchSubstance(
       Substance id, String label, double molarMass, List<Double> pKas, boolean passesSkin) {}
 
-  /// A shipped formula with one acid or more, to start from.
-  record BenchFormula(String code, String name, List<Component> components, Optional<Double> ph) {}
+  /// A formula of the shelf with one acid or more, to start from.
+  ///
+  /// @param bufferedInWater base already in it is taken off the neutraliser
+  /// @param aboveSalonFigure of the safety panel for glycolic and lactic acid
+  record BenchFormula(
+      String code,
+      String name,
+      List<Component> components,
+      Optional<Double> ph,
+      boolean bufferedInWater,
+      boolean aboveSalonFigure) {}
 
-  record BenchWords(List<BenchSubstance> substances, List<BenchFormula> formulas) {}
+  /// @param mayMix whether the practice may dilute and mix; otherwise it checks labels
+  /// @param jessner the classic per 100 mL
+  record BenchWords(
+      List<BenchSubstance> substances,
+      List<BenchFormula> formulas,
+      boolean mayMix,
+      List<FromParts.Part> jessner) {}
 
   @GetMapping
   BenchWords words() {
@@ -51,15 +74,19 @@ class BenchController {
                     substance.pKas(),
                     !Double.isNaN(substance.logKow())))
             .toList(),
-        Library.FORMULAS.stream()
+        shelf.shelf().formulas().stream()
             .filter(formula -> formula.components().stream().anyMatch(c -> c.substance().acid()))
             .map(formula ->
                 new BenchFormula(
                     formula.code(),
                     formula.name(),
                     formula.components().stream().filter(c -> c.substance().acid()).toList(),
-                    formula.ph()))
-            .toList());
+                    formula.ph(),
+                    formula.label().bufferedInWater(),
+                    formula.aboveSalonFigure()))
+            .toList(),
+        practice.policies().chose(Policies.Choice.MAY_DILUTE_AND_MIX),
+        FromParts.JESSNER);
   }
 
   /// @param strengthPercentWv 0 to 100
@@ -144,8 +171,13 @@ class BenchController {
 
   /// @param volumeMl over all layers, 0 to 500
   /// @param basePercentWv strength of the neutraliser
+  /// @param bufferedPh pH of a product that is buffered in water: what base it holds is taken off
   record NeutraliserFacts(
-      List<Component> components, double volumeMl, Neutraliser.Base base, double basePercentWv) {}
+      List<Component> components,
+      double volumeMl,
+      Neutraliser.Base base,
+      double basePercentWv,
+      Optional<Double> bufferedPh) {}
 
   record NeutraliserAnswer(Neutraliser needed, String working) {}
 
@@ -153,7 +185,11 @@ class BenchController {
   NeutraliserAnswer neutraliser(@RequestBody NeutraliserFacts facts) {
     Neutraliser needed =
         Neutraliser.forAcids(
-            facts.components(), facts.volumeMl(), facts.base(), facts.basePercentWv());
+            facts.components(),
+            facts.bufferedPh().map(ph -> baseIn(facts.components(), ph)).orElse(0.0),
+            facts.volumeMl(),
+            facts.base(),
+            facts.basePercentWv());
     return new NeutraliserAnswer(
         needed,
         words(
@@ -164,6 +200,10 @@ class BenchController {
             facts.base().label(),
             needed.volumeMl(),
             facts.basePercentWv()));
+  }
+
+  private static double baseIn(List<Component> components, double ph) {
+    return ChargeBalance.baseMolar(ChargeBalance.acids(components), ph);
   }
 
   /// @param layers 1 to 9
@@ -218,11 +258,7 @@ class BenchController {
 
   @PostMapping("/ph")
   PhAnswer ph(@RequestBody PhFacts facts) {
-    List<ChargeBalance.Acid> acids =
-        facts.components().stream()
-            .filter(c -> c.substance().acid())
-            .map(c -> ChargeBalance.Acid.of(c.substance(), c.percentWv()))
-            .toList();
+    List<ChargeBalance.Acid> acids = ChargeBalance.acids(facts.components());
     double ph = ChargeBalance.ph(acids, facts.baseMolar());
     double molar = acids.stream().mapToDouble(ChargeBalance.Acid::molar).sum();
     return new PhAnswer(

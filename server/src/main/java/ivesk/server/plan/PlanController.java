@@ -1,6 +1,8 @@
 package ivesk.server.plan;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Dose;
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Substance;
@@ -9,12 +11,15 @@ import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.treatment.PlanView;
 import ivesk.server.visit.VisitStore;
@@ -28,6 +33,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -72,9 +78,17 @@ class PlanController {
       List<PrepCalendar.Step> prep,
       List<Trolley.LaidOut> trolley,
       LocalDate flakingFrom,
-      LocalDate flakingTo) {}
+      LocalDate flakingTo,
+      List<StageView> then,
+      Optional<Chain> chain) {}
 
-  record Choice(String formula, Optional<String> reason) {}
+  /// @param then stages after the first, in their order
+  record Choice(String formula, Optional<String> reason, Optional<List<NextStage>> then) {}
+
+  record ChainAsked(String formula, List<NextStage> then) {}
+
+  /// @param zones empty where it goes over all that the first stage covers
+  record StageView(String code, String name, List<String> zones, String how) {}
 
   /// Empty fields take the proposal.
   record PlanKept(
@@ -85,8 +99,19 @@ class PlanController {
 
   @PutMapping("/choice")
   PlanStation choose(@PathVariable UUID id, @RequestBody Choice choice, Principal who) {
-    plans.choose(id, choice.formula(), choice.reason().orElse(""), who.getName());
+    plans.choose(
+        id,
+        choice.formula(),
+        choice.reason().orElse(""),
+        choice.then().orElse(List.of()),
+        who.getName());
     return plan(id).orElseThrow();
+  }
+
+  /// What stages would be together; nothing is saved. Empty for one stage.
+  @PostMapping("/chain")
+  Optional<Chain> chain(@PathVariable UUID id, @RequestBody ChainAsked body) {
+    return plans.chain(id, body.formula(), body.then());
   }
 
   @GetMapping("/plan")
@@ -114,6 +139,7 @@ class PlanController {
     LocalDate day = facts.client().peelDate();
     double grams =
         plan.formula().percentOf(Substance.SALICYLIC) / 100 * plan.layerMl() * plan.layersAtMost();
+    Optional<Chain> chain = plans.chain(id);
     return new PlanStation(
         PlanView.of(plan),
         plans.kept(id),
@@ -128,7 +154,7 @@ class PlanController {
                         plan.formula(), plan.layerMl(), plan.layersAtMost(), client.weightKg()),
                     grams)),
         Course.of(plan),
-        Course.length(plan).toMinutes(),
+        chain.map(Chain::minutes).orElse(Course.length(plan).toMinutes()),
         visit.minutes(),
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
         Trolley.of(
@@ -136,7 +162,29 @@ class PlanController {
             client.latexAllergy()
                 || facts.screening().limits().care().contains(Care.Kind.GLOVES_WITHOUT_LATEX),
             facts.screening().limits().care().contains(Care.Kind.COVER_OPEN_SPOTS)),
-        day.plusDays(plan.formula().peelingFirst()),
-        day.plusDays(plan.formula().peelingLast()));
+        day.plusDays(chain.map(Chain::peelingFirst).orElse(plan.formula().peelingFirst())),
+        day.plusDays(chain.map(Chain::peelingLast).orElse(plan.formula().peelingLast())),
+        plans.then(id).stream().map(next -> stage(next, facts)).toList(),
+        chain);
+  }
+
+  private static StageView stage(NextStage next, SelectionFacts facts) {
+    Formula formula = facts.client().shelf().get(next.formula());
+    return new StageView(
+        formula.code(),
+        formula.name(),
+        next.zones().stream().map(Zone::label).toList(),
+        how(formula, facts));
+  }
+
+  private static String how(Formula formula, SelectionFacts facts) {
+    if (formula.use() == Formula.Use.STAYS) {
+      return facts.client().policies().chose(Policies.Choice.RETINOL_SHORT_CONTACT)
+          ? "short contact, 5 to 10 min, then wiped off"
+          : "stays %d h, then washed off".formatted(formula.label().staysHours().orElse(6));
+    }
+    return Selection.plannedContact(formula, facts)
+        .map(time -> "limit " + Words.clock(time))
+        .orElse(Words.count(Selection.plannedLayers(formula, facts), "layer"));
   }
 }

@@ -1,17 +1,22 @@
 package ivesk.server.plan;
 
-import ivesk.core.formula.Library;
+import ivesk.core.formula.Shelf;
 import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.Verdict;
+import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.skin.Zone;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.plan.PlanStore.Chosen;
+import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.treatment.Treatments;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -49,9 +54,20 @@ public class PlanService {
   /// @throws Refused when the formula is shut
   @Transactional
   public void choose(UUID visitId, String code, String reason, String who) {
+    choose(visitId, code, reason, List.of(), who);
+  }
+
+  /// As before, with stages after the first.
+  ///
+  /// @throws Refused when the chain may not be planned
+  @Transactional
+  public void choose(UUID visitId, String code, String reason, List<NextStage> then, String who) {
     treatments.requireUnopened(visitId);
-    Selection rack = selection.choose(visitId);
+    SelectionFacts facts = selection.facts(visitId);
+    Selection rack = Selection.choose(facts);
     requireOpen(rack, code);
+    Wishes wishes = withoutZonesOf(then, facts);
+    requireTogether(code, then, wishes, facts);
     boolean first = rack.first().filter(code::equals).isPresent();
     if (!first && reason.isBlank()) {
       throw new IllegalArgumentException(
@@ -60,8 +76,53 @@ public class PlanService {
               + " is advised, a few words say why "
               + code);
     }
-    store.save(visitId, new Chosen(code, first ? "" : reason, Wishes.NONE, false), who);
+    store.save(visitId, new Chosen(code, first ? "" : reason, wishes, false, then), who);
     audit.note(who, "choose " + code, visitId);
+  }
+
+  /// The first stage leaves out the zones that later stages have to themselves.
+  private static Wishes withoutZonesOf(List<NextStage> then, SelectionFacts facts) {
+    List<Zone> taken = then.stream().flatMap(stage -> stage.zones().stream()).toList();
+    if (taken.isEmpty()) return Wishes.NONE;
+    List<Zone> left = facts.zones().stream().filter(zone -> !taken.contains(zone)).toList();
+    return new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(left));
+  }
+
+  /// The stages of a visit together; empty where there is only one.
+  Optional<Chain> chain(String code, List<NextStage> then, Wishes wishes, SelectionFacts facts) {
+    if (then.isEmpty()) return Optional.empty();
+    Shelf shelf = facts.client().shelf();
+    List<Chain.Stage> stages = new ArrayList<>();
+    stages.add(new Chain.Stage(shelf.get(code), wishes.zones().orElse(List.of())));
+    then.forEach(next -> stages.add(new Chain.Stage(shelf.get(next.formula()), next.zones())));
+    return Optional.of(Chain.of(stages, facts));
+  }
+
+  /// What stages would be together; nothing is saved.
+  Optional<Chain> chain(UUID visitId, String code, List<NextStage> then) {
+    SelectionFacts facts = selection.facts(visitId);
+    return chain(code, then, withoutZonesOf(then, facts), facts);
+  }
+
+  private void requireTogether(
+      String code, List<NextStage> then, Wishes wishes, SelectionFacts facts) {
+    chain(code, then, wishes, facts)
+        .flatMap(chain -> chain.objections().stream().findFirst())
+        .ifPresent(objection -> {
+          throw new Refused("These stages do not go together: " + objection.words() + ".");
+        });
+  }
+
+  List<NextStage> then(UUID visitId) {
+    return store.of(visitId).map(Chosen::then).orElse(List.of());
+  }
+
+  /// The stages of a visit together, as kept; empty where there is only one.
+  Optional<Chain> chain(UUID visitId) {
+    return store
+        .of(visitId)
+        .flatMap(chosen ->
+            chain(chosen.formulaCode(), chosen.then(), chosen.wishes(), selection.facts(visitId)));
   }
 
   /// Keeps the plan as it stands; Ready opens.
@@ -70,7 +131,8 @@ public class PlanService {
     treatments.requireUnopened(visitId);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
     requireOpen(selection.choose(visitId), chosen.formulaCode());
-    Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), wishes, true);
+    Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), wishes, true, chosen.then());
+    requireTogether(kept.formulaCode(), kept.then(), wishes, selection.facts(visitId));
     make(visitId, kept);
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
@@ -87,6 +149,7 @@ public class PlanService {
       throw new Refused("Screen says " + facts.screening().verdict() + ". Nothing was opened.");
     }
     requireOpen(Selection.choose(facts), chosen.formulaCode());
+    requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
     return make(visitId, chosen);
   }
 
@@ -98,7 +161,7 @@ public class PlanService {
   }
 
   private TreatmentPlan make(UUID visitId, Chosen chosen) {
-    return Planning.plan(
-        Library.get(chosen.formulaCode()), selection.facts(visitId), chosen.wishes());
+    SelectionFacts facts = selection.facts(visitId);
+    return Planning.plan(facts.client().shelf().get(chosen.formulaCode()), facts, chosen.wishes());
   }
 }

@@ -5,9 +5,11 @@ import ivesk.core.skin.Zone;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -22,13 +24,29 @@ class PlanStore {
   }
 
   /// @param reason why this and not the first choice; empty when it is the first
-  record Chosen(String formulaCode, String reason, Wishes wishes, boolean kept) {}
+  /// @param then stages after the first, in their order
+  record Chosen(
+      String formulaCode, String reason, Wishes wishes, boolean kept, List<NextStage> then) {}
+
+  /// @param zones empty takes all that are planned
+  public record NextStage(String formula, List<Zone> zones) {}
 
   Optional<Chosen> of(UUID visitId) {
     List<Zone> zones =
         jdbc.sql("SELECT zone FROM plan_zone WHERE visit_id = ? ORDER BY position")
             .param(visitId)
             .query((row, n) -> Zone.valueOf(row.getString("zone")))
+            .list();
+    List<NextStage> then =
+        jdbc.sql("SELECT * FROM plan_stage WHERE visit_id = ? ORDER BY position")
+            .param(visitId)
+            .query((row, n) ->
+                new NextStage(
+                    row.getString("formula_code"),
+                    Arrays.stream(row.getString("zones").split(","))
+                        .filter(zone -> !zone.isEmpty())
+                        .map(Zone::valueOf)
+                        .toList()))
             .list();
     return jdbc.sql("SELECT * FROM visit_plan WHERE visit_id = ?")
         .param(visitId)
@@ -42,7 +60,8 @@ class PlanStore {
                     Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
                         .map(Duration::ofSeconds),
                     zones.isEmpty() ? Optional.empty() : Optional.of(zones)),
-                row.getBoolean("kept")))
+                row.getBoolean("kept"),
+                then))
         .optional();
   }
 
@@ -64,6 +83,18 @@ class PlanStore {
             OffsetDateTime.now(clock),
             who)
         .update();
+    jdbc.sql("DELETE FROM plan_stage WHERE visit_id = ?").param(visitId).update();
+    for (int i = 0; i < chosen.then().size(); i++) {
+      NextStage next = chosen.then().get(i);
+      jdbc.sql(
+              "INSERT INTO plan_stage (visit_id, position, formula_code, zones) VALUES (?, ?, ?, ?)")
+          .params(
+              visitId,
+              i,
+              next.formula(),
+              next.zones().stream().map(Zone::name).collect(Collectors.joining(",")))
+          .update();
+    }
     jdbc.sql("DELETE FROM plan_zone WHERE visit_id = ?").param(visitId).update();
     List<Zone> zones = chosen.wishes().zones().orElse(List.of());
     for (int i = 0; i < zones.size(); i++) {

@@ -6,6 +6,7 @@ import ivesk.core.practice.PolicyQuestion;
 import java.math.BigInteger;
 import java.security.SecureRandom;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -83,6 +84,27 @@ public class PracticeStore implements UserDetailsService {
             "MERGE INTO policy (question, answer, set_by, set_at) KEY (question) VALUES (?, ?, ?, ?)")
         .params(question.name(), answer, who, at.atOffset(ZoneOffset.UTC))
         .update();
+  }
+
+  /// By whom and when the supervising clinician opened something.
+  public record Opening(Restricted substance, String by, Instant at) {}
+
+  public List<Opening> openings() {
+    return jdbc.sql(
+            """
+            SELECT substance, name, opened_at FROM clinician_opening
+            JOIN account ON account.username = opened_by\
+            """)
+        .query((row, n) ->
+            new Opening(
+                Restricted.valueOf(row.getString("substance")),
+                row.getString("name"),
+                row.getObject("opened_at", OffsetDateTime.class).toInstant()))
+        .list();
+  }
+
+  public void close(Restricted substance) {
+    jdbc.sql("DELETE FROM clinician_opening WHERE substance = ?").param(substance.name()).update();
   }
 
   public void open(Restricted substance, String clinician, Instant at) {

@@ -8,7 +8,6 @@ import ivesk.server.screening.ConsentService.SignedName;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -65,7 +64,7 @@ class ConsentController {
     return new ConsentWords(
         text.version(),
         text.general(),
-        Arrays.stream(Family.values())
+        Family.covering().stream()
             .map(family -> new FamilyText(family, family.label(), text.byFamily().get(family)))
             .toList(),
         ConsentText.STATEMENTS,

@@ -2,34 +2,24 @@ package ivesk.server.screening;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
-import ivesk.core.formula.Library;
-import ivesk.core.screening.Consent;
-import ivesk.core.screening.PastPeel;
-import ivesk.core.screening.PatchTest;
 import ivesk.core.screening.Question;
-import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
-import ivesk.core.skin.HomeProduct;
-import ivesk.core.skin.Region;
-import ivesk.core.skin.SkinProfile;
-import ivesk.core.skin.Zone;
 import ivesk.server.client.ClientStore;
+import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningQuestion.AnswerChange;
 import ivesk.server.screening.ScreeningService.Rest;
 import ivesk.server.screening.ScreeningView.VerdictView;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,6 +39,7 @@ class ScreeningController {
   private final VisitStore visits;
   private final ClientStore clients;
   private final PracticeStore practice;
+  private final ShelfService shelf;
   private final Clock clock;
 
   ScreeningController(
@@ -58,6 +49,7 @@ class ScreeningController {
       VisitStore visits,
       ClientStore clients,
       PracticeStore practice,
+      ShelfService shelf,
       Clock clock) {
     this.screening = screening;
     this.consents = consents;
@@ -65,18 +57,8 @@ class ScreeningController {
     this.visits = visits;
     this.clients = clients;
     this.practice = practice;
+    this.shelf = shelf;
     this.clock = clock;
-  }
-
-  /// @param choice empty takes the answer back
-  record AnswerChange(
-      Optional<String> choice,
-      Optional<LocalDate> on,
-      Optional<Set<Zone>> zones,
-      Optional<Set<Family>> families) {
-    Answer answer(String chosen) {
-      return new Answer(chosen, on, zones.orElse(Set.of()), families.orElse(Set.of()));
-    }
   }
 
   record RestAnswered(Rest rest) {}
@@ -85,62 +67,10 @@ class ScreeningController {
 
   record ClearanceGiven(String ruleId, String said, String clinician) {}
 
-  /// A peel that was done, by its formula's code.
-  record PeelFact(
-      String formula,
-      Optional<Region> region,
-      LocalDate on,
-      int layers,
-      int contactSeconds,
-      boolean wellTaken,
-      int worstSensation) {
-    PastPeel peel() {
-      return new PastPeel(
-          Library.get(formula),
-          region.orElse(Region.FACE),
-          on,
-          layers,
-          Duration.ofSeconds(contactSeconds),
-          wellTaken,
-          worstSensation);
-    }
-  }
-
-  /// All that screening reads of a client, and the day of the peel. What is left out is not asked.
-  record ScreeningQuestion(
-      LocalDate dateOfBirth,
-      LocalDate peelDate,
-      SkinProfile skin,
-      Map<Question, AnswerChange> answers,
-      Optional<List<PeelFact>> pastPeels,
-      Optional<List<Consent>> consents,
-      Optional<List<PatchTest>> patchTests,
-      Optional<List<HomeProduct>> products,
-      Optional<Region> region) {}
-
   /// Screens without saving: facts and a day in, the verdict out.
   @PostMapping("/screening")
   VerdictView screen(@RequestBody ScreeningQuestion body) {
-    Map<Question, Answer> answers =
-        body.answers().entrySet().stream()
-            .filter(entry -> entry.getValue().choice().isPresent())
-            .collect(
-                Collectors.toMap(
-                    Map.Entry::getKey,
-                    entry -> entry.getValue().answer(entry.getValue().choice().get())));
-    answers.forEach((question, answer) -> question.check(answer, body.peelDate()));
-    ScreeningFacts facts =
-        new ScreeningFacts(
-            body.dateOfBirth(),
-            body.skin(),
-            answers,
-            body.pastPeels().orElse(List.of()).stream().map(PeelFact::peel).toList(),
-            body.consents().orElse(List.of()),
-            body.patchTests().orElse(List.of()),
-            body.products().orElse(List.of()),
-            body.region().orElse(Region.FACE),
-            body.peelDate(),
-            practice.policies());
+    ScreeningFacts facts = body.facts(practice.policies(), shelf.shelf());
     return VerdictView.of(Screening.screen(facts, List.of()), body.peelDate());
   }
 
@@ -172,7 +102,7 @@ class ScreeningController {
         facts.minor(),
         !answers.lastTime().isEmpty(),
         clients.get(visit.clientId()).guardian(),
-        Arrays.stream(Family.values())
+        Family.covering().stream()
             .map(family -> ScreeningView.FamilyView.of(family, kept, facts))
             .toList(),
         patchTests.ofClient(visit.clientId()).stream()

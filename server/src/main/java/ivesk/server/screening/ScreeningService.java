@@ -11,6 +11,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningStore.Given;
 import ivesk.server.skin.Consult;
@@ -40,6 +41,7 @@ public class ScreeningService {
   private final PastPeels pastPeels;
   private final Treatments treatments;
   private final PracticeStore practice;
+  private final ShelfService shelf;
   private final Audit audit;
   private final Clock clock;
 
@@ -53,6 +55,7 @@ public class ScreeningService {
       PastPeels pastPeels,
       Treatments treatments,
       PracticeStore practice,
+      ShelfService shelf,
       Audit audit,
       Clock clock) {
     this.store = store;
@@ -64,6 +67,7 @@ public class ScreeningService {
     this.pastPeels = pastPeels;
     this.treatments = treatments;
     this.practice = practice;
+    this.shelf = shelf;
     this.audit = audit;
     this.clock = clock;
   }
@@ -89,7 +93,8 @@ public class ScreeningService {
         consult.products(),
         consult.region(),
         day(visit),
-        practice.policies());
+        practice.policies(),
+        shelf.shelf());
   }
 
   /// @param holding for a visit: its own, and what cannot change from the visits before

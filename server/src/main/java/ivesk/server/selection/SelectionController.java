@@ -1,123 +1,109 @@
 package ivesk.server.selection;
 
-import ivesk.core.formula.DepthClass;
-import ivesk.core.formula.Family;
-import ivesk.core.formula.Formula;
-import ivesk.core.screening.Screening.Shut;
+import ivesk.core.screening.Screening;
+import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.Attempt;
 import ivesk.core.selection.Selection;
-import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.series.LadderRules;
+import ivesk.core.skin.Areas;
+import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Region;
+import ivesk.server.formula.ShelfService;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningQuestion;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/visits/{id}/selection")
+@RequestMapping("/api")
 class SelectionController {
   private final SelectionService selection;
   private final ConsultService consults;
+  private final ShelfService shelf;
+  private final PracticeStore practice;
 
-  SelectionController(SelectionService selection, ConsultService consults) {
+  SelectionController(
+      SelectionService selection,
+      ConsultService consults,
+      ShelfService shelf,
+      PracticeStore practice) {
     this.selection = selection;
     this.consults = consults;
+    this.shelf = shelf;
+    this.practice = practice;
   }
 
-  /// @param strength as on the label, in % w/v
-  /// @param contactSeconds limit on a first visit; empty for formulas without minutes
-  /// @param score what the tile's fill shows
-  record TileView(
-      String code,
-      String name,
-      Family family,
-      int rung,
-      String strength,
-      DepthClass depth,
-      String depthLabel,
-      List<Shut> shut,
-      boolean competes,
-      double score,
-      List<String> terms,
-      int layers,
-      Optional<Long> contactSeconds,
-      double ph,
-      double freeAcidPercent,
-      double mgPerCm2,
-      int peelingFirst,
-      int peelingLast,
-      Reasons reasons) {
-    static TileView of(Selection.Tile tile, SelectionFacts facts) {
-      Formula formula = tile.formula();
-      return new TileView(
-          formula.code(),
-          formula.name(),
-          formula.family(),
-          formula.rung(),
-          strength(formula),
-          tile.depth(),
-          tile.depth().label(),
-          tile.shut(),
-          tile.competes(),
-          tile.score().total(),
-          tile.score().terms(),
-          tile.layers(),
-          formula
-              .firstContact()
-              .map(first -> facts.screening().limits().contact(first).orElse(first))
-              .map(Duration::toSeconds),
-          formula.ph().orElse(7.0),
-          tile.freeAcidPercent(),
-          tile.mgPerCm2(),
-          formula.peelingFirst(),
-          formula.peelingLast(),
-          tile.reasons());
-    }
-
-    private static String strength(Formula formula) {
-      List<String> parts =
-          formula.components().stream()
-              .filter(c -> c.percentWv() > 0)
-              .map(c -> "%.0f".formatted(c.percentWv()))
-              .toList();
-      return parts.isEmpty()
-          ? "mask"
-          : parts.size() == 1 ? parts.getFirst() + " %" : String.join("/", parts);
-    }
-  }
-
-  record FamilyColumn(Family id, String label) {}
-
-  /// @param ranked codes, best first
-  record RackView(
-      LocalDate peelDate,
-      List<FamilyColumn> families,
-      List<TileView> tiles,
-      List<String> ranked,
-      Optional<String> advice,
-      int open,
-      Optional<LocalDate> event,
-      Optional<String> eventName) {}
-
-  @GetMapping
+  @GetMapping("/visits/{id}/selection")
   RackView rack(@PathVariable UUID id) {
     SelectionFacts facts = selection.facts(id);
-    Selection rack = Selection.choose(facts);
-    return new RackView(
-        facts.client().peelDate(),
-        Arrays.stream(Family.values()).map(f -> new FamilyColumn(f, f.label())).toList(),
-        rack.tiles().stream().map(tile -> TileView.of(tile, facts)).toList(),
-        rack.ranked(),
-        rack.advice(),
-        (int) rack.tiles().stream().filter(Selection.Tile::open).count(),
-        facts.event(),
+    return RackView.of(
+        Selection.choose(facts),
+        facts,
         consults.of(id).consult().nextEvent(facts.client().peelDate()).map(Consult.Event::name));
+  }
+
+  /// @param percents of the formula's components in their order, % w/v
+  record NumbersTried(
+      String formula,
+      List<Double> percents,
+      Optional<Double> ph,
+      Optional<Integer> contactSeconds,
+      int layers) {}
+
+  /// Other numbers on a formula, for this client and day; nothing is saved.
+  @PostMapping("/visits/{id}/selection/try")
+  Attempt attempt(@PathVariable UUID id, @RequestBody NumbersTried body) {
+    SelectionFacts facts = selection.facts(id);
+    return Attempt.of(
+        facts.client().shelf().get(body.formula()),
+        new Attempt.Numbers(
+            body.percents(),
+            body.ph(),
+            body.contactSeconds().map(Duration::ofSeconds),
+            body.layers()),
+        facts);
+  }
+
+  /// All that selection reads of a client, as a caller gives it. What is left out is not asked.
+  record SelectionQuestion(
+      ScreeningQuestion client,
+      Optional<Integer> flakingDaysThatFit,
+      Optional<LocalDate> event,
+      Optional<Double> heightCm,
+      Optional<Double> weightKg,
+      Optional<Map<Region, Double>> areasCm2,
+      Optional<Integer> bookedMinutes) {}
+
+  /// The rack without saving: facts and a day in, every formula and the ranking out.
+  @PostMapping("/selection")
+  RackView choose(@RequestBody SelectionQuestion body) {
+    ScreeningFacts client = body.client().facts(practice.policies(), shelf.shelf());
+    SelectionFacts facts =
+        new SelectionFacts(
+            client,
+            Screening.screen(client, List.of()),
+            LadderRules.of(client.pastPeels(), client.peelDate()),
+            body.flakingDaysThatFit(),
+            body.event(),
+            new Areas(
+                BodySurface.of(body.heightCm(), body.weightKg()),
+                client.age(),
+                body.areasCm2().orElse(Map.of())),
+            body.weightKg(),
+            body.bookedMinutes());
+    return RackView.of(Selection.choose(facts), facts, Optional.empty());
   }
 }

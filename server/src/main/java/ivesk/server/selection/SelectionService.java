@@ -13,6 +13,8 @@ import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -35,7 +37,8 @@ public class SelectionService {
   public SelectionFacts facts(UUID visitId) {
     ScreeningFacts facts = screening.facts(visitId);
     Screening outcome = screening.screen(visitId, facts);
-    Client client = clients.get(visits.get(visitId).clientId());
+    Visit visit = visits.get(visitId);
+    Client client = clients.get(visit.clientId());
     Consult consult = consults.of(visitId).consult();
     return new SelectionFacts(
         facts,
@@ -45,7 +48,8 @@ public class SelectionService {
         consult.nextEvent(facts.peelDate()).map(Consult.Event::on),
         new Areas(
             BodySurface.of(client.heightCm(), client.weightKg()), facts.age(), consult.areas()),
-        client.weightKg());
+        client.weightKg(),
+        Optional.of(visit.minutes()));
   }
 
   public Selection choose(UUID visitId) {

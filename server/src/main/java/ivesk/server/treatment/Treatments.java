@@ -1,6 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.Trolley;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
@@ -10,8 +11,10 @@ import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.formula.ShelfService;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +29,7 @@ public class Treatments {
   private final TreatmentStore store;
   private final TransactionTemplate transaction;
   private final TreatmentStreams streams;
+  private final ShelfService shelf;
   private final Audit audit;
   private final Clock clock;
 
@@ -33,18 +37,20 @@ public class Treatments {
       TreatmentStore store,
       TransactionTemplate transaction,
       TreatmentStreams streams,
+      ShelfService shelf,
       Audit audit,
       Clock clock) {
     this.store = store;
     this.transaction = transaction;
     this.streams = streams;
+    this.shelf = shelf;
     this.audit = audit;
     this.clock = clock;
   }
 
   /// The same service on another clock: past visits of the demo run through the real engine.
   public Treatments on(Clock other) {
-    return new Treatments(store, transaction, streams, audit, other);
+    return new Treatments(store, transaction, streams, shelf, audit, other);
   }
 
   /// A treatment with everything that follows from its events.
@@ -139,8 +145,21 @@ public class Treatments {
     if (after.state().phase().closed()) {
       store.close(id, when);
       audit.note(who, "close treatment", id);
+      if (!live.state().phase().closed())
+        takeFromBottle(after, LocalDate.ofInstant(when, clock.getZone()), who);
     }
     return after;
+  }
+
+  private void takeFromBottle(Live done, LocalDate day, String who) {
+    int layers = done.state().layers().size();
+    if (layers == 0 || done.plan().lot().isEmpty()) return;
+    shelf.take(
+        done.plan().formula().code(),
+        done.plan().lot().get(),
+        Trolley.poured(done.plan(), layers),
+        day,
+        who);
   }
 
   /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.screening.Question;
 import ivesk.server.IveskApplication;
-import ivesk.server.screening.ScreeningController.ScreeningQuestion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,0 +1,110 @@
+package ivesk.server.formula;
+
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Lot;
+import ivesk.core.formula.Shelf;
+import ivesk.server.app.Audit;
+import ivesk.server.app.Problems.Stale;
+import ivesk.server.formula.ShelfStore.KeptLot;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/// The practice's shelf: shipped formulas, own products by version, bottles.
+@Service
+public class ShelfService {
+  private final ShelfStore store;
+  private final Audit audit;
+
+  /// Read by every screening and selection; read anew after a change.
+  private volatile Shelf shelf;
+
+  ShelfService(ShelfStore store, Audit audit) {
+    this.store = store;
+    this.audit = audit;
+  }
+
+  public Shelf shelf() {
+    Shelf known = shelf;
+    if (known == null) {
+      known = Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList());
+      shelf = known;
+    }
+    return known;
+  }
+
+  /// Keeps a label under the next version.
+  ///
+  /// @param over the version that was looked at; 0 for a new product
+  @Transactional
+  public Formula save(Product product, int over, String who) {
+    if (store.current(product.code()) != over) throw new Stale(product.code());
+    Formula formula = product.formula(store.version(product.code()) + 1);
+    store.add(formula, false, who);
+    audit.note(who, "save product", formula.code() + " version " + formula.label().version());
+    changed();
+    return formula;
+  }
+
+  /// Off the rack; records keep the version that they used.
+  @Transactional
+  public void retire(String code, String who) {
+    Formula formula =
+        store.products().stream()
+            .filter(own -> own.code().equals(code))
+            .findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("there is no own product " + code));
+    Product label = Product.of(formula);
+    store.add(label.formula(store.version(code) + 1), true, who);
+    audit.note(who, "retire product", code);
+    changed();
+  }
+
+  List<KeptLot> lots() {
+    return store.lots();
+  }
+
+  /// @param over the version that was looked at; 0 for a new lot
+  @Transactional
+  public void saveLot(UUID id, Lot lot, int over, String who) {
+    shelf().get(lot.formulaCode());
+    try {
+      if (over == 0) store.add(id, lot);
+      else store.change(id, over, lot);
+    } catch (DuplicateKeyException e) {
+      throw new IllegalArgumentException(
+          "lot " + lot.number() + " of " + lot.formulaCode() + " is on the shelf already", e);
+    }
+    audit.note(who, "save lot", lot.formulaCode() + " " + lot.number() + " " + id);
+    changed();
+  }
+
+  /// Takes off what a peel used, and opens the bottle if it was sealed. A lot that is no longer
+  /// there is left alone: the record stands either way.
+  @Transactional
+  public void take(String code, String number, double ml, LocalDate day, String who) {
+    store.take(code, number, ml, day);
+    audit.note(who, "take from lot", code + " " + number);
+    changed();
+  }
+
+  /// Forgets what was read, once what was written is committed.
+  private void changed() {
+    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+      shelf = null;
+      return;
+    }
+    TransactionSynchronizationManager.registerSynchronization(
+        new TransactionSynchronization() {
+          @Override
+          public void afterCompletion(int status) {
+            shelf = null;
+          }
+        });
+  }
+}

@@ -1,0 +1,157 @@
+package ivesk.server.formula;
+
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Lot;
+import ivesk.server.app.Problems.Stale;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+@Component
+class ShelfStore {
+  private final JdbcClient jdbc;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  ShelfStore(JdbcClient jdbc, JsonMapper json, Clock clock) {
+    this.jdbc = jdbc;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /// The newest label of every product that is not retired.
+  List<Formula> products() {
+    return jdbc.sql(
+            """
+            SELECT label FROM product p
+            WHERE NOT retired AND version = (SELECT MAX(version) FROM product WHERE code = p.code)
+            ORDER BY code\
+            """)
+        .query((row, n) -> json.readValue(row.getString("label"), Formula.class))
+        .list();
+  }
+
+  /// Version of a product that is on the shelf; 0 where none is.
+  int current(String code) {
+    return jdbc.sql(
+            """
+            SELECT COALESCE(MAX(version), 0) FROM product p WHERE code = ? AND NOT retired
+            AND version = (SELECT MAX(version) FROM product WHERE code = p.code)\
+            """)
+        .param(code)
+        .query(Integer.class)
+        .single();
+  }
+
+  /// Highest version of a product so far, on the shelf or retired; 0 for a new one.
+  int version(String code) {
+    return jdbc.sql("SELECT COALESCE(MAX(version), 0) FROM product WHERE code = ?")
+        .param(code)
+        .query(Integer.class)
+        .single();
+  }
+
+  void add(Formula formula, boolean retired, String who) {
+    jdbc.sql(
+            """
+            INSERT INTO product (code, version, label, retired, saved_at, saved_by)
+            VALUES (?, ?, ? FORMAT JSON, ?, ?, ?)\
+            """)
+        .params(
+            formula.code(),
+            formula.label().version(),
+            json.writeValueAsString(formula),
+            retired,
+            OffsetDateTime.now(clock),
+            who)
+        .update();
+  }
+
+  /// @param version counts up with every change
+  record KeptLot(UUID id, int version, Lot lot) {}
+
+  List<KeptLot> lots() {
+    return jdbc.sql("SELECT * FROM lot ORDER BY formula_code, expires, number")
+        .query((row, n) -> lot(row))
+        .list();
+  }
+
+  private static KeptLot lot(ResultSet row) throws SQLException {
+    return new KeptLot(
+        row.getObject("id", UUID.class),
+        row.getInt("version"),
+        new Lot(
+            row.getString("formula_code"),
+            row.getString("number"),
+            row.getObject("received", LocalDate.class),
+            row.getObject("expires", LocalDate.class),
+            Optional.ofNullable(row.getObject("opened", LocalDate.class)),
+            Optional.ofNullable(row.getObject("months_after_opening", Integer.class)),
+            row.getDouble("volume_ml"),
+            row.getDouble("left_ml")));
+  }
+
+  void add(UUID id, Lot lot) {
+    jdbc.sql(
+            """
+            INSERT INTO lot (id, formula_code, number, received, expires, opened,
+                             months_after_opening, volume_ml, left_ml)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)\
+            """)
+        .params(
+            id,
+            lot.formulaCode(),
+            lot.number(),
+            lot.received(),
+            lot.expires(),
+            lot.opened().orElse(null),
+            lot.monthsAfterOpening().orElse(null),
+            lot.volumeMl(),
+            lot.leftMl())
+        .update();
+  }
+
+  /// @throws Stale when it was changed since that version
+  void change(UUID id, int version, Lot lot) {
+    int changed =
+        jdbc.sql(
+                """
+                UPDATE lot SET formula_code = ?, number = ?, received = ?, expires = ?, opened = ?,
+                  months_after_opening = ?, volume_ml = ?, left_ml = ?, version = version + 1
+                WHERE id = ? AND version = ?\
+                """)
+            .params(
+                lot.formulaCode(),
+                lot.number(),
+                lot.received(),
+                lot.expires(),
+                lot.opened().orElse(null),
+                lot.monthsAfterOpening().orElse(null),
+                lot.volumeMl(),
+                lot.leftMl(),
+                id,
+                version)
+            .update();
+    if (changed == 0) throw new Stale("Lot " + lot.number());
+  }
+
+  /// Takes off some mL, down to nothing, and opens a sealed bottle.
+  void take(String code, String number, double ml, LocalDate day) {
+    jdbc.sql(
+            """
+            UPDATE lot SET left_ml = GREATEST(0, left_ml - ?), opened = COALESCE(opened, ?),
+              version = version + 1
+            WHERE formula_code = ? AND number = ?\
+            """)
+        .params(ml, day, code, number)
+        .update();
+  }
+}

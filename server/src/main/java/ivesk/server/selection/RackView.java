@@ -1,0 +1,188 @@
+package ivesk.server.selection;
+
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Formula.Component;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.Screening.Shut;
+import ivesk.core.selection.Advice;
+import ivesk.core.selection.Selection;
+import ivesk.core.selection.Selection.Reasons;
+import ivesk.core.selection.SelectionFacts;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/// The rack as it goes over the wire.
+///
+/// @param families in the order of the rack; those that are not ranked are chosen by hand
+/// @param ranked codes, best first
+/// @param open how many of those made for the region
+/// @param deepens what deepens any peel, said beside its class
+/// @param ladders where the client stands with each family that she has had
+record RackView(
+    LocalDate peelDate,
+    String region,
+    List<FamilyColumn> families,
+    List<TileView> tiles,
+    List<String> ranked,
+    Optional<Advice> advice,
+    int open,
+    int here,
+    Optional<LocalDate> event,
+    Optional<String> eventName,
+    String deepens,
+    List<LadderView> ladders) {
+
+  record FamilyColumn(Family id, String label, boolean ranked) {}
+
+  /// @param peels done with the family
+  /// @param wellTaken at the rung of the last one
+  /// @param series peels of a full series at that rung
+  /// @param running it is the running series
+  record LadderView(
+      Family family,
+      String label,
+      int rung,
+      long peels,
+      long wellTaken,
+      int series,
+      boolean running,
+      String why) {}
+
+  /// @param strength as on the label, in % w/v
+  /// @param here made for the region
+  /// @param version of an own product's label; 0 for a shipped formula
+  /// @param contactSeconds limit for today; empty for formulas without minutes
+  /// @param mostSeconds never beyond; empty for formulas without minutes
+  /// @param score what the tile's fill shows
+  record TileView(
+      String code,
+      String name,
+      Family family,
+      int rung,
+      String strength,
+      List<Component> components,
+      boolean here,
+      int version,
+      DepthClass depth,
+      String depthLabel,
+      List<String> depthReasons,
+      List<Shut> shut,
+      boolean competes,
+      double score,
+      List<String> terms,
+      int layers,
+      int layersMost,
+      Optional<Long> contactSeconds,
+      Optional<Long> mostSeconds,
+      Optional<Long> leastSeconds,
+      Optional<Integer> staysHours,
+      Optional<Double> ph,
+      double freeAcidPercent,
+      double mgPerCm2,
+      int peelingFirst,
+      int peelingLast,
+      int intervalDays,
+      boolean aboveSalonFigure,
+      String doneWhen,
+      Reasons reasons) {
+
+    static TileView of(Selection.Tile tile) {
+      Formula formula = tile.formula();
+      return new TileView(
+          formula.code(),
+          formula.name(),
+          formula.family(),
+          formula.rung(),
+          strength(formula),
+          formula.components(),
+          tile.here(),
+          formula.label().version(),
+          tile.depth(),
+          tile.depth().label(),
+          tile.depthReasons(),
+          tile.shut(),
+          tile.competes(),
+          tile.score().total(),
+          tile.score().terms(),
+          tile.layers(),
+          formula.layersMost(),
+          tile.contact().or(formula::firstContact).map(Duration::toSeconds),
+          formula.mostContact().map(Duration::toSeconds),
+          formula.label().leastContact().map(Duration::toSeconds),
+          formula.label().staysHours(),
+          formula.ph(),
+          tile.freeAcidPercent(),
+          tile.mgPerCm2(),
+          formula.peelingFirst(),
+          formula.peelingLast(),
+          formula.peels() ? formula.intervalDays(tile.layers()) : 0,
+          formula.aboveSalonFigure(),
+          formula.label().doneWhen(),
+          tile.reasons());
+    }
+
+    private static String strength(Formula formula) {
+      List<String> parts =
+          formula.components().stream()
+              .filter(c -> c.percentWv() > 0)
+              .map(c ->
+                  c.percentWv() == Math.rint(c.percentWv())
+                      ? "%.0f".formatted(c.percentWv())
+                      : "%.1f".formatted(c.percentWv()))
+              .toList();
+      return parts.isEmpty()
+          ? "mask"
+          : parts.size() == 1 ? parts.getFirst() + " %" : String.join("/", parts);
+    }
+  }
+
+  static RackView of(Selection rack, SelectionFacts facts, Optional<String> eventName) {
+    return new RackView(
+        facts.client().peelDate(),
+        facts.client().region().withArticle(),
+        Arrays.stream(Family.values())
+            .map(family -> new FamilyColumn(family, family.label(), family.ranked()))
+            .toList(),
+        rack.tiles().stream().map(TileView::of).toList(),
+        rack.ranked(),
+        rack.advice(),
+        (int) rack.tiles().stream().filter(Selection.Tile::open).count(),
+        (int) rack.tiles().stream().filter(Selection.Tile::here).count(),
+        facts.event(),
+        eventName,
+        Depth.DEEPENS,
+        ladders(facts));
+  }
+
+  private static List<LadderView> ladders(SelectionFacts facts) {
+    return Arrays.stream(Family.values())
+        .filter(family -> facts.ladders().known().contains(family))
+        .map(family -> {
+          List<PastPeel> own =
+              facts.client().pastPeels().stream()
+                  .filter(peel -> peel.formula().family() == family)
+                  .sorted(Comparator.comparing(PastPeel::on))
+                  .toList();
+          Formula last = own.getLast().formula();
+          return new LadderView(
+              family,
+              family.label(),
+              facts.ladders().rungs().getOrDefault(family, last.rung()),
+              own.size(),
+              own.stream()
+                  .filter(peel -> peel.formula().rung() == last.rung() && peel.wellTaken())
+                  .count(),
+              last.seriesLeast(),
+              facts.ladders().running().filter(family::equals).isPresent(),
+              facts.ladders().reasons().getOrDefault(family, ""));
+        })
+        .toList();
+  }
+}
