@@ -1301,6 +1301,13 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ClinicianOpening: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            substance: "TCA" | "RESORCINOL";
+        };
         Clocks: {
             /** Format: date-time */
             askAt?: string;
@@ -1467,6 +1474,11 @@ export interface components {
             regions: components["schemas"]["RegionWords"][];
             stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
+        };
+        Counsel: {
+            instead: string[];
+            refer?: string;
+            said: string;
         };
         CsvText: {
             text: string;
@@ -2020,13 +2032,6 @@ export interface components {
              */
             type: "Opened";
         };
-        Opening: {
-            /** Format: date-time */
-            at: string;
-            by: string;
-            /** @enum {string} */
-            substance: "TCA" | "RESORCINOL";
-        };
         Option: {
             dateLabel?: string;
             id: string;
@@ -2380,7 +2385,7 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         RackView: {
-            advice?: components["schemas"]["Advice"];
+            advice?: components["schemas"]["Counsel"];
             deepens: string;
             /** Format: date */
             event?: string;
@@ -2396,6 +2401,7 @@ export interface components {
             ranked: string[];
             region: string;
             tiles: components["schemas"]["TileView"][];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         Reasons: {
             fits: string;
@@ -2451,7 +2457,7 @@ export interface components {
             /** @enum {string} */
             id: "TCA" | "RESORCINOL";
             label: string;
-            opened?: components["schemas"]["Opening"];
+            opened?: components["schemas"]["ClinicianOpening"];
         };
         RunningView: {
             advice: string;

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
-import { number, numbers } from "../formula/fields";
+import { number, numbers } from "../parts/NumberField";
 import { Chips } from "../parts/Chips";
 import { CommitField } from "../parts/CommitField";
 import { FIGURES, figureOf } from "../parts/figures";

@@ -8,7 +8,8 @@ import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { FreeCurve } from "./drawings";
-import { NumberField, numbers, SubstanceField } from "./fields";
+import { NumberField, numbers } from "../parts/NumberField";
+import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
 

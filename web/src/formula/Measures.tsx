@@ -6,7 +6,8 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
-import { NumberField, NumberFields, numbers, SubstanceField } from "./fields";
+import { NumberField, NumberFields, numbers } from "../parts/NumberField";
+import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
 

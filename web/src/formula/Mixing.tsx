@@ -7,7 +7,8 @@ import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { Cylinder } from "./drawings";
-import { NumberField, NumberFields, number, numbers, SubstanceField } from "./fields";
+import { NumberField, NumberFields, number, numbers } from "../parts/NumberField";
+import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
 

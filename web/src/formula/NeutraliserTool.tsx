@@ -9,7 +9,8 @@ import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { Jug } from "./drawings";
-import { NumberField, number, numbers, SubstanceField } from "./fields";
+import { NumberField, number, numbers } from "../parts/NumberField";
+import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
 

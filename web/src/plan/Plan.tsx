@@ -9,6 +9,7 @@ import { figureOf, FIGURES } from "../parts/figures";
 import { FaceMap, type ZoneLook } from "../parts/FaceMap";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan } from "../parts/ribbonModel";
+import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
 import { clock, day, decimal, zoneName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
@@ -328,30 +329,3 @@ const FACE_ZONES: Zone[] = [
   "GLABELLA",
   "NOSE",
 ];
-
-function Stepper({
-  label,
-  value,
-  onLess,
-  onMore,
-}: {
-  label: string;
-  value: string;
-  onLess: (() => void) | undefined;
-  onMore: (() => void) | undefined;
-}) {
-  return (
-    <div className="line">
-      <span>{label}</span>
-      <span className="value row">
-        <Button size="small" aria-label={`less ${label}`} disabled={!onLess} onClick={onLess}>
-          –
-        </Button>
-        <span className="mono">{value}</span>
-        <Button size="small" aria-label={`more ${label}`} disabled={!onMore} onClick={onMore}>
-          +
-        </Button>
-      </span>
-    </div>
-  );
-}

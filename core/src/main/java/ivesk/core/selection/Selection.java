@@ -21,7 +21,7 @@ import java.util.Optional;
 /// @param tiles in the order of the library
 /// @param ranked codes of those that compete, best first; one rung a family
 /// @param advice what to say when nothing ranks or a peel alone does little
-public record Selection(List<Tile> tiles, List<String> ranked, Optional<Advice> advice) {
+public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel> advice) {
 
   private static final double TIE = 3;
 
@@ -101,7 +101,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Advice> 
                 tile.explained(
                     codes.contains(tile.formula.code()), Explanation.of(tile, tiles, facts)))
             .toList();
-    return new Selection(explained, codes, Advice.of(tiles, ranked, facts));
+    return new Selection(explained, codes, Counsel.of(tiles, ranked, facts));
   }
 
   private static Tile tile(Formula formula, SelectionFacts facts) {

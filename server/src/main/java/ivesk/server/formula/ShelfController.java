@@ -15,7 +15,7 @@ import ivesk.server.formula.ShelfCsv.Preview;
 import ivesk.server.formula.ShelfCsv.Table;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import ivesk.server.practice.PracticeStore;
-import ivesk.server.practice.PracticeStore.Opening;
+import ivesk.server.practice.PracticeStore.ClinicianOpening;
 import ivesk.server.practice.PracticeStore.Role;
 import java.security.Principal;
 import java.time.Clock;
@@ -111,7 +111,7 @@ class ShelfController {
 
   /// @param shut formulas that hold it
   record RestrictedView(
-      Restricted id, String label, List<String> formulas, Optional<Opening> opened) {}
+      Restricted id, String label, List<String> formulas, Optional<ClinicianOpening> opened) {}
 
   record FamilyName(Family id, String label, boolean ranked) {}
 
@@ -134,7 +134,7 @@ class ShelfController {
     LocalDate today = LocalDate.now(clock);
     Shelf now = shelf.shelf();
     List<KeptLot> lots = shelf.lots();
-    List<Opening> openings = practice.openings();
+    List<ClinicianOpening> openings = practice.openings();
     List<Formula> all =
         Stream.concat(
                 now.formulas().stream(),
@@ -167,7 +167,11 @@ class ShelfController {
   }
 
   private static ShelfItem item(
-      Formula formula, Shelf now, List<KeptLot> lots, List<Opening> openings, LocalDate today) {
+      Formula formula,
+      Shelf now,
+      List<KeptLot> lots,
+      List<ClinicianOpening> openings,
+      LocalDate today) {
     return new ShelfItem(
         Product.of(formula),
         formula.label().version(),

@@ -87,16 +87,16 @@ public class PracticeStore implements UserDetailsService {
   }
 
   /// By whom and when the supervising clinician opened something.
-  public record Opening(Restricted substance, String by, Instant at) {}
+  public record ClinicianOpening(Restricted substance, String by, Instant at) {}
 
-  public List<Opening> openings() {
+  public List<ClinicianOpening> openings() {
     return jdbc.sql(
             """
             SELECT substance, name, opened_at FROM clinician_opening
             JOIN account ON account.username = opened_by\
             """)
         .query((row, n) ->
-            new Opening(
+            new ClinicianOpening(
                 Restricted.valueOf(row.getString("substance")),
                 row.getString("name"),
                 row.getObject("opened_at", OffsetDateTime.class).toInstant()))

@@ -7,10 +7,11 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
-import ivesk.core.selection.Advice;
+import ivesk.core.selection.Counsel;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -20,6 +21,7 @@ import java.util.Optional;
 
 /// The rack as it goes over the wire.
 ///
+/// @param zones that may be treated today, in their order
 /// @param families in the order of the rack; those that are not ranked are chosen by hand
 /// @param ranked codes, best first
 /// @param open how many of those made for the region
@@ -28,10 +30,11 @@ import java.util.Optional;
 record RackView(
     LocalDate peelDate,
     String region,
+    List<Zone> zones,
     List<FamilyColumn> families,
     List<TileView> tiles,
     List<String> ranked,
-    Optional<Advice> advice,
+    Optional<Counsel> advice,
     int open,
     int here,
     Optional<LocalDate> event,
@@ -147,6 +150,7 @@ record RackView(
     return new RackView(
         facts.client().peelDate(),
         facts.client().region().withArticle(),
+        facts.zones(),
         Arrays.stream(Family.values())
             .map(family -> new FamilyColumn(family, family.label(), family.ranked()))
             .toList(),

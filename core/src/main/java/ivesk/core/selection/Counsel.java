@@ -21,16 +21,16 @@ import java.util.stream.Collectors;
 /// @param said the state of things in a sentence
 /// @param instead what can be done, in order
 /// @param refer to whom, and for what
-public record Advice(String said, List<String> instead, Optional<String> refer) {
+public record Counsel(String said, List<String> instead, Optional<String> refer) {
 
   /// Below this benefit, 0 to 100, a peel alone does little.
   private static final double LITTLE = 40;
 
-  static Optional<Advice> of(List<Tile> tiles, List<Tile> ranked, SelectionFacts facts) {
+  static Optional<Counsel> of(List<Tile> tiles, List<Tile> ranked, SelectionFacts facts) {
     List<Condition> wished = List.copyOf(Score.wishes(facts.client()).keySet());
     if (wished.isEmpty()) {
       return Optional.of(
-          new Advice(
+          new Counsel(
               "Nothing to treat was noted in Consult.",
               List.of("Ask what the client wants, and grade what you see."),
               Optional.empty()));
@@ -39,7 +39,7 @@ public record Advice(String said, List<String> instead, Optional<String> refer) 
     if (ranked.isEmpty()) return Optional.of(nothing(tiles, beyond, facts));
     if (beyond.isPresent()) {
       return Optional.of(
-          new Advice(
+          new Counsel(
               "A peel alone does little for " + beyond.get() + ".",
               List.of(),
               Optional.of("a dermatologist, for " + beyond.get())));
@@ -48,7 +48,7 @@ public record Advice(String said, List<String> instead, Optional<String> refer) 
     return best >= LITTLE
         ? Optional.empty()
         : Optional.of(
-            new Advice(
+            new Counsel(
                 "A peel alone does little for these goals: at best %.0f of 100.".formatted(best),
                 List.of(),
                 Optional.of("a dermatologist, if they matter most")));
@@ -60,7 +60,7 @@ public record Advice(String said, List<String> instead, Optional<String> refer) 
     return beyond.isEmpty() ? Optional.empty() : Optional.of(Words.list(beyond));
   }
 
-  private static Advice nothing(List<Tile> tiles, Optional<String> beyond, SelectionFacts facts) {
+  private static Counsel nothing(List<Tile> tiles, Optional<String> beyond, SelectionFacts facts) {
     List<Finding> standing = facts.screening().findings().stream().filter(Finding::stands).toList();
     boolean shutByScreen = facts.screening().verdict().compareTo(Verdict.WAIT) >= 0;
     String said =
@@ -79,7 +79,7 @@ public record Advice(String said, List<String> instead, Optional<String> refer) 
             .filter(finding -> finding.verdict() == Verdict.REFER)
             .findFirst()
             .map(finding -> "a clinician, for " + finding.said());
-    return new Advice(
+    return new Counsel(
         said, instead, referred.or(() -> beyond.map(what -> "a dermatologist, for " + what)));
   }
 

@@ -1,0 +1,31 @@
+import dayjs from "dayjs";
+import type { Rack } from "../api/types";
+
+/** The days after, against the event. */
+export function Days({
+  rack,
+  tile,
+}: {
+  rack: Rack;
+  tile: { peelingFirst: number; peelingLast: number };
+}) {
+  const peel = dayjs(rack.peelDate);
+  const event = rack.event ? dayjs(rack.event).diff(peel, "day") : -1;
+  return (
+    <ol className="days" aria-label="Days after the peel">
+      {Array.from({ length: 12 }, (_, n) => {
+        const flaking = tile.peelingLast > 0 && n >= tile.peelingFirst && n <= tile.peelingLast;
+        return (
+          <li
+            key={n}
+            className={n === 0 ? "peel" : n === event ? "event" : flaking ? "flaking" : ""}
+          >
+            {peel.add(n, "day").date()}
+            {n === 0 && <small>peel</small>}
+            {n === event && <small>{rack.eventName ?? "event"}</small>}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

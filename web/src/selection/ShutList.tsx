@@ -1,0 +1,20 @@
+import type { Tile } from "../api/types";
+import { day } from "../parts/words";
+
+/** Every reason, and what would open it. */
+export function ShutList({ shut }: { shut: Tile["shut"] }) {
+  return (
+    <ul className="shut-list">
+      {shut.map((reason) => (
+        <li key={reason.ruleId + reason.words}>
+          <span className="mono">{reason.ruleId}</span>
+          <span>
+            {reason.words}
+            {reason.until && `, until ${day(reason.until)}`}
+            {reason.opens && <small>opens with: {reason.opens}</small>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
