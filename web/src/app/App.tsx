@@ -12,6 +12,7 @@ const Today = lazy(() => import("../visit/Today"));
 const Clients = lazy(() => import("../client/Clients"));
 const Chart = lazy(() => import("../client/Chart"));
 const Bench = lazy(() => import("../formula/Bench"));
+const Shelf = lazy(() => import("../formula/Shelf"));
 const Practice = lazy(() => import("../practice/Practice"));
 const VisitStation = lazy(() => import("../visit/VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
@@ -47,6 +48,7 @@ const router = createBrowserRouter([
       { path: "/clients", element: <Clients /> },
       { path: "/clients/:clientId", element: <Chart /> },
       { path: "/bench/:tool?", element: <Bench /> },
+      { path: "/shelf/:code?", element: <Shelf /> },
       { path: "/practice", element: <Practice /> },
       { path: "/visits/:visitId/sheet", element: <Sheet /> },
       { path: "/visits/:visitId/:station", element: <VisitStation /> },

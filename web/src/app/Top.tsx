@@ -22,6 +22,7 @@ export function Top() {
         </NavLink>
         <NavLink to="/clients">Clients</NavLink>
         <NavLink to="/bench">Bench</NavLink>
+        <NavLink to="/shelf">Shelf</NavLink>
         <NavLink to="/practice">Practice</NavLink>
       </nav>
       <Running />

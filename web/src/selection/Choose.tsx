@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Rack } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { day, firstName } from "../parts/words";
+import { day, firstName, plural } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
 import { Beside } from "./Beside";
 import { Detail } from "./Detail";
@@ -100,11 +100,8 @@ function Ladders({ rack }: { rack: Rack }) {
           <b>{ladder.label}</b>
           <span className="mono">rung {ladder.rung}</span>
           <span className="soft">
-            {ladder.series > 0
-              ? `${ladder.wellTaken} of ${ladder.series} of the series`
-              : `${ladder.peels} done`}
-            {ladder.running && ", running"}
-            {ladder.why && `; ${ladder.why}`}
+            {ladder.why || plural(ladder.peels, "peel")}
+            {ladder.running && "; running series"}
           </span>
         </li>
       ))}

@@ -111,17 +111,24 @@ export function Detail({
           </Button>
           <Button onClick={onBeside}>Put beside</Button>
           <Button onClick={onTry}>Try numbers</Button>
-          <Button disabled={!open || locked || addOn} onClick={onStages}>
+        </div>
+        <div className="row">
+          <p className="small soft grow">
+            {locked
+              ? "The treatment is open: its formula stays."
+              : addOn
+                ? "It goes on after an acid: pick the acid, then add a stage."
+                : "The maker’s label and the supervising clinician come first."}
+          </p>
+          <Button
+            variant="text"
+            size="small"
+            disabled={!open || locked || addOn}
+            onClick={onStages}
+          >
             Add a stage
           </Button>
         </div>
-        <p className="small soft">
-          {locked
-            ? "The treatment is open: its formula stays."
-            : addOn
-              ? "It goes on after an acid: pick the acid, then add a stage."
-              : "The maker’s label and the supervising clinician come first."}
-        </p>
         {!asking && <ErrorNote error={take.error} />}
       </div>
       {asking && (

@@ -25,6 +25,7 @@ import static ivesk.core.skin.Condition.SUN_DAMAGE;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.practice.PolicyQuestion;
 import ivesk.core.screening.ConsentText;
 import ivesk.core.screening.PatchTest.Result;
 import ivesk.core.screening.Question;
@@ -103,6 +104,7 @@ class DemoScenario implements ApplicationRunner {
   private final PatchTestService patchTests;
   private final PlanService plans;
   private final Treatments treatments;
+  private final DemoShelf shelf;
   private final PasswordEncoder passwords;
   private final Clock clock;
   private final DemoClock past;
@@ -117,6 +119,7 @@ class DemoScenario implements ApplicationRunner {
       PatchTestService patchTests,
       PlanService plans,
       Treatments treatments,
+      DemoShelf shelf,
       PasswordEncoder passwords,
       Clock clock) {
     this.practice = practice;
@@ -128,6 +131,7 @@ class DemoScenario implements ApplicationRunner {
     this.patchTests = patchTests;
     this.plans = plans;
     this.treatments = treatments;
+    this.shelf = shelf;
     this.passwords = passwords;
     this.clock = clock;
     this.past = new DemoClock(clock.getZone(), clock.instant());
@@ -145,6 +149,8 @@ class DemoScenario implements ApplicationRunner {
     practice.addAccount(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);
     practice.addAccount(new Account("thea", "Dr Thea Lund", Role.SUPERVISOR), hash);
     practice.open(Restricted.TCA, "thea", clock.instant());
+    practice.answer(PolicyQuestion.COMPOUNDING, "other", "thea", clock.instant());
+    practice.answer(PolicyQuestion.RETINOL, "hours", "thea", clock.instant());
 
     greta();
     jonas();
@@ -158,6 +164,7 @@ class DemoScenario implements ApplicationRunner {
     rosalind();
     casper();
     linnea();
+    shelf.fill(day(0), INES);
   }
 
   /// Dry and dull at 71; signed two hours ago.
@@ -305,7 +312,7 @@ class DemoScenario implements ApplicationRunner {
     answers(visit, Map.of(HOME_ACID, Answer.on("used", day(-6))), List.of(RETINOID, SUN));
     consents.sign(
         visit,
-        List.of(Family.values()),
+        Family.covering(),
         ConsentText.CURRENT.version(),
         signed("Tobiah Quill"),
         Optional.of(signed("Hanne Quill")),
@@ -428,14 +435,14 @@ class DemoScenario implements ApplicationRunner {
     if (first) {
       consents.sign(
           visit,
-          List.of(Family.values()),
+          Family.covering(),
           ConsentText.CURRENT.version(),
           signed(name),
           Optional.empty(),
           day.isAfter(day(0)) ? day(0) : day,
           INES);
       int daysAgo = (int) ChronoUnit.DAYS.between(day, day(0));
-      patched(visit, Math.max(0, daysAgo) + 4, Family.values());
+      patched(visit, Math.max(0, daysAgo) + 4, Family.covering().toArray(Family[]::new));
     }
   }
 

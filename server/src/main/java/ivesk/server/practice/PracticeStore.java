@@ -79,7 +79,7 @@ public class PracticeStore implements UserDetailsService {
     return answers;
   }
 
-  void answer(PolicyQuestion question, String answer, String who, Instant at) {
+  public void answer(PolicyQuestion question, String answer, String who, Instant at) {
     jdbc.sql(
             "MERGE INTO policy (question, answer, set_by, set_at) KEY (question) VALUES (?, ?, ?, ?)")
         .params(question.name(), answer, who, at.atOffset(ZoneOffset.UTC))
