@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/mixture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mixture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/neutraliser": {
         parameters: {
             query?: never;
@@ -206,6 +222,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["dip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/serial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["serial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1700,6 +1732,7 @@ export interface components {
             total: number;
         };
         FreeAcidAnswer: {
+            aboveSalonFigure: boolean;
             curve: number[];
             /** Format: double */
             freePercentWv: number;
@@ -1917,6 +1950,16 @@ export interface components {
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
+        Measure: {
+            /** Format: double */
+            finalMl: number;
+            /** Format: double */
+            percent: number;
+            /** Format: double */
+            stockMl: number;
+            /** Format: double */
+            stockPercent: number;
+        };
         MeterView: {
             /** Format: int64 */
             ageMinutes?: number;
@@ -1928,6 +1971,25 @@ export interface components {
             slopePercent?: number;
             /** Format: double */
             zeroMv?: number;
+        };
+        MixtureAnswer: {
+            /** Format: double */
+            differencePercent: number;
+            /** Format: double */
+            percent: number;
+            working: string;
+        };
+        MixtureFacts: {
+            /** Format: double */
+            oneMl: number;
+            /** Format: double */
+            onePercent: number;
+            /** Format: double */
+            otherMl: number;
+            /** Format: double */
+            otherPercent: number;
+            /** Format: double */
+            printedPercent: number;
         };
         Move: {
             /** Format: date-time */
@@ -2548,6 +2610,20 @@ export interface components {
             /** Format: int32 */
             value: number;
         };
+        SerialAnswer: {
+            steps: components["schemas"]["Measure"][];
+            working: string;
+        };
+        SerialFacts: {
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            finalMl: number;
+            /** Format: int32 */
+            steps: number;
+            /** Format: double */
+            stockPercent: number;
+        };
         Session: {
             account?: components["schemas"]["Account"];
         };
@@ -3144,6 +3220,30 @@ export interface operations {
             };
         };
     };
+    mixture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixtureFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MixtureAnswer"];
+                };
+            };
+        };
+    };
     neutraliser: {
         parameters: {
             query?: never;
@@ -3304,6 +3404,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MeterView"];
+                };
+            };
+        };
+    };
+    serial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SerialFacts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SerialAnswer"];
                 };
             };
         };

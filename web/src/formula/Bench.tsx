@@ -7,7 +7,8 @@ import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { benchWordsQuery } from "./queries";
 import { Dose, LabelToLabel, Passage, Ph } from "./Measures";
-import { Alligation, Dilute, Parts } from "./Mixing";
+import { Alligation, Dilute, Mixture, Parts, Serial } from "./Mixing";
+import { PhMeter } from "./PhMeter";
 import { FreeAcid } from "./FreeAcid";
 import { NeutraliserTool } from "./NeutraliserTool";
 import "./bench.css";
@@ -16,15 +17,26 @@ export interface ToolProps {
   words: BenchWords;
 }
 
-const TOOLS: { id: string; label: string; tool: ComponentType<ToolProps> }[] = [
+/** `mixes`: for who may compound; `checks`: in its place where only labels are checked. */
+interface Tool {
+  id: string;
+  label: string;
+  tool: ComponentType<ToolProps>;
+  only?: "mixes" | "checks";
+}
+
+const TOOLS: Tool[] = [
   { id: "free-acid", label: "Free acid", tool: FreeAcid },
-  { id: "two-strengths", label: "Two strengths into one", tool: Alligation },
-  { id: "dilute", label: "Dilute", tool: Dilute },
+  { id: "two-strengths", label: "Two strengths into one", tool: Alligation, only: "mixes" },
+  { id: "dilute", label: "Dilute", tool: Dilute, only: "mixes" },
+  { id: "serial", label: "Dilute in steps", tool: Serial, only: "mixes" },
+  { id: "mixture", label: "Check a mixture", tool: Mixture, only: "checks" },
   { id: "neutraliser", label: "Neutraliser", tool: NeutraliserTool },
   { id: "dose", label: "Dose", tool: Dose },
   { id: "label", label: "Label to label", tool: LabelToLabel },
   { id: "parts", label: "From parts", tool: Parts },
   { id: "ph", label: "pH", tool: Ph },
+  { id: "ph-meter", label: "pH meter", tool: PhMeter },
   { id: "passage", label: "Skin passage", tool: Passage },
 ];
 
@@ -32,18 +44,26 @@ const TOOLS: { id: string; label: string; tool: ComponentType<ToolProps> }[] = [
 export default function Bench() {
   const { tool = "free-acid" } = useParams();
   const words = useQuery(benchWordsQuery);
-  const Tool = (TOOLS.find(({ id }) => id === tool) ?? TOOLS[0]!).tool;
+  const mixes = words.data?.mayMix ?? true;
+  const tools = TOOLS.filter(({ only }) => only === undefined || (only === "mixes") === mixes);
+  const Tool = (tools.find(({ id }) => id === tool) ?? tools[0]!).tool;
   return (
     <RoomOf room="desk">
       <div className="station">
         <Top />
         <main className="columns bench">
           <nav aria-label="Calculations">
-            {TOOLS.map(({ id, label }) => (
+            {tools.map(({ id, label }) => (
               <NavLink key={id} to={`/bench/${id}`} className={id === tool ? "here" : undefined}>
                 {label}
               </NavLink>
             ))}
+            {!mixes && (
+              <p className="small soft bench-labels">
+                Labels only: this practice mixes nothing, so the Bench checks what labels say. The
+                policy is set on the page Practice.
+              </p>
+            )}
           </nav>
           <ErrorNote error={words.error} />
           {words.data && <Tool words={words.data} />}

@@ -58,6 +58,12 @@ export function FreeAcid({ words }: ToolProps) {
             Same number on both labels. {compared(free.data.share, otherFree.data.share)}
           </p>
         )}
+        {(free.data?.aboveSalonFigure || otherFree.data?.aboveSalonFigure) && (
+          <p className="small warn pad-small">
+            Above the salon figure of the safety panel for glycolic and lactic acid, 30 % at pH 3.0
+            (CIR 1998): follow your licence and the maker.
+          </p>
+        )}
       </section>
       <Result
         title="Free acid"

@@ -58,6 +58,117 @@ export function Dilute() {
   );
 }
 
+export function Serial() {
+  const [typed, setTyped] = useState({
+    stockPercent: "50",
+    factor: "2",
+    steps: "3",
+    finalMl: "20",
+  });
+  const facts = numbers(typed);
+  const answer = useQuery(
+    answerQuery("serial", facts, async (f) =>
+      body(await api.POST("/api/bench/serial", { body: f })),
+    ),
+  );
+  const steps = answer.data?.steps ?? [];
+  const last = steps.at(-1);
+  return (
+    <>
+      <section className="bench-inputs" aria-label="Dilution in steps">
+        <Strip title="Each step from the one before" code="% w/v or % w/w" />
+        <div className="bench-group">
+          <NumberFields
+            typed={typed}
+            onChange={setTyped}
+            fields={[
+              { name: "stockPercent", label: "strength of the stock", unit: "%" },
+              { name: "factor", label: "each step weaker by", unit: "times" },
+              { name: "steps", label: "steps", unit: "" },
+              { name: "finalMl", label: "volume of each", unit: "mL" },
+            ]}
+          />
+        </div>
+      </section>
+      <Result
+        title="Strength after the last step"
+        value={last && `${decimal(last.percent, 2)} %`}
+        more={steps
+          .map(
+            (step, n) =>
+              `step ${n + 1}: ${decimal(step.stockMl, 1)} mL of ${decimal(step.stockPercent, 2)} % made up to ${decimal(step.finalMl, 1)} mL, ${decimal(step.percent, 2)} %`,
+          )
+          .join("; ")}
+        working={answer.data?.working}
+        source="C₁V₁ = C₂V₂, step by step. Made up to the volume, never a volume added."
+        error={answer.error}
+      >
+        {last && (
+          <Cylinder
+            fills={[
+              { ml: last.stockMl, words: "of the step before" },
+              { ml: last.finalMl - last.stockMl, words: "made up with solvent" },
+            ]}
+          />
+        )}
+      </Result>
+    </>
+  );
+}
+
+/** For who works from labels: does a mixture hold what its label says? */
+export function Mixture() {
+  const [typed, setTyped] = useState({
+    onePercent: "70",
+    oneMl: "50",
+    otherPercent: "0",
+    otherMl: "50",
+    printedPercent: "35",
+  });
+  const facts = numbers(typed);
+  const answer = useQuery(
+    answerQuery("mixture", facts, async (f) =>
+      body(await api.POST("/api/bench/mixture", { body: f })),
+    ),
+  );
+  const holds = answer.data;
+  return (
+    <>
+      <section className="bench-inputs" aria-label="A mixture">
+        <Strip title="What the maker mixed" code="one convention" />
+        <div className="bench-group">
+          <NumberFields
+            typed={typed}
+            onChange={setTyped}
+            fields={[
+              { name: "onePercent", label: "the one", unit: "%" },
+              { name: "oneMl", label: "of it", unit: "mL" },
+              { name: "otherPercent", label: "the other, 0 for solvent", unit: "%" },
+              { name: "otherMl", label: "of that", unit: "mL" },
+              { name: "printedPercent", label: "the label says", unit: "%" },
+            ]}
+          />
+        </div>
+      </section>
+      <Result
+        title="It holds"
+        value={holds && `${decimal(holds.percent, 1)} %`}
+        more={
+          holds &&
+          (Math.abs(holds.differencePercent) < 1
+            ? "as its label says"
+            : `${decimal(Math.abs(holds.differencePercent), 0)} % ${
+                holds.differencePercent > 0 ? "more" : "less"
+              } than its label says: ask the maker before it is used`)
+        }
+        working={holds?.working}
+        source="Pharmacy arithmetic; volumes are taken as adding up."
+        error={answer.error}
+      />
+    </>
+  );
+}
+
 export function Alligation() {
   const [typed, setTyped] = useState({
     strongPercent: "70",
@@ -115,14 +226,14 @@ interface Weighed {
   purity: string;
 }
 
-const JESSNER: Weighed[] = [
-  { substance: "RESORCINOL", grams: "14", purity: "100" },
-  { substance: "SALICYLIC", grams: "14", purity: "100" },
-  { substance: "LACTIC", grams: "14", purity: "85" },
-];
-
 export function Parts({ words }: ToolProps) {
-  const [parts, setParts] = useState(JESSNER);
+  const [parts, setParts] = useState<Weighed[]>(() =>
+    words.jessner.map((part) => ({
+      substance: part.substance,
+      grams: String(part.grams),
+      purity: String(part.purityPercent),
+    })),
+  );
   const [finalMl, setFinalMl] = useState("100");
   const change = (i: number, part: Partial<Weighed>) =>
     setParts(parts.map((p, n) => (n === i ? { ...p, ...part } : p)));

@@ -21,7 +21,10 @@ export function NeutraliserTool({ words }: ToolProps) {
   ]);
   const [typed, setTyped] = useState({ volumeMl: "3", basePercentWv: "10" });
   const [base, setBase] = useState<"BICARBONATE" | "ARGININE">("BICARBONATE");
+  const [buffered, setBuffered] = useState(false);
+  const [ph, setPh] = useState("3.5");
   const plain = numbers(typed);
+  const bufferedPh = buffered ? number(ph) : undefined;
   const components = acids.map(({ substance, percent }) => ({
     substance,
     percentWv: number(percent),
@@ -30,10 +33,11 @@ export function NeutraliserTool({ words }: ToolProps) {
   const answer = useQuery(
     answerQuery(
       "neutraliser",
-      plain && whole
+      plain && whole && bufferedPh !== null
         ? {
             base,
             ...plain,
+            bufferedPh,
             components: components.map((c) => ({ ...c, percentWv: c.percentWv ?? 0 })),
           }
         : null,
@@ -43,6 +47,8 @@ export function NeutraliserTool({ words }: ToolProps) {
   function take(code: string) {
     const formula = words.formulas.find((f) => f.code === code);
     if (!formula) return;
+    setBuffered(formula.bufferedInWater);
+    if (formula.ph !== undefined) setPh(String(formula.ph));
     setAcids(
       formula.components.map((c) => ({ substance: c.substance, percent: String(c.percentWv) })),
     );
@@ -87,6 +93,19 @@ export function NeutraliserTool({ words }: ToolProps) {
             onChange={(volumeMl) => setTyped({ ...typed, volumeMl })}
           />
         </div>
+        <Strip title="Base already in it" />
+        <div className="bench-group">
+          <Segments
+            label="Buffered in water by its label"
+            value={buffered ? "yes" : "no"}
+            options={[
+              { id: "no", label: "not by its label" },
+              { id: "yes", label: "buffered in water" },
+            ]}
+            onChange={(answer) => setBuffered(answer === "yes")}
+          />
+          {buffered && <NumberField label="its pH" unit="" value={ph} onChange={setPh} />}
+        </div>
         <Strip title="Neutraliser" />
         <div className="bench-group">
           <Segments
@@ -111,7 +130,7 @@ export function NeutraliserTool({ words }: ToolProps) {
         value={needed && `${decimal(needed.layOutMl, 1)} mL`}
         more={needed && `twice the ${decimal(needed.volumeMl, 2)} mL that meet the acid`}
         working={answer.data?.working}
-        source="Stoichiometry, every titratable proton, no buffer assumed. It never undoes a frost: not the way to stop TCA, salicylic or Jessner."
+        source="Stoichiometry, every titratable proton; base already in it counts only where the label says buffered in water. It never undoes a frost: not the way to stop TCA, salicylic or Jessner."
         error={answer.error}
       >
         {needed && <Jug needMl={needed.volumeMl} layOutMl={needed.layOutMl} gasL={needed.gasL} />}

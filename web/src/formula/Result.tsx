@@ -11,14 +11,16 @@ export function Result({
   working,
   source,
   error,
+  waiting = "Give each number; the answer comes as you type.",
   children,
 }: {
   title: string;
   value: string | undefined;
   more?: string;
-  working?: string;
+  working?: string | false;
   source?: string;
   error: unknown;
+  waiting?: string;
   children?: ReactNode;
 }) {
   const [copied, setCopied] = useState(false);
@@ -44,9 +46,7 @@ export function Result({
           </p>
         </>
       )}
-      {!error && value === undefined && (
-        <p className="soft">Give each number; the answer comes as you type.</p>
-      )}
+      {!error && value === undefined && <p className="soft">{waiting}</p>}
       <p className="soft small bench-defer">
         Compounding is for those whom the law allows it; the maker’s label comes before any of this.
         Always acid into water.

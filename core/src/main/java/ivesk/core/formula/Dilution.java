@@ -52,6 +52,22 @@ public final class Dilution {
     return List.copyOf(measures);
   }
 
+  /// Strength of what two solutions were mixed to, %; to check a label by.
+  ///
+  /// @param onePercent 0 to 100
+  /// @param otherPercent 0 for plain solvent
+  /// @param oneMl with `otherMl`, together above 0
+  public static double mixed(double onePercent, double oneMl, double otherPercent, double otherMl) {
+    Require.range("strength of the first, %", onePercent, 0, 100);
+    Require.range("strength of the second, %", otherPercent, 0, 100);
+    Require.range("volume of the first, mL", oneMl, 0, 10_000);
+    Require.range("volume of the second, mL", otherMl, 0, 10_000);
+    if (oneMl + otherMl == 0) {
+      throw new IllegalArgumentException("both volumes are 0 mL; allowed is above 0 together");
+    }
+    return (onePercent * oneMl + otherPercent * otherMl) / (oneMl + otherMl);
+  }
+
   /// @param strongMl of the stronger and `weakMl` of the weaker solution
   public record Mix(double strongMl, double weakMl) {}
 

@@ -222,7 +222,16 @@ public record Formula(
   /// and up, brief, rinsed, with daily sun protection. It has no figure for the others. CIR 1998,
   /// reaffirmed 2013, from memory.
   public boolean aboveSalonFigure() {
-    double percent = percentOf(Substance.GLYCOLIC) + percentOf(Substance.LACTIC);
+    return aboveSalonFigure(components, ph);
+  }
+
+  /// As [#aboveSalonFigure()], of a label that is no formula yet.
+  public static boolean aboveSalonFigure(List<Component> components, Optional<Double> ph) {
+    double percent =
+        components.stream()
+            .filter(c -> c.substance() == Substance.GLYCOLIC || c.substance() == Substance.LACTIC)
+            .mapToDouble(Component::percentWv)
+            .sum();
     return percent > 30 || percent > 0 && ph.filter(value -> value < 3.0).isPresent();
   }
 

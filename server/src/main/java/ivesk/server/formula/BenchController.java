@@ -4,6 +4,7 @@ import ivesk.core.Require;
 import ivesk.core.formula.ChargeBalance;
 import ivesk.core.formula.Dilution;
 import ivesk.core.formula.Dose;
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.FromParts;
@@ -94,8 +95,14 @@ class BenchController {
   record LabelFacts(Substance substance, double strengthPercentWv, double ph) {}
 
   /// @param curve share that is free at pH 0 to 7, every 0.1
+  /// @param aboveSalonFigure of the safety panel for glycolic and lactic acid
   record FreeAcidAnswer(
-      double freePercentWv, double share, List<Double> curve, String working, String source) {}
+      double freePercentWv,
+      double share,
+      List<Double> curve,
+      boolean aboveSalonFigure,
+      String working,
+      String source) {}
 
   @PostMapping("/free-acid")
   FreeAcidAnswer freeAcid(@RequestBody LabelFacts label) {
@@ -122,6 +129,7 @@ class BenchController {
         IntStream.rangeClosed(0, 70)
             .mapToObj(tenth -> FreeAcid.fraction(component.substance(), tenth / 10.0))
             .toList(),
+        Formula.aboveSalonFigure(List.of(component), Optional.of(label.ph())),
         working,
         "pKa at 25 °C, CRC Handbook, from memory. Ideal solution: above 0.1 mol/L trust a meter.");
   }
@@ -144,6 +152,51 @@ class BenchController {
             measure.stockPercent(),
             measure.stockMl(),
             measure.finalMl()));
+  }
+
+  /// @param factor by which each step dilutes the one before
+  record SerialFacts(double stockPercent, double factor, int steps, double finalMl) {}
+
+  record SerialAnswer(List<Dilution.Measure> steps, String working) {}
+
+  @PostMapping("/serial")
+  SerialAnswer serial(@RequestBody SerialFacts facts) {
+    List<Dilution.Measure> steps =
+        Dilution.serial(facts.stockPercent(), facts.factor(), facts.steps(), facts.finalMl());
+    return new SerialAnswer(
+        steps,
+        words(
+            "%.1f %% / %.2f^%d = %.3f %%",
+            facts.stockPercent(), facts.factor(), facts.steps(), steps.getLast().percent()));
+  }
+
+  /// @param printedPercent what the label of the mixture says
+  record MixtureFacts(
+      double onePercent,
+      double oneMl,
+      double otherPercent,
+      double otherMl,
+      double printedPercent) {}
+
+  /// @param differencePercent of the printed strength; positive where it holds more
+  record MixtureAnswer(double percent, double differencePercent, String working) {}
+
+  @PostMapping("/mixture")
+  MixtureAnswer mixture(@RequestBody MixtureFacts facts) {
+    double holds =
+        Dilution.mixed(facts.onePercent(), facts.oneMl(), facts.otherPercent(), facts.otherMl());
+    Require.range("strength on the label, %", facts.printedPercent(), 0.1, 100);
+    return new MixtureAnswer(
+        holds,
+        (holds / facts.printedPercent() - 1) * 100,
+        words(
+            "(%.1f %% × %.1f mL + %.1f %% × %.1f mL) / %.1f mL = %.1f %%",
+            facts.onePercent(),
+            facts.oneMl(),
+            facts.otherPercent(),
+            facts.otherMl(),
+            facts.oneMl() + facts.otherMl(),
+            holds));
   }
 
   record AlligationFacts(
