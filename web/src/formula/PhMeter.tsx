@@ -40,7 +40,7 @@ export function PhMeter({ words }: ToolProps) {
   return (
     <>
       <section className="bench-inputs" aria-label="pH meter">
-        <Strip title="Calibrate in two buffers" code="25 °C" />
+        <Strip title="Calibrate in two buffers" code="simulated, 25 °C" />
         <div className="bench-group">
           {BUFFERS.map(({ id, label }) => (
             <div key={id} className="row">
