@@ -20,7 +20,13 @@ public final class Words {
 
   /// "3:00", minutes and seconds.
   public static String clock(Duration duration) {
-    return "%d:%02d".formatted(duration.toMinutes(), duration.toSecondsPart());
+    int seconds = duration.toSecondsPart();
+    return duration.toMinutes() + (seconds < 10 ? ":0" : ":") + seconds;
+  }
+
+  /// "2.5", with one decimal.
+  public static String tenths(double value) {
+    return String.valueOf(Math.round(value * 10) / 10.0);
   }
 
   /// "1 day", "3 days".

@@ -70,6 +70,18 @@ final class Practice implements AutoCloseable {
     return send(request(path));
   }
 
+  /// What is no JSON, as it comes.
+  String text(String path) {
+    try {
+      return http.send(request(path).build(), HttpResponse.BodyHandlers.ofString()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   Answer post(String path, String json) {
     return write("POST", path, json);
   }

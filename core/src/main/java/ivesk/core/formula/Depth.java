@@ -47,7 +47,7 @@ public final class Depth {
     Reading own = own(formula, contact, layers);
     DepthClass library = formula.libraryDepth();
     return library.deeperThan(own.depth())
-        ? own.with(library, "the library has %s as %s".formatted(formula.code(), library.label()))
+        ? own.with(library, "the library has " + formula.code() + " as " + library.label())
         : own;
   }
 
@@ -61,13 +61,13 @@ public final class Depth {
       case GLYCOLIC ->
           rubin(
               glycolic(glycolic, time),
-              "glycolic %.0f %% for %s".formatted(glycolic, Words.clock(time)));
-      case TCA -> rubin(tca(tca, layers), "TCA %.0f %%, %s".formatted(tca, layers(layers)));
+              "glycolic " + Math.round(glycolic) + " % for " + Words.clock(time));
+      case TCA -> rubin(tca(tca, layers), "TCA " + Math.round(tca) + " %, " + layers(layers));
       case JESSNER -> rubin(jessner(layers), "Jessner, " + layers(layers));
       case RESORCINOL ->
           rubin(
               resorcinol(resorcinol, time),
-              "resorcinol %.0f %% for %s".formatted(resorcinol, Words.clock(time)));
+              "resorcinol " + Math.round(resorcinol) + " % for " + Words.clock(time));
       case PHA,
           ENZYME,
           LACTIC,
@@ -82,8 +82,7 @@ public final class Depth {
           new Reading(
               formula.libraryDepth(),
               List.of(
-                  "%s: the library's class for %s"
-                      .formatted(formula.libraryDepth().label(), formula.code())));
+                  formula.libraryDepth().label() + ": the library's class for " + formula.code()));
     };
   }
 

@@ -5,7 +5,9 @@ import static ivesk.core.formula.DepthClass.SUPERFICIAL;
 import ivesk.core.formula.Formula.Ending;
 import ivesk.core.formula.Formula.Vehicle;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /// The formulas that ship with Ivesk, family by family, rungs upward; those chosen by hand last.
 /// Every number is Ivesk's own default within published and common ranges; the label of the product
@@ -262,6 +264,16 @@ public final class Library {
               .feels(0, 2)
               .ends(Ending.RINSE)
               .then(14, 0, 0, 2, 3));
+
+  private static final Map<Family, Integer> ENTRY_RUNGS =
+      FORMULAS.stream()
+          .filter(Formula::entry)
+          .collect(Collectors.toUnmodifiableMap(Formula::family, Formula::rung, Math::min));
+
+  /// Where a client starts with a family of which there is no record.
+  public static int entryRung(Family family) {
+    return ENTRY_RUNGS.getOrDefault(family, 1);
+  }
 
   public static Optional<Formula> find(String code) {
     return FORMULAS.stream().filter(formula -> formula.code().equals(code)).findFirst();

@@ -135,16 +135,21 @@ public record Screening(
   public record Shut(String ruleId, String words, Optional<LocalDate> until, String opens) {}
 
   private Optional<Opening> opensMost(ScreeningFacts facts) {
-    return findings.stream()
-        .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
-        .map(finding -> {
-          List<Finding> others = new ArrayList<>(findings);
-          others.remove(finding);
-          int then = of(others).countOpen(facts);
-          return new Opening(finding, then);
-        })
-        .filter(opening -> opening.open() > 0)
-        .max(Comparator.comparingInt(Opening::open));
+    // What shuts the whole client keeps everything shut, whichever other finding goes.
+    List<Finding> shutAll =
+        findings.stream().filter(finding -> finding.shuts() && finding.scope().client()).toList();
+    if (shutAll.size() > 1) return Optional.empty();
+    return (shutAll.isEmpty() ? findings : shutAll)
+        .stream()
+            .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
+            .map(finding -> {
+              List<Finding> others = new ArrayList<>(findings);
+              others.remove(finding);
+              int then = of(others).countOpen(facts);
+              return new Opening(finding, then);
+            })
+            .filter(opening -> opening.open() > 0)
+            .max(Comparator.comparingInt(Opening::open));
   }
 
   private int countOpen(ScreeningFacts facts) {

@@ -1,7 +1,6 @@
 package ivesk.core.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
@@ -179,11 +178,7 @@ public record ScreeningFacts(
   /// Where this client enters a family: sensitivity 2, rosacea and minors at the first rung.
   public int entryRung(Family family) {
     if (sensitive() || skin.rosacea() || minor()) return 1;
-    return Library.of(family).stream()
-        .filter(Formula::entry)
-        .mapToInt(Formula::rung)
-        .min()
-        .orElse(1);
+    return Library.entryRung(family);
   }
 
   public Optional<PastPeel> lastPeel() {

@@ -1,6 +1,7 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.Selection.Tile;
@@ -8,20 +9,46 @@ import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 
 /// Turns the numbers of a tile into its four sentences.
 final class Explanation {
-  private Explanation() {}
+  private final SelectionFacts facts;
 
-  static Reasons of(Tile tile, List<Tile> tiles, SelectionFacts facts) {
-    if (!tile.formula().family().ranked()) {
-      return new Reasons(byHand(tile.formula()), "", "", watch(tile, facts));
+  /// By family, what its acid serves well, in words; one clause.
+  private final Map<Family, String> served = new EnumMap<>(Family.class);
+
+  /// By irritation level, the open tile of the greatest benefit at it.
+  private final NavigableMap<Double, Tile> mildest = new TreeMap<>();
+
+  /// By family and rung, the first tile.
+  private final Map<Family, NavigableMap<Integer, Tile>> rungs = new EnumMap<>(Family.class);
+
+  Explanation(List<Tile> tiles, Map<Condition, Double> wishes, SelectionFacts facts) {
+    this.facts = facts;
+    for (Family family : Family.values()) served.put(family, served(family, wishes));
+    for (Tile tile : tiles) {
+      rungs
+          .computeIfAbsent(tile.formula().family(), family -> new TreeMap<>())
+          .putIfAbsent(tile.formula().rung(), tile);
+      if (tile.open() && tile.formula().family().ranked()) {
+        mildest.merge(
+            tile.score().level(),
+            tile,
+            (one, other) -> other.score().benefit() > one.score().benefit() ? other : one);
+      }
     }
-    return new Reasons(
-        fits(tile, facts), notWeaker(tile, tiles), notStronger(tile, tiles), watch(tile, facts));
+  }
+
+  Reasons of(Tile tile) {
+    if (!tile.formula().family().ranked()) {
+      return new Reasons(byHand(tile.formula()), "", "", watch(tile));
+    }
+    return new Reasons(fits(tile), notWeaker(tile), notStronger(tile), watch(tile));
   }
 
   private static String byHand(Formula formula) {
@@ -35,54 +62,57 @@ final class Explanation {
         };
   }
 
-  private static String fits(Tile tile, SelectionFacts facts) {
+  private String served(Family family, Map<Condition, Double> wishes) {
     Oil oil = facts.client().skin().oil().orElse(Oil.BALANCED);
-    List<String> served =
-        Score.wishes(facts.client()).entrySet().stream()
+    return Words.list(
+        wishes.entrySet().stream()
             .sorted(Map.Entry.<Condition, Double>comparingByValue().reversed())
-            .filter(wish -> Affinity.of(tile.formula().family(), wish.getKey(), oil) >= 2)
+            .filter(wish -> Affinity.of(family, wish.getKey(), oil) >= 2)
             .map(wish ->
                 wish.getKey().label()
                     + " "
                     + Math.max(1, facts.client().skin().severity(wish.getKey()))
                     + " of 3")
-            .toList();
-    return served.isEmpty()
-        ? "Serves none of the goals well: benefit %.0f of 100.".formatted(tile.score().benefit())
-        : "Works well on "
-            + Words.list(served)
-            + ". Benefit %.0f of 100.".formatted(tile.score().benefit());
+            .toList());
   }
 
-  private static String notWeaker(Tile tile, List<Tile> tiles) {
-    return tiles.stream()
-        .filter(other -> other.open() && other.formula().family().ranked())
-        .filter(other -> other.score().level() < tile.score().level())
+  private String fits(Tile tile) {
+    String well = served.get(tile.formula().family());
+    long benefit = Math.round(tile.score().benefit());
+    return well.isEmpty()
+        ? "Serves none of the goals well: benefit " + benefit + " of 100."
+        : "Works well on " + well + ". Benefit " + benefit + " of 100.";
+  }
+
+  private String notWeaker(Tile tile) {
+    return mildest.headMap(tile.score().level(), false).values().stream()
         .max(Comparator.comparingDouble(other -> other.score().benefit()))
         .map(other ->
             other.score().benefit() < tile.score().benefit()
-                ? "%s is milder and reaches %.0f of 100 for these goals."
-                    .formatted(other.formula().code(), other.score().benefit())
-                : "%s is milder and reaches as much: consider it."
-                    .formatted(other.formula().code()))
+                ? other.formula().code()
+                    + " is milder and reaches "
+                    + Math.round(other.score().benefit())
+                    + " of 100 for these goals."
+                : other.formula().code() + " is milder and reaches as much: consider it.")
         .orElse("Nothing milder is open.");
   }
 
-  private static String notStronger(Tile tile, List<Tile> tiles) {
-    Optional<Tile> up =
-        tiles.stream()
-            .filter(other -> other.formula().family() == tile.formula().family())
-            .filter(other -> other.formula().rung() > tile.formula().rung())
-            .min(Comparator.comparingInt(other -> other.formula().rung()));
-    if (up.isEmpty()) return "It is the top of its family.";
-    Tile stronger = up.get();
+  private String notStronger(Tile tile) {
+    Map.Entry<Integer, Tile> up =
+        rungs.get(tile.formula().family()).higherEntry(tile.formula().rung());
+    if (up == null) return "It is the top of its family.";
+    Tile stronger = up.getValue();
     return stronger.open()
-        ? "%s is open and scores %.0f against %.0f: the lowest strength that does the work."
-            .formatted(stronger.formula().code(), stronger.score().total(), tile.score().total())
+        ? stronger.formula().code()
+            + " is open and scores "
+            + Math.round(stronger.score().total())
+            + " against "
+            + Math.round(tile.score().total())
+            + ": the lowest strength that does the work."
         : stronger.formula().code() + " is shut: " + stronger.shut().getFirst().words() + ".";
   }
 
-  private static String watch(Tile tile, SelectionFacts facts) {
+  private String watch(Tile tile) {
     List<String> watch = new ArrayList<>();
     switch (tile.formula().use()) {
       case SELF_LIMITING -> watch.add("White film is crystals until a damp swab says otherwise.");

@@ -185,6 +185,7 @@ final class Gates {
   }
 
   private static Optional<Shut> salicylate(Formula formula, int layers, SelectionFacts facts) {
+    if (!formula.contains(Substance.SALICYLIC)) return Optional.empty();
     double share =
         Dose.salicylateShare(
             formula, Dose.layerVolumeMl(facts.areaCm2()), layers, facts.weightKg());

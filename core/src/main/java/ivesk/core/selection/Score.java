@@ -1,12 +1,15 @@
 package ivesk.core.selection;
 
+import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Sensitivity;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
@@ -33,18 +36,25 @@ public record Score(
   /// Every term in words, as shown behind "why".
   public List<String> terms() {
     List<String> terms = new ArrayList<>();
-    terms.add("benefit %.0f of 100".formatted(benefit));
-    terms.add("irritation level %.1f: -%.0f".formatted(level, 2 * level));
+    terms.add("benefit " + Math.round(benefit) + " of 100");
+    terms.add("irritation level " + Words.tenths(level) + ": -" + Math.round(2 * level));
     if (overTolerance > 0) {
-      terms.add("%.1f over tolerance: -%.0f".formatted(overTolerance, 10 * overTolerance));
+      terms.add(
+          Words.tenths(overTolerance) + " over tolerance: -" + Math.round(10 * overTolerance));
     }
-    if (pihRisk > 0) terms.add("risk of dark marks: -%.0f".formatted(pihRisk));
-    if (downtimeDays > 0) terms.add("flaking to day %d: -%d".formatted(downtimeDays, downtimeDays));
-    if (series > 0) terms.add("running series: +%.0f".formatted(series));
+    if (pihRisk > 0) terms.add("risk of dark marks: -" + Math.round(pihRisk));
+    if (downtimeDays > 0) terms.add("flaking to day " + downtimeDays + ": -" + downtimeDays);
+    if (series > 0) terms.add("running series: +" + Math.round(series));
     return terms;
   }
 
-  static Score of(Formula formula, DepthClass depth, ScreeningFacts client, Ladders ladders) {
+  /// @param benefits by family, as [#benefits] has them
+  static Score of(
+      Formula formula,
+      DepthClass depth,
+      Map<Family, Double> benefits,
+      ScreeningFacts client,
+      Ladders ladders) {
     double level =
         formula.family().level() + 0.5 * (formula.rung() - client.entryRung(formula.family()));
     double tolerance =
@@ -63,7 +73,7 @@ public record Score(
               case MEDIUM -> 30;
             };
     return new Score(
-        benefit(formula, client),
+        benefits.get(formula.family()),
         level,
         Math.max(0, level - tolerance),
         pih,
@@ -71,21 +81,25 @@ public record Score(
         ladders.running().filter(formula.family()::equals).isPresent() ? 12 : 0);
   }
 
-  private static double benefit(Formula formula, ScreeningFacts client) {
-    double sum = 0;
-    double most = 0;
+  /// How well each family serves a client's wishes, 0 to 100.
+  static Map<Family, Double> benefits(ScreeningFacts client, Map<Condition, Double> wishes) {
     Oil oil = client.skin().oil().orElse(Oil.BALANCED);
-    for (Map.Entry<Condition, Double> wish : wishes(client).entrySet()) {
-      sum += wish.getValue() * Affinity.of(formula.family(), wish.getKey(), oil);
-      most += wish.getValue() * 3;
+    double most = 3 * wishes.values().stream().mapToDouble(Double::doubleValue).sum();
+    Map<Family, Double> benefits = new EnumMap<>(Family.class);
+    for (Family family : Family.values()) {
+      double sum =
+          wishes.entrySet().stream()
+              .mapToDouble(wish -> wish.getValue() * Affinity.of(family, wish.getKey(), oil))
+              .sum();
+      benefits.put(family, most == 0 ? 0 : 100 * sum / most);
     }
-    return most == 0 ? 0 : 100 * sum / most;
+    return benefits;
   }
 
   /// Severity 1 to 3 times the goal's weight (3, 2, 1.5; others 1). A named goal counts severity at
   /// least 1.
   static Map<Condition, Double> wishes(ScreeningFacts client) {
-    Map<Condition, Double> wishes = new java.util.EnumMap<>(Condition.class);
+    Map<Condition, Double> wishes = new EnumMap<>(Condition.class);
     for (Condition condition : Condition.values()) {
       int goal = client.skin().goals().indexOf(condition);
       int severity = Math.max(client.skin().severity(condition), goal >= 0 ? 1 : 0);

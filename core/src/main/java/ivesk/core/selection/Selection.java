@@ -8,11 +8,13 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
+import ivesk.core.skin.Condition;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// The rack for one client and day: every formula open or shut with its reasons, what is open
@@ -86,25 +88,27 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
 
   public static Selection choose(SelectionFacts facts) {
     List<Tile> tiles = new ArrayList<>();
-    for (Formula formula : facts.client().shelf().formulas()) tiles.add(tile(formula, facts));
+    Map<Condition, Double> wishes = Score.wishes(facts.client());
+    Map<Family, Double> benefits = Score.benefits(facts.client(), wishes);
+    for (Formula formula : facts.client().shelf().formulas()) {
+      tiles.add(tile(formula, benefits, facts));
+    }
     List<Tile> candidates =
         Arrays.stream(Family.values())
             .filter(Family::ranked)
             .flatMap(family -> candidate(family, tiles, facts).stream())
             .toList();
-    boolean nothingWished = Score.wishes(facts.client()).isEmpty();
-    List<Tile> ranked = nothingWished ? List.of() : rank(candidates, facts.ladders());
+    List<Tile> ranked = wishes.isEmpty() ? List.of() : rank(candidates, facts.ladders());
     List<String> codes = ranked.stream().map(tile -> tile.formula().code()).toList();
+    Explanation explanation = new Explanation(tiles, wishes, facts);
     List<Tile> explained =
         tiles.stream()
-            .map(tile ->
-                tile.explained(
-                    codes.contains(tile.formula.code()), Explanation.of(tile, tiles, facts)))
+            .map(tile -> tile.explained(codes.contains(tile.formula.code()), explanation.of(tile)))
             .toList();
     return new Selection(explained, codes, Counsel.of(tiles, ranked, facts));
   }
 
-  private static Tile tile(Formula formula, SelectionFacts facts) {
+  private static Tile tile(Formula formula, Map<Family, Double> benefits, SelectionFacts facts) {
     int layers = plannedLayers(formula, facts);
     Optional<Duration> contact = plannedContact(formula, facts);
     Depth.Reading depth = depth(formula, layers, facts);
@@ -114,7 +118,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         depth.depth(),
         depth.reasons(),
         Gates.of(formula, depth.depth(), contact, layers, facts),
-        Score.of(formula, depth.depth(), facts.client(), facts.ladders()),
+        Score.of(formula, depth.depth(), benefits, facts.client(), facts.ladders()),
         layers,
         contact,
         FreeAcid.percent(formula),

@@ -58,7 +58,7 @@ public record Product(
 
   private static final Pattern CODE = Pattern.compile("[A-Z0-9][A-Z0-9-]{1,11}");
 
-  static Product of(Formula formula) {
+  public static Product of(Formula formula) {
     Label label = formula.label();
     return new Product(
         formula.code(),

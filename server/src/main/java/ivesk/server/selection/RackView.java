@@ -1,5 +1,6 @@
 package ivesk.server.selection;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
@@ -137,8 +138,8 @@ record RackView(
               .filter(c -> c.percentWv() > 0)
               .map(c ->
                   c.percentWv() == Math.rint(c.percentWv())
-                      ? "%.0f".formatted(c.percentWv())
-                      : "%.1f".formatted(c.percentWv()))
+                      ? String.valueOf(Math.round(c.percentWv()))
+                      : Words.tenths(c.percentWv()))
               .toList();
       return parts.isEmpty()
           ? "mask"

@@ -1,0 +1,166 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import ivesk.core.formula.Lot;
+import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.server.Practice.Answer;
+import ivesk.server.formula.ShelfService;
+import ivesk.server.plan.PlanService;
+import ivesk.server.treatment.Treatments;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/// Choose over HTTP: numbers tried, stages, what is computed without saving, and what a plan takes
+/// with it from the shelf.
+class ChooseApiTest {
+  private static Practice practice;
+  private static String yara;
+
+  @BeforeAll
+  static void open() {
+    practice = Practice.open();
+    practice.signIn("ines", "harbour");
+    yara = practice.visit("Yara Minhas").get("id").asString();
+  }
+
+  @AfterAll
+  static void close() {
+    practice.close();
+  }
+
+  private static Answer post(String path, String json) {
+    return practice.post(path, json.replace('\'', '"'));
+  }
+
+  private static Answer attempt(String numbers) {
+    return post("/api/visits/" + yara + "/selection/try", "{'formula':'GLY-20'," + numbers + "}");
+  }
+
+  @Test
+  void numbersAreTriedAndNothingIsKept() {
+    String before = practice.get("/api/visits/" + yara + "/plan").body().toString();
+    JsonNode good = attempt("'percents':[20],'ph':3.83,'contactSeconds':120,'layers':1").body();
+    // Half of it is free at its pKa.
+    assertThat(good.get("freeAcidPercent").asDouble()).isCloseTo(10, within(1e-6));
+    assertThat(good.get("objections")).isEmpty();
+    JsonNode strong = attempt("'percents':[70],'ph':1.5,'contactSeconds':300,'layers':1").body();
+    assertThat(strong.get("depth").asString()).isEqualTo("MEDIUM");
+    assertThat(strong.get("objections").toString()).contains("SCOPE");
+    assertThat(attempt("'percents':[20],'ph':15,'contactSeconds':120,'layers':1").detail())
+        .contains("PH is 15.0; allowed is 0.0 to 14.0");
+    assertThat(practice.get("/api/visits/" + yara + "/plan").body().toString()).isEqualTo(before);
+  }
+
+  @Test
+  void stagesAreJudgedTogetherAndKept() {
+    JsonNode chain =
+        post(
+                "/api/visits/" + yara + "/chain",
+                "{'formula':'GLY-20','then':[{'formula':'RET-1','zones':[]}]}")
+            .body();
+    assertThat(chain.get("objections")).isEmpty();
+    assertThat(chain.get("peelingLast").asInt()).isEqualTo(3);
+    Answer refused =
+        practice.put(
+            "/api/visits/" + yara + "/choice",
+            "{\"formula\":\"GLY-20\",\"then\":[{\"formula\":\"SAL-10\",\"zones\":[]}]}");
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.detail()).contains("do not go together").contains("same skin");
+    JsonNode plan =
+        practice
+            .put(
+                "/api/visits/" + yara + "/choice",
+                "{\"formula\":\"GLY-20\",\"then\":[{\"formula\":\"SAL-10\",\"zones\":[\"NOSE\"]},"
+                    + "{\"formula\":\"RET-1\",\"zones\":[]}]}")
+            .body();
+    assertThat(plan.get("plan").get("zones").toString()).doesNotContain("NOSE").contains("CHIN");
+    assertThat(plan.get("then").size()).isEqualTo(2);
+    assertThat(plan.get("then").get(0).get("zones").toString()).contains("nose");
+    assertThat(plan.get("then").get(1).get("how").asString()).contains("stays 6 h");
+    assertThat(plan.get("chain").get("depth").asString()).isEqualTo("VERY_SUPERFICIAL");
+  }
+
+  @Test
+  void theRackAnswersFactsWithoutSaving() {
+    JsonNode rack =
+        post(
+                "/api/selection",
+                "{'client':{'dateOfBirth':'1990-05-05','peelDate':'2026-11-25','answers':{},"
+                    + "'skin':{'phototype':'III','oil':'OILY','sensitivity':'NORMAL',"
+                    + "'severities':{'COMEDONES':3},'goals':['COMEDONES']}}}")
+            .body();
+    // Nothing was asked, so everything waits; the rack says so by formula.
+    assertThat(rack.get("ranked")).isEmpty();
+    assertThat(rack.get("tiles").size()).isGreaterThanOrEqualTo(29);
+    assertThat(rack.get("advice").get("said").asString()).isNotBlank();
+    Answer wrong =
+        post(
+            "/api/selection",
+            "{'client':{'dateOfBirth':'2030-05-05','peelDate':'2026-11-25','answers':{},"
+                + "'skin':{'severities':{},'goals':[]}}}");
+    assertThat(wrong.detail()).contains("Date of birth is 2030-05-05");
+  }
+
+  /// The label changes after the treatment was opened: its plan still has the label of that day,
+  /// and signing it would take from the bottle that it named.
+  @Test
+  void aRecordKeepsTheVersionThatItUsed() {
+    ShelfService shelf = practice.bean(ShelfService.class);
+    PlanService plans = practice.bean(PlanService.class);
+    Treatments treatments = practice.bean(Treatments.class);
+    UUID maren = UUID.fromString(practice.visit("Maren Holt").get("id").asString());
+    JsonNode shipped = label("GLY-20");
+    String own = shipped.toString().replace("\"GLY-20\"", "\"REC-1\"");
+    assertThat(practice.put("/api/shelf/products", "{\"label\":" + own + ",\"over\":0}").status())
+        .isEqualTo(200);
+    shelf.saveLot(
+        UUID.randomUUID(),
+        new Lot(
+            "REC-1",
+            "R-1",
+            LocalDate.of(2026, 1, 1),
+            LocalDate.of(2099, 1, 1),
+            Optional.empty(),
+            Optional.empty(),
+            50,
+            50),
+        0,
+        "ines");
+    plans.choose(maren, "REC-1", "the practice's own", "ines");
+    plans.keep(maren, Wishes.NONE, "ines");
+    Treatments.Live live = treatments.open(maren, plans.ready(maren), "ines");
+    assertThat(
+            practice
+                .put(
+                    "/api/shelf/products",
+                    "{\"label\":" + own.replace("\"ph\":3.0", "\"ph\":3.6") + ",\"over\":1}")
+                .status())
+        .isEqualTo(200);
+    TreatmentPlan kept = treatments.live(live.id()).plan();
+    assertThat(kept.formula().label().version()).isEqualTo(1);
+    assertThat(kept.formula().ph()).contains(3.0);
+    assertThat(kept.lot()).contains("R-1");
+    assertThat(shelf.shelf().get("REC-1").ph()).contains(3.6);
+    shelf.take("REC-1", "R-1", 3.5, LocalDate.of(2026, 11, 25), "ines");
+    assertThat(shelf.shelf().lots().get("REC-1").getFirst().leftMl()).isEqualTo(46.5);
+    assertThat(shelf.shelf().lots().get("REC-1").getFirst().opened())
+        .contains(LocalDate.of(2026, 11, 25));
+    shelf.take("REC-1", "R-1", 9999, LocalDate.of(2026, 11, 25), "ines");
+    assertThat(shelf.shelf().lots().get("REC-1").getFirst().leftMl()).isZero();
+  }
+
+  private static JsonNode label(String code) {
+    for (JsonNode item : practice.get("/api/shelf").body().get("items")) {
+      if (item.get("label").get("code").asString().equals(code)) return item.get("label");
+    }
+    throw new AssertionError(code);
+  }
+}
