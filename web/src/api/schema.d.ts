@@ -2283,7 +2283,7 @@ export interface components {
             /** Format: double */
             percentWv: number;
             /** Format: double */
-            ph: number;
+            ph?: number;
             /** @enum {string} */
             phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
             /** Format: int32 */

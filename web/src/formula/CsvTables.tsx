@@ -4,7 +4,7 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { api, body } from "../api/client";
 import type { CsvPreview } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -18,6 +18,7 @@ const NAMES: Record<Table, string> = { PRODUCTS: "own products", LOTS: "bottles"
 export function CsvTables({ onClose }: { onClose: () => void }) {
   const [table, setTable] = useState<Table>("PRODUCTS");
   const [text, setText] = useState("");
+  const file = useRef<HTMLInputElement>(null);
   const queries = useQueryClient();
   const params = { path: { table } };
   const preview = useMutation({
@@ -64,19 +65,18 @@ export function CsvTables({ onClose }: { onClose: () => void }) {
           >
             Save {NAMES[table]} as CSV
           </Button>
-          <Button component="label">
-            Choose a file
-            <input
-              type="file"
-              accept=".csv,text/csv,text/plain"
-              aria-label="CSV file"
-              className="hidden"
-              onChange={(e) => {
-                void choose(e.target.files?.[0]);
-                e.target.value = "";
-              }}
-            />
-          </Button>
+          <Button onClick={() => file.current?.click()}>Choose a file</Button>
+          <input
+            ref={file}
+            hidden
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            aria-label="CSV file"
+            onChange={(e) => {
+              void choose(e.target.files?.[0]);
+              e.target.value = "";
+            }}
+          />
         </div>
         <p className="soft small">
           Comma, semicolon, tab or bar; the first line names the columns, as in the saved file. It

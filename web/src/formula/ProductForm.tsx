@@ -14,7 +14,7 @@ import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { number } from "../parts/NumberField";
 import { useShelfWrite } from "./shelfQueries";
-import { DEPTHS, draftOf, ENDINGS, labelOf, type LabelDraft, USES, VEHICLES } from "./labelDraft";
+import { CLASSES, draftOf, ENDINGS, labelOf, type LabelDraft, USES, VEHICLES } from "./labelDraft";
 
 /** A product as its label has it; what is not on the label is left empty. */
 export function ProductForm({
@@ -240,7 +240,7 @@ export function ProductForm({
             </fieldset>
             <fieldset>
               <legend>What it does</legend>
-              {one("Depth at one layer", "depth", DEPTHS)}
+              {one("Depth at one layer", "depth", CLASSES)}
               {amount("Feels, from", "bandLow", "0 to 10")}
               {amount("Feels, to", "bandHigh", "0 to 10")}
               {amount("Within, s", "bandSeconds", "empty: all the time")}

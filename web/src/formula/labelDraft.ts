@@ -1,5 +1,6 @@
 import type { Product, Substance } from "../api/types";
 import { number } from "../parts/NumberField";
+import { DEPTHS } from "../parts/words";
 
 /** A label as it is typed: numbers are text until they are kept. */
 export interface LabelDraft {
@@ -72,11 +73,10 @@ export const ENDINGS: Named<Product["ending"]> = [
   { id: "FROST_IS_THE_END", label: "frost is the end" },
 ];
 
-export const DEPTHS: Named<Product["depth"]> = [
-  { id: "VERY_SUPERFICIAL", label: "very superficial" },
-  { id: "SUPERFICIAL", label: "superficial" },
-  { id: "MEDIUM", label: "medium" },
-];
+export const CLASSES = (Object.keys(DEPTHS) as Product["depth"][]).map((id) => ({
+  id,
+  label: DEPTHS[id],
+}));
 
 const EMPTY: LabelDraft = {
   code: "",

@@ -88,6 +88,13 @@ export function wholeDay(date: string): string {
     .replace(",", "");
 }
 
+/** Depth classes in words. */
+export const DEPTHS = {
+  VERY_SUPERFICIAL: "very superficial",
+  SUPERFICIAL: "superficial",
+  MEDIUM: "medium",
+};
+
 export function zoneName(zone: string): string {
   return ZONES[zone] ?? zone;
 }

@@ -11,7 +11,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan } from "../parts/ribbonModel";
 import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
-import { clock, day, decimal, zoneName } from "../parts/words";
+import { DEPTHS, clock, day, decimal, zoneName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
 import "./plan.css";
 
@@ -153,7 +153,10 @@ function Figures({ station }: { station: PlanStation }) {
       <Line
         label="free acid"
         value={`${decimal(station.freeAcidPercent, 1)} %`}
-        note={`${decimal(plan.percentWv, 0)} % at pH ${decimal(plan.ph, 1)}`}
+        note={
+          `${decimal(plan.percentWv, 0)} %` +
+          (plan.ph === undefined ? "" : ` at pH ${decimal(plan.ph, 1)}`)
+        }
       />
       <Line
         label="on the skin"
@@ -185,6 +188,28 @@ function Figures({ station }: { station: PlanStation }) {
             : `${day(station.flakingFrom)} – ${day(station.flakingTo)}`
         }
       />
+      <Then station={station} />
+    </>
+  );
+}
+
+/** Stages after the first, and what they make together. */
+function Then({ station }: { station: PlanStation }) {
+  if (!station.chain) return null;
+  return (
+    <>
+      <Strip title="Then, after gate B" code={`together ${DEPTHS[station.chain.depth]}`} />
+      {station.then.map((stage) => (
+        <Line
+          key={stage.code}
+          label={`${stage.code}, ${stage.name}`}
+          value=""
+          note={[stage.how, stage.zones.join(", ")].filter(Boolean).join("; ")}
+        />
+      ))}
+      <p className="pad-small small soft">
+        Treat times the first stage. Time the others by hand and write them in the note.
+      </p>
     </>
   );
 }

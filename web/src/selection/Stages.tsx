@@ -7,7 +7,7 @@ import type { NextStage, Rack, Tile, Visit, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { plural, zoneName } from "../parts/words";
+import { DEPTHS, plural, zoneName } from "../parts/words";
 import { Days } from "./Days";
 import { Figure } from "./Figure";
 import { flaking, howLong } from "./figures";
@@ -15,12 +15,6 @@ import { chainQuery } from "./queries";
 import { ShutList } from "./ShutList";
 import { useTake } from "./useTake";
 import { WhyNotFirst } from "./WhyNotFirst";
-
-const DEPTHS = {
-  VERY_SUPERFICIAL: "very superficial",
-  SUPERFICIAL: "superficial",
-  MEDIUM: "medium",
-};
 
 /** Stages after the first: a retinoid after the acid, another formula on zones of its own. */
 export function Stages({

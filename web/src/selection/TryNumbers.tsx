@@ -6,7 +6,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { number, NumberField } from "../parts/NumberField";
 import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
-import { clock, decimal, plural } from "../parts/words";
+import { DEPTHS, clock, decimal, plural } from "../parts/words";
 import { Days } from "./Days";
 import { Figure } from "./Figure";
 import { flaking } from "./figures";
@@ -14,12 +14,6 @@ import { tryQuery } from "./queries";
 import { ShutList } from "./ShutList";
 
 const STEP = 30;
-const DEPTHS = {
-  VERY_SUPERFICIAL: "very superficial",
-  SUPERFICIAL: "superficial",
-  MEDIUM: "medium",
-};
-
 /** Other strengths, pH, time and layers, and what they would do; nothing is kept. */
 export function TryNumbers({
   visitId,

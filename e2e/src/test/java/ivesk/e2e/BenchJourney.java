@@ -40,6 +40,18 @@ class BenchJourney extends Journey {
     browser.axe("From parts");
     browser.tabTo("pH", Keys.ENTER);
     browser.see("trust a meter");
+    browser.tabTo("pH meter", Keys.ENTER);
+    browser.see("Not calibrated");
+    browser.tabTo("Dip in buffer 7.00", Keys.ENTER);
+    browser.tabTo("Dip in buffer 4.01", Keys.ENTER);
+    browser.see("59.16 mV a pH");
+    browser.tabTo("~Bottle", Keys.ENTER);
+    browser.keys("GLY-35", Keys.ENTER);
+    browser.see("its label says 2.5");
+    browser.axe("pH meter");
+    browser.tabTo("Dilute in steps", Keys.ENTER);
+    browser.see("step 3");
+    browser.axe("Dilute in steps");
     browser.tabTo("Skin passage", Keys.ENTER);
     browser.see("cm/h");
     browser.axe("Skin passage");
@@ -56,11 +68,13 @@ class BenchJourney extends Journey {
         new String[][] {
           {"Two strengths into one", "40.0 + 60.0 mL"},
           {"Dilute", "made up to 100.0 mL"},
+          {"Dilute in steps", "6.25 %"},
           {"Neutraliser", "twice the 11.60 mL that meet the acid"},
           {"Dose", "1.50 mg/cm²"},
           {"Label to label", "11.69 mol/L"},
           {"From parts", "14.0 / 14.0 / 11.9"},
           {"pH", "Exact charge balance"},
+          {"pH meter", "Calibrate, then dip"},
           {"Skin passage", "whole skin"}
         }) {
       browser.press(tool[0]);

@@ -155,6 +155,23 @@ final class Browser implements AutoCloseable {
         });
   }
 
+  /// Puts other words into a field that is named by its label, in the place of what is there.
+  void clearAndType(String label, String words) {
+    with(
+        By.xpath("//label[starts-with(normalize-space(.),%s)]//input".formatted(quote(label))),
+        element -> {
+          element.sendKeys(Keys.chord(Keys.CONTROL, "a"), words);
+          return true;
+        });
+  }
+
+  /// Gives a file to a field of that name, as the system's dialog would.
+  void file(String field, Path file) {
+    driver
+        .findElement(By.cssSelector("input[type=file][aria-label='" + field + "']"))
+        .sendKeys(file.toAbsolutePath().toString());
+  }
+
   void keys(CharSequence... keys) {
     new Actions(driver).sendKeys(keys).perform();
   }
@@ -193,7 +210,8 @@ final class Browser implements AutoCloseable {
             const e = document.activeElement;
             if (!e || e === document.body) return "";
             const group = e.closest("[role=group][aria-label]");
-            const label = e.labels && e.labels[0] ? e.labels[0].textContent : "";
+            const by = document.getElementById((e.getAttribute("aria-labelledby") || "").split(" ")[0]);
+            const label = e.labels && e.labels[0] ? e.labels[0].textContent : by ? by.textContent : "";
             const own = e.getAttribute("aria-label") || label || e.textContent;
             const name = own.replace(/\\*/g, "").replace(/\\s+/g, " ").trim();
             return e.matches(".MuiToggleButton-root") && group

@@ -11,7 +11,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 
 /// A server in a process of its own, so that it can be killed as a power cut would.
 final class RunningServer implements AutoCloseable {
@@ -26,15 +29,50 @@ final class RunningServer implements AutoCloseable {
     this.port = port;
   }
 
+  /// Demo practices as they were made, by their time: made once, then copied.
+  private static final Map<Instant, Path> MADE = new HashMap<>();
+
   /// A fresh demo practice whose clock stands at `now`.
   static RunningServer demo(String name, Instant now) {
     try {
-      Path data = Files.createTempDirectory(Path.of("target"), "data-" + name + "-");
+      Path data = folder(name);
+      copy(MADE.computeIfAbsent(now, RunningServer::make), data);
       RunningServer server = new RunningServer(data, freePort());
       server.start(now);
       return server;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  private static Path folder(String name) throws IOException {
+    return Files.createTempDirectory(Path.of("target"), "data-" + name + "-");
+  }
+
+  private static Path make(Instant now) {
+    try {
+      Path data = folder("made");
+      RunningServer server = new RunningServer(data, freePort());
+      server.start(now);
+      server.process.destroy();
+      server.process.waitFor();
+      Files.delete(data.resolve("server.log"));
+      return data;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static void copy(Path from, Path to) throws IOException {
+    try (Stream<Path> files = Files.walk(from)) {
+      for (Path file : files.filter(Files::isRegularFile).toList()) {
+        Path target = to.resolve(from.relativize(file));
+        Files.createDirectories(target.getParent());
+        Files.copy(file, target);
+      }
     }
   }
 

@@ -49,7 +49,7 @@ class ScreenJourney extends Journey {
   @Test
   void aConsentIsWithdrawnAndSignedAgain() {
     show("Yara Minhas", "screen");
-    browser.see("10 of 10 families");
+    browser.see("11 of 11 families");
     browser.click(Browser.containing("TCA signed"));
     browser.type("Why it is withdrawn", "afraid of the frost");
     browser.axe("a consent that was signed");

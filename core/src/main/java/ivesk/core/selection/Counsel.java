@@ -69,9 +69,9 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
             : "No formula fits within the limits of this day.";
     List<String> instead = new ArrayList<>();
     List<Tile> ranked = tiles.stream().filter(tile -> rankedHere(tile)).toList();
-    opensMost(ranked).ifPresent(instead::add);
-    opensLater(ranked).ifPresent(instead::add);
     if (facts.screening().verdict() != Verdict.STOP) {
+      opensMost(ranked).ifPresent(instead::add);
+      opensLater(ranked).ifPresent(instead::add);
       instead.add("Today: a calming or hydrating treatment without acid, and the home plan.");
     }
     Optional<String> referred =

@@ -38,7 +38,7 @@ public record PlanView(
     Phototype phototype,
     Sensitivity sensitivity,
     double percentWv,
-    double ph,
+    Optional<Double> ph,
     double areaCm2,
     double layerMl,
     double mgPerCm2PerLayer) {
@@ -70,7 +70,7 @@ public record PlanView(
         plan.phototype(),
         plan.sensitivity(),
         formula.percentWv(),
-        formula.ph().orElse(7.0),
+        formula.ph(),
         plan.areaCm2(),
         plan.layerMl(),
         plan.mgPerCm2PerLayer());
