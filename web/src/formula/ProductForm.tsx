@@ -191,7 +191,7 @@ export function ProductForm({
                     color="inherit"
                     disabled={draft.components.length === 1}
                     onClick={() => set({ components: draft.components.filter((_, n) => n !== i) })}
-                    aria-label={`take substance ${i + 1} away`}
+                    aria-label={`Take away, substance ${i + 1}`}
                   >
                     Take away
                   </Button>

@@ -70,7 +70,7 @@ export function Stages({
                 <Button
                   color="inherit"
                   onClick={() => setThen(then.filter((_, n) => n !== i))}
-                  aria-label={`take stage ${i + 2} away`}
+                  aria-label={`Take away, stage ${i + 2}`}
                 >
                   Take away
                 </Button>

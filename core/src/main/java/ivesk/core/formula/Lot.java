@@ -84,7 +84,12 @@ public record Lot(
     if (leftMl == 0) return State.EMPTY;
     if (day.isAfter(expires)) return State.EXPIRED;
     if (day.isAfter(lastDay())) return State.OPEN_TOO_LONG;
-    return leftMl <= volumeMl * LOW ? State.LOW : State.GOOD;
+    return low() ? State.LOW : State.GOOD;
+  }
+
+  /// A fifth of it or less is left.
+  public boolean low() {
+    return leftMl <= volumeMl * LOW;
   }
 
   /// "lot A12: expired Sat 28 Nov".

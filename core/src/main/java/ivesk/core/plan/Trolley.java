@@ -1,6 +1,7 @@
 package ivesk.core.plan;
 
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Lot;
 import ivesk.core.formula.Neutraliser;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,7 +30,9 @@ public final class Trolley {
         : Optional.empty();
   }
 
-  public static List<LaidOut> of(TreatmentPlan plan, boolean latexAllergy, boolean guarded) {
+  /// @param bottle from which it is poured; empty where bottles are not counted
+  public static List<LaidOut> of(
+      TreatmentPlan plan, Optional<Lot> bottle, boolean latexAllergy, boolean guarded) {
     int layers = plan.layersAtMost();
     List<LaidOut> items = new ArrayList<>();
     items.add(
@@ -37,7 +40,7 @@ public final class Trolley {
             plan.formula().code(),
             "%.1f mL".formatted(poured(plan, layers)),
             "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())
-                + plan.lot().map(lot -> "; lot " + lot).orElse("")
+                + bottle.map(lot -> "; lot " + lot.number() + left(lot, plan)).orElse("")
                 + (plan.formula().label().measure().isEmpty()
                     ? ""
                     : "; label: " + plan.formula().label().measure())));
@@ -74,6 +77,13 @@ public final class Trolley {
     items.add(new LaidOut("saline for eyes", "1", "within reach"));
     items.add(new LaidOut("calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
     return List.copyOf(items);
+  }
+
+  private static String left(Lot lot, TreatmentPlan plan) {
+    boolean enough = lot.leftMl() >= poured(plan, plan.layersAtMost());
+    return enough && !lot.low()
+        ? ""
+        : ", %s: %.0f mL left".formatted(enough ? "low" : "not enough", lot.leftMl());
   }
 
   private static String endingNote(Formula formula) {

@@ -275,7 +275,7 @@ class PlanTest {
   class OnTheTrolley {
 
     private String quantity(TreatmentPlan plan, boolean latex, String what) {
-      return Trolley.of(plan, latex, false).stream()
+      return Trolley.of(plan, Optional.empty(), latex, false).stream()
           .filter(thing -> thing.what().startsWith(what))
           .findFirst()
           .orElseThrow()

@@ -159,6 +159,7 @@ class PlanController {
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
         Trolley.of(
             plan,
+            facts.client().shelf().toTake(plan.formula().code(), day),
             client.latexAllergy()
                 || facts.screening().limits().care().contains(Care.Kind.GLOVES_WITHOUT_LATEX),
             facts.screening().limits().care().contains(Care.Kind.COVER_OPEN_SPOTS)),
