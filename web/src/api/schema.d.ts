@@ -2260,6 +2260,7 @@ export interface components {
             /** @enum {string} */
             depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
             depthLabel: string;
+            doneWhen: string;
             /** Format: int64 */
             dwellSeconds: number;
             /** @enum {string} */

@@ -171,6 +171,7 @@ describe("the ribbon", () => {
         layerMl: 2.8,
         bandLow: 3,
         bandHigh: 6,
+        doneWhen: "",
         bandWords: "3 to 6",
         hold: 5,
         stop: 8,

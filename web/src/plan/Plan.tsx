@@ -188,6 +188,7 @@ function Figures({ station }: { station: PlanStation }) {
             : `${day(station.flakingFrom)} – ${day(station.flakingTo)}`
         }
       />
+      {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
       <Then station={station} />
     </>
   );

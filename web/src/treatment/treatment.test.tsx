@@ -80,6 +80,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       bandLow: 3,
       bandHigh: 6,
       bandSeconds: 120,
+      doneWhen: "",
       bandWords: "3 to 6 within 2 minutes, then falling",
       mayCrystallise: true,
       firstVisit: true,

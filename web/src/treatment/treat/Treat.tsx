@@ -265,6 +265,7 @@ function Couch({
         ) : (
           <p className="soft">
             The ribbon starts as the acid first touches. Expected: {treatment.plan.bandWords}.
+            {treatment.plan.doneWhen && ` Done, by its label, when ${treatment.plan.doneWhen}.`}
           </p>
         )}
       </section>

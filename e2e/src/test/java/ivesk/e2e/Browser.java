@@ -29,6 +29,23 @@ final class Browser implements AutoCloseable {
   private static final Path ROOT =
       Path.of(System.getProperty("ivesk.root", "..")).toAbsolutePath().normalize();
 
+  private static final int TABS_AT_ONCE = 6;
+
+  /// What something is called by its label, or by what is written on it.
+  private static final String NAME_OF =
+      """
+      const nameOf = e => {
+        if (!e || e === document.body) return "";
+        const group = e.closest("[role=group][aria-label]");
+        const by = document.getElementById((e.getAttribute("aria-labelledby") || "").split(" ")[0]);
+        const label = e.labels && e.labels[0] ? e.labels[0].textContent : by ? by.textContent : "";
+        const own = e.getAttribute("aria-label") || label || e.textContent;
+        const name = own.replace(/\\*/g, "").replace(/\\s+/g, " ").trim();
+        return e.matches(".MuiToggleButton-root") && group
+          ? group.getAttribute("aria-label") + " > " + name : name;
+      };
+      """;
+
   final ChromeDriver driver;
   private final List<String> violations = new ArrayList<>();
   private final RunningServer server;
@@ -86,9 +103,14 @@ final class Browser implements AutoCloseable {
     see("visits");
   }
 
+  /// Looks again twenty times a second.
+  private WebDriverWait patiently() {
+    return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50));
+  }
+
   /// Waits for an element and gives it to the work, again when the page replaced it meanwhile.
   <T> T with(By by, Function<WebElement, T> work) {
-    return new WebDriverWait(driver, PATIENCE)
+    return patiently()
         .ignoring(StaleElementReferenceException.class)
         .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
         .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
@@ -177,9 +199,11 @@ final class Browser implements AutoCloseable {
   }
 
   /// Moves on with Tab alone until the focus is on what has this name, then presses the key. A name
-  /// after "~" may stand anywhere in it.
+  /// after "~" may stand anywhere in it. Tab is pressed a few times at once; whoever overshoots
+  /// goes back with Shift and Tab.
   void tabTo(String name, CharSequence key) {
     List<String> passed = new ArrayList<>();
+    int atOnce = name.contains(" > ") ? 1 : TABS_AT_ONCE;
     for (int i = 0; i < 240; i++) {
       String here = focused();
       if (matches(here, name)) {
@@ -190,9 +214,36 @@ final class Browser implements AutoCloseable {
       // A row of answers is one stop for Tab; the arrows move within it.
       boolean inRow =
           name.contains(" > ") && here.startsWith(name.substring(0, name.indexOf(" > ") + 3));
-      keys(inRow ? Keys.ARROW_RIGHT : Keys.TAB);
+      if (inRow || atOnce == 1) {
+        keys(inRow ? Keys.ARROW_RIGHT : Keys.TAB);
+        continue;
+      }
+      List<String> stops = tab(atOnce);
+      passed.addAll(stops);
+      int found = 0;
+      while (found < stops.size() && !matches(stops.get(found), name)) found++;
+      if (found == stops.size()) continue;
+      for (int back = stops.size() - 1; back > found; back--) {
+        keys(Keys.chord(Keys.SHIFT, Keys.TAB));
+      }
+      // Where the way back is another one, it is gone step by step.
+      if (!matches(focused(), name)) atOnce = 1;
     }
     throw new AssertionError("no way by Tab to '" + name + "'; passed " + passed);
+  }
+
+  /// Presses Tab some times and says where the focus stopped on the way.
+  @SuppressWarnings("unchecked")
+  private List<String> tab(int times) {
+    driver.executeScript(
+        NAME_OF
+            + """
+            window.stops = [];
+            window.noteStop ??= e => window.stops.push(nameOf(e.target));
+            document.addEventListener("focusin", window.noteStop);
+            """);
+    keys(Keys.TAB.toString().repeat(times));
+    return (List<String>) driver.executeScript("return window.stops");
   }
 
   private static boolean matches(String here, String name) {
@@ -204,19 +255,7 @@ final class Browser implements AutoCloseable {
   }
 
   String focused() {
-    return (String)
-        driver.executeScript(
-            """
-            const e = document.activeElement;
-            if (!e || e === document.body) return "";
-            const group = e.closest("[role=group][aria-label]");
-            const by = document.getElementById((e.getAttribute("aria-labelledby") || "").split(" ")[0]);
-            const label = e.labels && e.labels[0] ? e.labels[0].textContent : by ? by.textContent : "";
-            const own = e.getAttribute("aria-label") || label || e.textContent;
-            const name = own.replace(/\\*/g, "").replace(/\\s+/g, " ").trim();
-            return e.matches(".MuiToggleButton-root") && group
-              ? group.getAttribute("aria-label") + " > " + name : name;
-            """);
+    return (String) driver.executeScript(NAME_OF + "return nameOf(document.activeElement)");
   }
 
   /// Draws a signature with a finger in the field that has this name.
@@ -272,7 +311,7 @@ final class Browser implements AutoCloseable {
   }
 
   void see(String words) {
-    new WebDriverWait(driver, PATIENCE)
+    patiently()
         .ignoring(StaleElementReferenceException.class)
         .withMessage(
             () -> "to see '" + words + "' on " + driver.getCurrentUrl() + "; it says: " + text())
@@ -280,7 +319,7 @@ final class Browser implements AutoCloseable {
   }
 
   void at(String path) {
-    new WebDriverWait(driver, PATIENCE)
+    patiently()
         .withMessage(() -> "to be at " + path + ", is at " + driver.getCurrentUrl())
         .until(d -> d.getCurrentUrl().endsWith(path));
   }
@@ -303,7 +342,7 @@ final class Browser implements AutoCloseable {
 
   /// Waits until what was said has reached the server.
   void saved() {
-    new WebDriverWait(driver, PATIENCE)
+    patiently()
         .until(d ->
             Boolean.TRUE.equals(
                 driver.executeScript(

@@ -79,9 +79,9 @@ class NewClientOnTabletJourney extends Journey {
     browser.press("Clients");
     browser.press("Edda Brim");
     browser.press("Open the visit");
-    browser.see("2 of 24 are open");
+    browser.see("2 of 29 made for the face are open");
     show("Edda Brim", "screen");
-    browser.see("3 formulas open");
+    browser.see("4 formulas open");
     browser.see("no patch test for PHA");
   }
 }

@@ -87,6 +87,10 @@ final class RunningServer implements AutoCloseable {
         List.of(
             ProcessHandle.current().info().command().orElse("java"),
             "-XX:TieredStopAtLevel=1",
+            "-XX:+AutoCreateSharedArchive",
+            "-XX:SharedArchiveFile=" + Path.of("target/server.jsa").toAbsolutePath(),
+            "-Xlog:cds=off",
+            "-Xlog:cds+dynamic=off",
             "-cp",
             System.getProperty("java.class.path"),
             "ivesk.e2e.server.TestServer",

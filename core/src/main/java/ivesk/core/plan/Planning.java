@@ -62,6 +62,18 @@ public final class Planning {
               + longest.get().toSeconds()
               + " s today");
     }
+    formula
+        .label()
+        .leastContact()
+        .filter(least -> contact.filter(time -> time.compareTo(least) < 0).isPresent())
+        .ifPresent(least -> {
+          throw new IllegalArgumentException(
+              "contact is "
+                  + contact.get().toSeconds()
+                  + " s; its label wants at least "
+                  + least.toSeconds()
+                  + " s");
+        });
     List<Zone> zones = wishes.zones().orElse(facts.zones());
     for (Zone zone : zones) {
       if (limits.excludedZones().contains(zone)) {

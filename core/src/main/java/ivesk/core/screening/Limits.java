@@ -160,6 +160,17 @@ public record Limits(
     return shortened.compareTo(SHORTEST_CONTACT) < 0 ? Optional.empty() : Optional.of(shortened);
   }
 
+  /// The day's shortening leaves less than the least contact of the label.
+  private boolean tooShortForItsLabel(Formula formula) {
+    Optional<Duration> least = formula.label().leastContact();
+    return least.isPresent()
+        && formula
+            .firstContact()
+            .flatMap(this::contact)
+            .filter(time -> time.compareTo(least.get()) < 0)
+            .isPresent();
+  }
+
   public boolean capsVerySuperficial() {
     return depthCap.filter(cap -> cap == DepthClass.VERY_SUPERFICIAL).isPresent();
   }
@@ -202,6 +213,9 @@ public record Limits(
     }
     if (formula.firstContact().isPresent() && contact(formula.firstContact().get()).isEmpty()) {
       why.add("contact would fall under 60 s");
+    }
+    if (tooShortForItsLabel(formula)) {
+      why.add("contact would fall under the least of its label");
     }
     return List.copyOf(why);
   }

@@ -166,6 +166,16 @@ public record Attempt(
               "a weaker strength"));
     }
     numbers.contact().flatMap(time -> tooLong(formula, time, facts)).ifPresent(objections::add);
+    formula
+        .label()
+        .leastContact()
+        .filter(least -> numbers.contact().filter(time -> time.compareTo(least) < 0).isPresent())
+        .map(least ->
+            Gates.gate(
+                "CONTACT",
+                formula.code() + " needs at least " + Words.clock(least) + " by its label",
+                "a longer time"))
+        .ifPresent(objections::add);
     int cap = facts.screening().limits().layers(Selection.cap(formula, facts));
     if (numbers.layers() > cap) {
       objections.add(

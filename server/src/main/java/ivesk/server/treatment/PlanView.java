@@ -12,6 +12,7 @@ import java.util.Optional;
 
 /// A plan on the wire: times in seconds, the formula reduced to what a screen shows.
 ///
+/// @param doneWhen the maker's sign that it is done; may be empty
 /// @param bandSeconds how long the expected feel may last, from each layer's first touch
 public record PlanView(
     String formulaCode,
@@ -32,6 +33,7 @@ public record PlanView(
     int bandHigh,
     Optional<Long> bandSeconds,
     String bandWords,
+    String doneWhen,
     boolean mayCrystallise,
     boolean firstVisit,
     int restAtMost,
@@ -64,6 +66,7 @@ public record PlanView(
         formula.band().high(),
         formula.band().window().map(Duration::toSeconds),
         formula.band().words(),
+        formula.label().doneWhen(),
         formula.mayCrystallise(),
         plan.firstVisit(),
         plan.restAtMost(),

@@ -52,7 +52,8 @@ class SelectionSpeedTest {
         Library.FORMULAS.stream()
             .filter(formula -> formula.family().ranked() && formula.peels())
             .toList();
-    for (int i = 0; shelf.shelf().formulas().size() < 1000; i++) {
+    int own = 1000 - shelf.shelf().formulas().size();
+    for (int i = 0; i < own; i++) {
       Formula formula = like.get(i % like.size());
       shelf.save(
           json.readValue(
