@@ -8,45 +8,29 @@ import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { NumberField, NumberFields, numbers } from "../parts/NumberField";
 import { SubstanceField } from "./fields";
+import { NumbersTool } from "./NumbersTool";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
 
 export function Dose() {
-  const [typed, setTyped] = useState({
-    percentWv: "30",
-    volumeMl: "3",
-    areaCm2: "600",
-    layers: "1",
-  });
-  const facts = numbers(typed);
-  const answer = useQuery(
-    answerQuery("dose", facts, async (f) => body(await api.POST("/api/bench/dose", { body: f }))),
-  );
   return (
-    <>
-      <section className="bench-inputs" aria-label="What goes on">
-        <Strip title="What goes on" />
-        <div className="bench-group">
-          <NumberFields
-            typed={typed}
-            onChange={setTyped}
-            fields={[
-              { name: "percentWv", label: "strength", unit: "% w/v" },
-              { name: "volumeMl", label: "volume of a layer", unit: "mL" },
-              { name: "areaCm2", label: "area", unit: "cm²" },
-              { name: "layers", label: "layers", unit: "" },
-            ]}
-          />
-        </div>
-      </section>
-      <Result
-        title="Dose"
-        value={answer.data && `${decimal(answer.data.mgPerCm2, 2)} mg/cm²`}
-        working={answer.data?.working}
-        source="Layers add mg/cm²; concentration does not add."
-        error={answer.error}
-      />
-    </>
+    <NumbersTool
+      tool="dose"
+      heading="What goes on"
+      fields={[
+        { name: "percentWv", label: "strength", unit: "% w/v", start: "30" },
+        { name: "volumeMl", label: "volume of a layer", unit: "mL", start: "3" },
+        { name: "areaCm2", label: "area", unit: "cm²", start: "600" },
+        { name: "layers", label: "layers", unit: "", start: "1" },
+      ]}
+      ask={async (facts) => body(await api.POST("/api/bench/dose", { body: facts }))}
+      title="Dose"
+      show={(dose) => ({
+        value: `${decimal(dose.mgPerCm2, 2)} mg/cm²`,
+        working: dose.working,
+      })}
+      source="Layers add mg/cm²; concentration does not add."
+    />
   );
 }
 

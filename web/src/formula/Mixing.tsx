@@ -7,216 +7,141 @@ import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { Cylinder } from "./drawings";
-import { NumberField, NumberFields, number, numbers } from "../parts/NumberField";
+import { NumberField, number } from "../parts/NumberField";
 import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
+import { NumbersTool } from "./NumbersTool";
 import { Result } from "./Result";
 
 export function Dilute() {
-  const [typed, setTyped] = useState({ stockPercent: "70", targetPercent: "35", finalMl: "100" });
-  const facts = numbers(typed);
-  const answer = useQuery(
-    answerQuery("dilution", facts, async (f) =>
-      body(await api.POST("/api/bench/dilution", { body: f })),
-    ),
-  );
-  const made = answer.data;
   return (
-    <>
-      <section className="bench-inputs" aria-label="Dilution">
-        <Strip title="One convention throughout" code="% w/v or % w/w" />
-        <div className="bench-group">
-          <NumberFields
-            typed={typed}
-            onChange={setTyped}
-            fields={[
-              { name: "stockPercent", label: "strength of the stock", unit: "%" },
-              { name: "targetPercent", label: "strength wanted", unit: "%" },
-              { name: "finalMl", label: "final volume", unit: "mL" },
-            ]}
-          />
-        </div>
-      </section>
-      <Result
-        title="Stock to measure"
-        value={made && `${decimal(made.stockMl, 1)} mL`}
-        more={made && `then made up to ${decimal(made.finalMl, 1)} mL`}
-        working={made?.working}
-        source="C₁V₁ = C₂V₂. Made up to the volume, never a volume added."
-        error={answer.error}
-      >
-        {made && (
+    <NumbersTool
+      tool="dilution"
+      heading="One convention throughout"
+      code="% w/v or % w/w"
+      fields={[
+        { name: "stockPercent", label: "strength of the stock", unit: "%", start: "70" },
+        { name: "targetPercent", label: "strength wanted", unit: "%", start: "35" },
+        { name: "finalMl", label: "final volume", unit: "mL", start: "100" },
+      ]}
+      ask={async (facts) => body(await api.POST("/api/bench/dilution", { body: facts }))}
+      title="Stock to measure"
+      show={(made) => ({
+        value: `${decimal(made.stockMl, 1)} mL`,
+        more: `then made up to ${decimal(made.finalMl, 1)} mL`,
+        working: made.working,
+        drawing: (
           <Cylinder
             fills={[
               { ml: made.stockMl, words: "stock" },
               { ml: made.finalMl - made.stockMl, words: "made up with solvent" },
             ]}
           />
-        )}
-      </Result>
-    </>
+        ),
+      })}
+      source="C₁V₁ = C₂V₂. Made up to the volume, never a volume added."
+    />
   );
 }
 
 export function Serial() {
-  const [typed, setTyped] = useState({
-    stockPercent: "50",
-    factor: "2",
-    steps: "3",
-    finalMl: "20",
-  });
-  const facts = numbers(typed);
-  const answer = useQuery(
-    answerQuery("serial", facts, async (f) =>
-      body(await api.POST("/api/bench/serial", { body: f })),
-    ),
-  );
-  const steps = answer.data?.steps ?? [];
-  const last = steps.at(-1);
   return (
-    <>
-      <section className="bench-inputs" aria-label="Dilution in steps">
-        <Strip title="Each step from the one before" code="% w/v or % w/w" />
-        <div className="bench-group">
-          <NumberFields
-            typed={typed}
-            onChange={setTyped}
-            fields={[
-              { name: "stockPercent", label: "strength of the stock", unit: "%" },
-              { name: "factor", label: "each step weaker by", unit: "times" },
-              { name: "steps", label: "steps", unit: "" },
-              { name: "finalMl", label: "volume of each", unit: "mL" },
-            ]}
-          />
-        </div>
-      </section>
-      <Result
-        title="Strength after the last step"
-        value={last && `${decimal(last.percent, 2)} %`}
-        more={steps
-          .map(
-            (step, n) =>
-              `step ${n + 1}: ${decimal(step.stockMl, 1)} mL of ${decimal(step.stockPercent, 2)} % made up to ${decimal(step.finalMl, 1)} mL, ${decimal(step.percent, 2)} %`,
-          )
-          .join("; ")}
-        working={answer.data?.working}
-        source="C₁V₁ = C₂V₂, step by step. Made up to the volume, never a volume added."
-        error={answer.error}
-      >
-        {last && (
-          <Cylinder
-            fills={[
-              { ml: last.stockMl, words: "of the step before" },
-              { ml: last.finalMl - last.stockMl, words: "made up with solvent" },
-            ]}
-          />
-        )}
-      </Result>
-    </>
+    <NumbersTool
+      tool="serial"
+      heading="Each step from the one before"
+      code="% w/v or % w/w"
+      fields={[
+        { name: "stockPercent", label: "strength of the stock", unit: "%", start: "50" },
+        { name: "factor", label: "each step weaker by", unit: "times", start: "2" },
+        { name: "steps", label: "steps", unit: "", start: "3" },
+        { name: "finalMl", label: "volume of each", unit: "mL", start: "20" },
+      ]}
+      ask={async (facts) => body(await api.POST("/api/bench/serial", { body: facts }))}
+      title="Strength after the last step"
+      show={({ steps, working }) => {
+        const last = steps.at(-1)!;
+        return {
+          value: `${decimal(last.percent, 2)} %`,
+          more: steps
+            .map(
+              (step, n) =>
+                `step ${n + 1}: ${decimal(step.stockMl, 1)} mL of ${decimal(step.stockPercent, 2)} % made up to ${decimal(step.finalMl, 1)} mL, ${decimal(step.percent, 2)} %`,
+            )
+            .join("; "),
+          working,
+          drawing: (
+            <Cylinder
+              fills={[
+                { ml: last.stockMl, words: "of the step before" },
+                { ml: last.finalMl - last.stockMl, words: "made up with solvent" },
+              ]}
+            />
+          ),
+        };
+      }}
+      source="C₁V₁ = C₂V₂, step by step. Made up to the volume, never a volume added."
+    />
   );
 }
 
 /** For who works from labels: does a mixture hold what its label says? */
 export function Mixture() {
-  const [typed, setTyped] = useState({
-    onePercent: "70",
-    oneMl: "50",
-    otherPercent: "0",
-    otherMl: "50",
-    printedPercent: "35",
-  });
-  const facts = numbers(typed);
-  const answer = useQuery(
-    answerQuery("mixture", facts, async (f) =>
-      body(await api.POST("/api/bench/mixture", { body: f })),
-    ),
-  );
-  const holds = answer.data;
   return (
-    <>
-      <section className="bench-inputs" aria-label="A mixture">
-        <Strip title="What the maker mixed" code="one convention" />
-        <div className="bench-group">
-          <NumberFields
-            typed={typed}
-            onChange={setTyped}
-            fields={[
-              { name: "onePercent", label: "the one", unit: "%" },
-              { name: "oneMl", label: "of it", unit: "mL" },
-              { name: "otherPercent", label: "the other, 0 for solvent", unit: "%" },
-              { name: "otherMl", label: "of that", unit: "mL" },
-              { name: "printedPercent", label: "the label says", unit: "%" },
-            ]}
-          />
-        </div>
-      </section>
-      <Result
-        title="It holds"
-        value={holds && `${decimal(holds.percent, 1)} %`}
-        more={
-          holds &&
-          (Math.abs(holds.differencePercent) < 1
+    <NumbersTool
+      tool="mixture"
+      heading="What the maker mixed"
+      code="one convention"
+      fields={[
+        { name: "onePercent", label: "the one", unit: "%", start: "70" },
+        { name: "oneMl", label: "of it", unit: "mL", start: "50" },
+        { name: "otherPercent", label: "the other, 0 for solvent", unit: "%", start: "0" },
+        { name: "otherMl", label: "of that", unit: "mL", start: "50" },
+        { name: "printedPercent", label: "the label says", unit: "%", start: "35" },
+      ]}
+      ask={async (facts) => body(await api.POST("/api/bench/mixture", { body: facts }))}
+      title="It holds"
+      show={({ percent, differencePercent, working }) => ({
+        value: `${decimal(percent, 1)} %`,
+        more:
+          Math.abs(differencePercent) < 1
             ? "as its label says"
-            : `${decimal(Math.abs(holds.differencePercent), 0)} % ${
-                holds.differencePercent > 0 ? "more" : "less"
-              } than its label says: ask the maker before it is used`)
-        }
-        working={holds?.working}
-        source="Pharmacy arithmetic; volumes are taken as adding up."
-        error={answer.error}
-      />
-    </>
+            : `${decimal(Math.abs(differencePercent), 0)} % ${
+                differencePercent > 0 ? "more" : "less"
+              } than its label says: ask the maker before it is used`,
+        working,
+      })}
+      source="Pharmacy arithmetic; volumes are taken as adding up."
+    />
   );
 }
 
 export function Alligation() {
-  const [typed, setTyped] = useState({
-    strongPercent: "70",
-    weakPercent: "20",
-    targetPercent: "40",
-    finalMl: "100",
-  });
-  const facts = numbers(typed);
-  const answer = useQuery(
-    answerQuery("alligation", facts, async (f) =>
-      body(await api.POST("/api/bench/alligation", { body: f })),
-    ),
-  );
-  const mix = answer.data;
   return (
-    <>
-      <section className="bench-inputs" aria-label="Two strengths">
-        <Strip title="Two strengths of one acid" />
-        <div className="bench-group">
-          <NumberFields
-            typed={typed}
-            onChange={setTyped}
-            fields={[
-              { name: "strongPercent", label: "the stronger", unit: "%" },
-              { name: "weakPercent", label: "the weaker", unit: "%" },
-              { name: "targetPercent", label: "strength wanted", unit: "%" },
-              { name: "finalMl", label: "final volume", unit: "mL" },
-            ]}
-          />
-        </div>
-      </section>
-      <Result
-        title="Of the stronger, of the weaker"
-        value={mix && `${decimal(mix.strongMl, 1)} + ${decimal(mix.weakMl, 1)} mL`}
-        working={mix?.working}
-        source="Alligation; volumes are taken as adding up."
-        error={answer.error}
-      >
-        {mix && (
+    <NumbersTool
+      tool="alligation"
+      heading="Two strengths of one acid"
+      fields={[
+        { name: "strongPercent", label: "the stronger", unit: "%", start: "70" },
+        { name: "weakPercent", label: "the weaker", unit: "%", start: "20" },
+        { name: "targetPercent", label: "strength wanted", unit: "%", start: "40" },
+        { name: "finalMl", label: "final volume", unit: "mL", start: "100" },
+      ]}
+      ask={async (facts) => body(await api.POST("/api/bench/alligation", { body: facts }))}
+      title="Of the stronger, of the weaker"
+      show={(mix) => ({
+        value: `${decimal(mix.strongMl, 1)} + ${decimal(mix.weakMl, 1)} mL`,
+        working: mix.working,
+        drawing: (
           <Cylinder
             fills={[
               { ml: mix.weakMl, words: "the weaker first" },
               { ml: mix.strongMl, words: "the stronger into it" },
             ]}
           />
-        )}
-      </Result>
-    </>
+        ),
+      })}
+      source="Alligation; volumes are taken as adding up."
+    />
   );
 }
 

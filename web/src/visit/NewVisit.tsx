@@ -14,6 +14,7 @@ import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
+import { todayQuery } from "./queries";
 
 /** Adds a visit for somebody known, or somebody who has just walked in. */
 export function NewVisit({ onClose }: { onClose: () => void }) {
@@ -22,11 +23,11 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
   const [whom, setWhom] = useState<Client | string | null>(null);
   const clients = useQuery(findClientsQuery(typeof whom === "string" ? whom : ""));
   const [born, setBorn] = useState("");
-  const [start, setStart] = useState(() =>
-    dayjs()
-      .add(15 - (dayjs().minute() % 15), "minute")
-      .format("YYYY-MM-DDTHH:mm"),
-  );
+  const [start, setStart] = useState(() => {
+    // The next quarter of an hour by the practice's clock, which may not be this machine's.
+    const now = dayjs(queries.getQueryData(todayQuery.queryKey)?.serverNow);
+    return now.add(15 - (now.minute() % 15), "minute").format("YYYY-MM-DDTHH:mm");
+  });
   const [room, setRoom] = useState<"room 1" | "room 2">("room 1");
   const isNew = typeof whom === "string" && whom.trim() !== "";
 

@@ -19,8 +19,8 @@ class Pictures extends Journey {
     browser.picture("screen");
     browser.open("/");
     browser.press("New visit");
-    browser.type("Client, or a new name", "Maren");
-    browser.click(By.xpath("//li[@role='option'][contains(.,'Maren Holt')]"));
+    browser.type("Client, or a new name", "Oumar");
+    browser.click(By.xpath("//li[@role='option'][contains(.,'Oumar Belgrave')]"));
     browser.press("Add visit");
     browser.see("As on Wed 4 Nov");
     browser.click(By.xpath("//nav[@aria-label='Stations of this visit']//a[.//b[.='Screen']]"));

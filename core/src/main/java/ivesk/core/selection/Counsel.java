@@ -79,8 +79,9 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
             .filter(finding -> finding.verdict() == Verdict.REFER)
             .findFirst()
             .map(finding -> "a clinician, for " + finding.said());
-    return new Counsel(
-        said, instead, referred.or(() -> beyond.map(what -> "a dermatologist, for " + what)));
+    String otherwise =
+        "a dermatologist, " + beyond.map(what -> "for " + what).orElse("if it cannot wait");
+    return new Counsel(said, instead, Optional.of(referred.orElse(otherwise)));
   }
 
   private static boolean rankedHere(Tile tile) {
@@ -116,9 +117,7 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
     return days.entrySet().stream()
         .findFirst()
         .map(first ->
-            "Move the visit: from %s %s open."
-                .formatted(
-                    Words.day(first.getKey()),
-                    first.getValue() == 1 ? "one is" : first.getValue() + " are"));
+            "Move the visit: from %s, %s open."
+                .formatted(Words.day(first.getKey()), Words.count(first.getValue(), "formula")));
   }
 }

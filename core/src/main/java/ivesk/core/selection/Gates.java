@@ -165,7 +165,7 @@ final class Gates {
           new Shut(
               "EVENT",
               Words.count(days, "day") + " before the event; " + needed + " are needed",
-              Optional.of(event),
+              Optional.of(event.plusDays(1)),
               "after the event"));
     }
     return shut;
