@@ -226,6 +226,13 @@ final class Browser implements AutoCloseable {
       for (int back = stops.size() - 1; back > found; back--) {
         keys(Keys.chord(Keys.SHIFT, Keys.TAB));
       }
+      // A date has a stop for each of its parts, and is entered at the first.
+      boolean date =
+          (Boolean) driver.executeScript("return /^date/.test(document.activeElement.type || '')");
+      if (date) {
+        while (matches(focused(), name)) keys(Keys.chord(Keys.SHIFT, Keys.TAB));
+        keys(Keys.TAB);
+      }
       // Where the way back is another one, it is gone step by step.
       if (!matches(focused(), name)) atOnce = 1;
     }
