@@ -34,6 +34,9 @@ class ChooseJourney extends Journey {
     browser.tabTo("~GLY-20", Keys.ENTER);
     browser.see("Shut today");
     browser.axe("Choose, a shut formula");
+    browser.tabTo("~AZM-15", Keys.ENTER);
+    browser.tabTo("Plan this", Keys.ENTER);
+    browser.at("/plan");
   }
 
   @Test
