@@ -86,6 +86,9 @@ class ChooseApiTest {
     assertThat(plan.get("then").get(0).get("zones").toString()).contains("nose");
     assertThat(plan.get("then").get(1).get("how").asString()).contains("stays 6 h");
     assertThat(plan.get("chain").get("depth").asString()).isEqualTo("VERY_SUPERFICIAL");
+    JsonNode kept = practice.put("/api/visits/" + yara + "/plan", "{}").body();
+    assertThat(kept.get("kept").asBoolean()).isTrue();
+    assertThat(kept.get("plan").get("zones").toString()).doesNotContain("NOSE").contains("CHIN");
   }
 
   @Test

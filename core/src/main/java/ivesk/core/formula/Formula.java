@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.List;
@@ -233,6 +234,15 @@ public record Formula(
             .mapToDouble(Component::percentWv)
             .sum();
     return percent > 30 || percent > 0 && ph.filter(value -> value < 3.0).isPresent();
+  }
+
+  /// Whether the supervising clinician opens it for the practice.
+  public boolean holds(Restricted restricted) {
+    return contains(
+        switch (restricted) {
+          case TCA -> Substance.TCA;
+          case RESORCINOL -> Substance.RESORCINOL;
+        });
   }
 
   public boolean contains(Substance substance) {

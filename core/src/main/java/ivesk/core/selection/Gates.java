@@ -77,8 +77,7 @@ final class Gates {
       shut.add(gate("SCOPE", depth.label() + ": deeper than the licence", "a wider licence"));
     }
     for (Policies.Restricted restricted : Policies.Restricted.values()) {
-      if (formula.contains(substance(restricted))
-          && !policies.openedByClinician().contains(restricted)) {
+      if (formula.holds(restricted) && !policies.openedByClinician().contains(restricted)) {
         shut.add(
             gate(
                 "CLINICIAN",
@@ -97,13 +96,6 @@ final class Gates {
         .nothingLeft(formula.code(), facts.client().peelDate())
         .ifPresent(words -> shut.add(gate("STOCK", words, "a bottle in date, on the Shelf")));
     return shut;
-  }
-
-  static Substance substance(Policies.Restricted restricted) {
-    return switch (restricted) {
-      case TCA -> Substance.TCA;
-      case RESORCINOL -> Substance.RESORCINOL;
-    };
   }
 
   private static String regions(Formula formula) {

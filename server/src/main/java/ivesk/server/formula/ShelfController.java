@@ -149,7 +149,7 @@ class ShelfController {
                     restricted,
                     restricted == Restricted.TCA ? "TCA" : "resorcinol",
                     all.stream()
-                        .filter(formula -> formula.contains(substance(restricted)))
+                        .filter(formula -> formula.holds(restricted))
                         .map(Formula::code)
                         .toList(),
                     openings.stream().filter(o -> o.substance() == restricted).findFirst()))
@@ -181,7 +181,7 @@ class ShelfController {
         FreeAcid.percent(formula),
         formula.aboveSalonFigure(),
         Arrays.stream(Restricted.values())
-            .filter(restricted -> formula.contains(substance(restricted)))
+            .filter(restricted -> formula.holds(restricted))
             .filter(restricted -> openings.stream().noneMatch(o -> o.substance() == restricted))
             .findFirst(),
         now.nothingLeft(formula.code(), today),
@@ -189,13 +189,6 @@ class ShelfController {
             .filter(kept -> kept.lot().formulaCode().equals(formula.code()))
             .map(kept -> LotView.of(kept, today))
             .toList());
-  }
-
-  private static Substance substance(Restricted restricted) {
-    return switch (restricted) {
-      case TCA -> Substance.TCA;
-      case RESORCINOL -> Substance.RESORCINOL;
-    };
   }
 
   /// @param over the version that was looked at; 0 for a new product

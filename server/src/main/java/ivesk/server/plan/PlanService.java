@@ -131,8 +131,18 @@ public class PlanService {
     treatments.requireUnopened(visitId);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
     requireOpen(selection.choose(visitId), chosen.formulaCode());
-    Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), wishes, true, chosen.then());
-    requireTogether(kept.formulaCode(), kept.then(), wishes, selection.facts(visitId));
+    // Stages have their zones from the choice; where none are named again, they stay.
+    boolean asChosen = !chosen.then().isEmpty() && wishes.zones().isEmpty();
+    Wishes within =
+        asChosen
+            ? new Wishes(
+                wishes.layersPlanned(),
+                wishes.layersAtMost(),
+                wishes.contact(),
+                chosen.wishes().zones())
+            : wishes;
+    Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), within, true, chosen.then());
+    requireTogether(kept.formulaCode(), kept.then(), within, selection.facts(visitId));
     make(visitId, kept);
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
