@@ -1204,7 +1204,7 @@ export interface components {
             /** Format: int32 */
             peelingLast: number;
             /** Format: double */
-            resorcinolMg: number;
+            resorcinolG: number;
             /** Format: double */
             salicylateShare: number;
         };
@@ -1237,7 +1237,7 @@ export interface components {
         };
         BenchWords: {
             formulas: components["schemas"]["BenchFormula"][];
-            jessner: components["schemas"]["Part"][];
+            jessner: components["schemas"]["Weighed"][];
             mayMix: boolean;
             substances: components["schemas"]["BenchSubstance"][];
         };
@@ -1268,7 +1268,7 @@ export interface components {
             /** Format: double */
             freePercentWv: number;
             /** Format: double */
-            label?: number;
+            label: number;
             /** Format: double */
             labelFreePercentWv: number;
             /** Format: double */
@@ -1897,7 +1897,7 @@ export interface components {
             /** Format: int32 */
             look: number;
         };
-        Lot: {
+        LotFacts: {
             /** Format: date */
             expires: string;
             formulaCode: string;
@@ -1914,7 +1914,7 @@ export interface components {
             volumeMl: number;
         };
         LotKept: {
-            lot: components["schemas"]["Lot"];
+            lot: components["schemas"]["LotFacts"];
             /** Format: int32 */
             over: number;
         };
@@ -1995,20 +1995,8 @@ export interface components {
             /** Format: date-time */
             startsAt: string;
         };
-        Neutraliser: {
-            /** Format: double */
-            baseG: number;
-            /** Format: double */
-            gasL: number;
-            /** Format: double */
-            layOutMl: number;
-            /** Format: double */
-            protonsMmol: number;
-            /** Format: double */
-            volumeMl: number;
-        };
         NeutraliserAnswer: {
-            needed: components["schemas"]["Neutraliser"];
+            needed: components["schemas"]["NeutraliserView"];
             working: string;
         };
         NeutraliserFacts: {
@@ -2019,6 +2007,18 @@ export interface components {
             /** Format: double */
             bufferedPh?: number;
             components: components["schemas"]["Component"][];
+            /** Format: double */
+            volumeMl: number;
+        };
+        NeutraliserView: {
+            /** Format: double */
+            baseG: number;
+            /** Format: double */
+            gasL: number;
+            /** Format: double */
+            layOutMl: number;
+            /** Format: double */
+            protonsMmol: number;
             /** Format: double */
             volumeMl: number;
         };
@@ -2106,14 +2106,6 @@ export interface components {
             ruleId: string;
             said: string;
         };
-        Part: {
-            /** Format: double */
-            grams: number;
-            /** Format: double */
-            purityPercent: number;
-            /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
-        };
         PartsAnswer: {
             made: components["schemas"]["Made"][];
             working: string;
@@ -2121,7 +2113,7 @@ export interface components {
         PartsFacts: {
             /** Format: double */
             finalMl: number;
-            parts: components["schemas"]["Part"][];
+            parts: components["schemas"]["Weighed"][];
         };
         PatchPlaced: {
             families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
@@ -2238,7 +2230,7 @@ export interface components {
             lengthMinutes: number;
             /** Format: int32 */
             mostLayersToday: number;
-            neutraliser?: components["schemas"]["Neutraliser"];
+            neutraliser?: components["schemas"]["NeutraliserView"];
             plan: components["schemas"]["PlanView"];
             prep: components["schemas"]["Step"][];
             salicylate?: components["schemas"]["Salicylate"];
@@ -3004,6 +2996,14 @@ export interface components {
             treatmentId?: string;
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+        };
+        Weighed: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            purityPercent: number;
+            /** @enum {string} */
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         WhiteningSeen: {
             /** @enum {string} */

@@ -101,10 +101,10 @@ export function TryNumbers({
                 </dd>
               </>
             )}
-            {answer.resorcinolMg > 0 && (
+            {answer.resorcinolG > 0 && (
               <>
                 <dt>resorcinol</dt>
-                <dd>{decimal(answer.resorcinolMg, 0)} mg carried; on the face only</dd>
+                <dd>{decimal(answer.resorcinolG * 1000, 0)} mg carried; on the face only</dd>
               </>
             )}
           </dl>

@@ -20,6 +20,14 @@ public final class Require {
     return value;
   }
 
+  /// A finite number from 0 up.
+  public static double notNegative(String field, double value) {
+    if (!(value >= 0 && Double.isFinite(value))) {
+      throw new IllegalArgumentException(field + " is " + value + "; allowed is 0 and up");
+    }
+    return value;
+  }
+
   /// Free text that may be empty.
   public static String atMost(String field, String value, int most) {
     if (value.length() > most) {

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import ivesk.core.formula.Lot;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.server.Practice.Answer;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.plan.PlanService;
@@ -133,8 +135,8 @@ class ChooseApiTest {
             LocalDate.of(2099, 1, 1),
             Optional.empty(),
             Optional.empty(),
-            50,
-            50),
+            Volume.ml(50),
+            Volume.ml(50)),
         0,
         "ines");
     plans.choose(maren, "REC-1", "the practice's own", "ines");
@@ -149,15 +151,15 @@ class ChooseApiTest {
         .isEqualTo(200);
     TreatmentPlan kept = treatments.live(live.id()).plan();
     assertThat(kept.formula().label().version()).isEqualTo(1);
-    assertThat(kept.formula().ph()).contains(3.0);
+    assertThat(kept.formula().ph()).contains(Ph.of(3.0));
     assertThat(kept.lot()).contains("R-1");
-    assertThat(shelf.shelf().get("REC-1").ph()).contains(3.6);
-    shelf.take("REC-1", "R-1", 3.5, LocalDate.of(2026, 11, 25), "ines");
-    assertThat(shelf.shelf().lots().get("REC-1").getFirst().leftMl()).isEqualTo(46.5);
+    assertThat(shelf.shelf().get("REC-1").ph()).contains(Ph.of(3.6));
+    shelf.take("REC-1", "R-1", Volume.ml(3.5), LocalDate.of(2026, 11, 25), "ines");
+    assertThat(shelf.shelf().lots().get("REC-1").getFirst().left()).isEqualTo(Volume.ml(46.5));
     assertThat(shelf.shelf().lots().get("REC-1").getFirst().opened())
         .contains(LocalDate.of(2026, 11, 25));
-    shelf.take("REC-1", "R-1", 9999, LocalDate.of(2026, 11, 25), "ines");
-    assertThat(shelf.shelf().lots().get("REC-1").getFirst().leftMl()).isZero();
+    shelf.take("REC-1", "R-1", Volume.ml(9999), LocalDate.of(2026, 11, 25), "ines");
+    assertThat(shelf.shelf().lots().get("REC-1").getFirst().left()).isEqualTo(Volume.NONE);
   }
 
   private static JsonNode label(String code) {

@@ -179,7 +179,7 @@ class ShelfApiTest {
                       "'received':'2026-10-01','expires':'2028-06-30','volumeMl':100,'leftMl':-3",
                       0)
                   .detail())
-          .contains("Volume left, mL is -3.0; allowed is 0.0 to 100.0");
+          .contains("Volume left, mL is -3.0; allowed is 0 and up");
       assertThat(saveLot(UUID.randomUUID(), "NONE-1", "Z", BOTTLE, 0).detail())
           .contains("'NONE-1' is not on the shelf");
     }

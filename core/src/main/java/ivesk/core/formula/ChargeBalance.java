@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
-import ivesk.core.Require;
+import ivesk.core.quantity.Molarity;
+import ivesk.core.quantity.Ph;
 import java.util.List;
 
 /// pH of acids in water by exact charge balance, with and without added base. Ideal solution, 25 C:
@@ -10,16 +11,16 @@ public final class ChargeBalance {
 
   private ChargeBalance() {}
 
-  /// @param molar mol/L of the acid with all its protons, 0 to 30
+  /// @param molarity of the acid with all its protons
   /// @param pKas ascending
-  public record Acid(double molar, List<Double> pKas) {
+  public record Acid(Molarity molarity, List<Double> pKas) {
     public Acid {
-      Require.range("molarity, mol/L", molar, 0, 30);
       pKas = List.copyOf(pKas);
     }
 
-    public static Acid of(Substance substance, double percentWv) {
-      return new Acid(Strength.molar(percentWv, substance.molarMass()), substance.pKas());
+    /// @param strength in % w/v
+    public static Acid of(Substance substance, Strength strength) {
+      return new Acid(strength.molarity(substance), substance.pKas());
     }
 
     /// Mean negative charge per molecule at a concentration of hydrogen ions.
@@ -38,42 +39,38 @@ public final class ChargeBalance {
     }
   }
 
-  /// The acids among some components, from their % w/v.
+  /// The acids among some components.
   public static List<Acid> acids(List<Formula.Component> components) {
     return components.stream()
         .filter(c -> c.substance().acid())
-        .map(c -> Acid.of(c.substance(), c.percentWv()))
+        .map(c -> Acid.of(c.substance(), c.strength()))
         .toList();
   }
 
-  /// mol/L of strong base that is in a solution of this pH, 0 and up.
-  ///
-  /// @param ph 0 to 14
-  public static double baseMolar(List<Acid> acids, double ph) {
-    Require.range("pH", ph, 0, 14);
-    return Math.max(0, -excess(acids, 0, ph));
+  /// Strong base that is in a solution of this pH, 0 mol/L and up.
+  public static Molarity base(List<Acid> acids, Ph ph) {
+    return new Molarity(Math.max(0, -excess(acids, Molarity.NONE, ph)));
   }
 
   /// The pH at which the charges balance, -2 to 16; found by bisection to 1e-9.
   ///
-  /// @param baseMolar mol/L of a strong base, as sodium, 0 to 30
-  public static double ph(List<Acid> acids, double baseMolar) {
-    Require.range("base, mol/L", baseMolar, 0, 30);
+  /// @param base strong, as sodium
+  public static Ph ph(List<Acid> acids, Molarity base) {
     double low = -2;
     double high = 16;
     while (high - low > 1e-10) {
       double middle = (low + high) / 2;
-      if (excess(acids, baseMolar, middle) > 0) low = middle;
+      if (excess(acids, base, new Ph(middle)) > 0) low = middle;
       else high = middle;
     }
-    return (low + high) / 2;
+    return new Ph((low + high) / 2);
   }
 
   /// Positive less negative charges, mol/L; falls as the pH rises.
-  private static double excess(List<Acid> acids, double baseMolar, double ph) {
-    double hydrogen = Math.pow(10, -ph);
+  private static double excess(List<Acid> acids, Molarity base, Ph ph) {
+    double hydrogen = ph.hydrogen();
     double negative = WATER / hydrogen;
-    for (Acid acid : acids) negative += acid.molar() * acid.charge(hydrogen);
-    return hydrogen + baseMolar - negative;
+    for (Acid acid : acids) negative += acid.molarity().molPerL() * acid.charge(hydrogen);
+    return hydrogen + base.molPerL() - negative;
   }
 }

@@ -54,20 +54,21 @@ public final class Depth {
   /// By the published rows alone; the library's class for families that they do not name.
   public static Reading own(Formula formula, Optional<Duration> contact, int layers) {
     Duration time = contact.or(formula::mostContact).orElse(Duration.ZERO);
-    double glycolic = formula.percentOf(Substance.GLYCOLIC);
-    double tca = formula.percentOf(Substance.TCA);
-    double resorcinol = formula.percentOf(Substance.RESORCINOL);
     return switch (formula.family()) {
       case GLYCOLIC ->
           rubin(
-              glycolic(glycolic, time),
-              "glycolic " + Math.round(glycolic) + " % for " + Words.clock(time));
-      case TCA -> rubin(tca(tca, layers), "TCA " + Math.round(tca) + " %, " + layers(layers));
+              glycolic(formula.strengthOf(Substance.GLYCOLIC), time),
+              percent(formula, Substance.GLYCOLIC) + " for " + Words.clock(time));
+      case TCA ->
+          rubin(
+              tca(formula.strengthOf(Substance.TCA), layers),
+              "TCA %.0f %%, %s"
+                  .formatted(formula.strengthOf(Substance.TCA).percent(), layers(layers)));
       case JESSNER -> rubin(jessner(layers), "Jessner, " + layers(layers));
       case RESORCINOL ->
           rubin(
-              resorcinol(resorcinol, time),
-              "resorcinol " + Math.round(resorcinol) + " % for " + Words.clock(time));
+              resorcinol(formula.strengthOf(Substance.RESORCINOL), time),
+              percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time));
       case PHA,
           ENZYME,
           LACTIC,
@@ -88,6 +89,11 @@ public final class Depth {
 
   private static Reading rubin(DepthClass depth, String of) {
     return new Reading(depth, List.of(of + ": " + depth.label() + " (Rubin 1995)"));
+  }
+
+  /// "glycolic 35 %".
+  private static String percent(Formula formula, Substance substance) {
+    return "%s %.0f %%".formatted(substance.label(), formula.strengthOf(substance).percent());
   }
 
   private static String layers(int n) {
@@ -125,7 +131,8 @@ public final class Depth {
 
   /// Below 30 % VS; 30 to 50 % VS to 2 min, else S; above 50 to below 70 % S; from 70 % S under 3
   /// min, M from 3 min.
-  public static DepthClass glycolic(double percentWv, Duration contact) {
+  public static DepthClass glycolic(Strength strength, Duration contact) {
+    double percentWv = strength.percent();
     if (percentWv < 30) return DepthClass.VERY_SUPERFICIAL;
     if (percentWv <= 50) {
       return contact.compareTo(Duration.ofMinutes(2)) <= 0
@@ -138,9 +145,11 @@ public final class Depth {
   }
 
   /// Up to 10 % one layer VS, more S; to 30 % S; above M.
-  public static DepthClass tca(double percentWv, int layers) {
-    if (percentWv > 30) return DepthClass.MEDIUM;
-    return percentWv <= 10 && layers <= 1 ? DepthClass.VERY_SUPERFICIAL : DepthClass.SUPERFICIAL;
+  public static DepthClass tca(Strength strength, int layers) {
+    if (strength.percent() > 30) return DepthClass.MEDIUM;
+    return strength.percent() <= 10 && layers <= 1
+        ? DepthClass.VERY_SUPERFICIAL
+        : DepthClass.SUPERFICIAL;
   }
 
   /// One to three layers VS, from four S.
@@ -149,8 +158,8 @@ public final class Depth {
   }
 
   /// Up to 30 % for up to 10 min VS, else S.
-  public static DepthClass resorcinol(double percentWv, Duration contact) {
-    return percentWv <= 30 && contact.compareTo(Duration.ofMinutes(10)) <= 0
+  public static DepthClass resorcinol(Strength strength, Duration contact) {
+    return strength.percent() <= 30 && contact.compareTo(Duration.ofMinutes(10)) <= 0
         ? DepthClass.VERY_SUPERFICIAL
         : DepthClass.SUPERFICIAL;
   }

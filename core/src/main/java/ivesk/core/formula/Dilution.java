@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.quantity.Volume;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -9,103 +10,106 @@ import java.util.List;
 public final class Dilution {
   private Dilution() {}
 
-  /// @param stockMl of the stronger solution
-  /// @param finalMl to which the rest is made up
-  public record Measure(double stockPercent, double stockMl, double finalMl, double percent) {}
+  /// @param volume of the stock, made up to `made`
+  /// @param strength of what is made
+  public record Measure(Strength stock, Volume volume, Volume made, Strength strength) {}
 
   /// C1 V1 = C2 V2.
   ///
-  /// @param stockPercent above 0 to 100
-  /// @param targetPercent above 0, at most the stock's
-  /// @param finalMl 0.1 to 10,000
-  public static Measure dilute(double stockPercent, double targetPercent, double finalMl) {
-    requireStrength("strength of the stock, %", stockPercent);
-    requireStrength("strength wanted, %", targetPercent);
-    Require.range("final volume, mL", finalMl, 0.1, 10_000);
-    if (targetPercent > stockPercent) {
+  /// @param stock above 0 to 100 %
+  /// @param target above 0, at most the stock's
+  /// @param made final volume, 0.1 to 10,000 mL
+  public static Measure dilute(Strength stock, Strength target, Volume made) {
+    requireSome("strength of the stock", stock);
+    requireSome("strength wanted", target);
+    Require.range("final volume, mL", made.ml(), 0.1, 10_000);
+    if (target.above(stock)) {
       throw new IllegalArgumentException(
           "strength wanted is "
-              + targetPercent
+              + target.percent()
               + " %, above the stock's "
-              + stockPercent
+              + stock.percent()
               + " %; diluting only makes weaker. Take a stronger stock");
     }
-    return new Measure(
-        stockPercent, finalMl * targetPercent / stockPercent, finalMl, targetPercent);
+    return new Measure(stock, made.times(target.percent() / stock.percent()), made, target);
   }
 
   /// The same in several steps, each diluting the one before by the same factor.
   ///
   /// @param factor of each step, above 1 to 100
   /// @param steps 1 to 10
-  public static List<Measure> serial(
-      double stockPercent, double factor, int steps, double finalMl) {
+  public static List<Measure> serial(Strength stock, double factor, int steps, Volume made) {
     Require.range("factor of a step", factor, 1.01, 100);
     Require.range("number of steps", steps, 1, 10);
     List<Measure> measures = new ArrayList<>();
-    double strength = stockPercent;
+    Strength strength = stock;
     for (int step = 0; step < steps; step++) {
-      Measure measure = dilute(strength, strength / factor, finalMl);
+      Measure measure = dilute(strength, strength.times(1 / factor), made);
       measures.add(measure);
-      strength = measure.percent();
+      strength = measure.strength();
     }
     return List.copyOf(measures);
   }
 
-  /// Strength of what two solutions were mixed to, %; to check a label by.
+  /// Strength of what two solutions were mixed to; to check a label by.
   ///
-  /// @param onePercent 0 to 100
-  /// @param otherPercent 0 for plain solvent
-  /// @param oneMl with `otherMl`, together above 0
-  public static double mixed(double onePercent, double oneMl, double otherPercent, double otherMl) {
-    Require.range("strength of the first, %", onePercent, 0, 100);
-    Require.range("strength of the second, %", otherPercent, 0, 100);
-    Require.range("volume of the first, mL", oneMl, 0, 10_000);
-    Require.range("volume of the second, mL", otherMl, 0, 10_000);
-    if (oneMl + otherMl == 0) {
+  /// @param other 0 % for plain solvent
+  /// @param oneVolume with `otherVolume`, each to 10,000 mL, together above 0
+  public static Strength mixed(Strength one, Volume oneVolume, Strength other, Volume otherVolume) {
+    requireStrength("strength of the first", one);
+    requireStrength("strength of the second", other);
+    Require.range("volume of the first, mL", oneVolume.ml(), 0, 10_000);
+    Require.range("volume of the second, mL", otherVolume.ml(), 0, 10_000);
+    Volume all = oneVolume.plus(otherVolume);
+    if (all.ml() == 0) {
       throw new IllegalArgumentException("both volumes are 0 mL; allowed is above 0 together");
     }
-    return (onePercent * oneMl + otherPercent * otherMl) / (oneMl + otherMl);
+    return one.times(oneVolume.ml() / all.ml()).plus(other.times(otherVolume.ml() / all.ml()));
   }
 
-  /// @param strongMl of the stronger and `weakMl` of the weaker solution
-  public record Mix(double strongMl, double weakMl) {}
+  /// @param strong of the stronger and `weak` of the weaker solution
+  public record Mix(Volume strong, Volume weak) {}
 
   /// Alligation: how much of two strengths gives one between them. Volumes are taken as adding up,
   /// which is near enough for dilute solutions.
   ///
-  /// @param weakPercent 0 for plain solvent
-  /// @param targetPercent between the two
-  public static Mix alligate(
-      double strongPercent, double weakPercent, double targetPercent, double finalMl) {
-    requireStrength("the stronger, %", strongPercent);
-    Require.range("the weaker, %", weakPercent, 0, 100);
-    Require.range("final volume, mL", finalMl, 0.1, 10_000);
-    if (weakPercent >= strongPercent) {
+  /// @param weak 0 % for plain solvent
+  /// @param target between the two
+  public static Mix alligate(Strength strong, Strength weak, Strength target, Volume made) {
+    requireSome("the stronger", strong);
+    requireStrength("the weaker", weak);
+    Require.range("final volume, mL", made.ml(), 0.1, 10_000);
+    if (!strong.above(weak)) {
       throw new IllegalArgumentException(
           "the weaker is "
-              + weakPercent
+              + weak.percent()
               + " %; it must lie below the stronger, "
-              + strongPercent
+              + strong.percent()
               + " %");
     }
-    if (!(targetPercent >= weakPercent && targetPercent <= strongPercent)) {
+    if (weak.above(target) || target.above(strong)) {
       throw new IllegalArgumentException(
           "strength wanted is "
-              + targetPercent
+              + target.percent()
               + " %; allowed is "
-              + weakPercent
+              + weak.percent()
               + " to "
-              + strongPercent
+              + strong.percent()
               + " %, between the two");
     }
-    double strongMl = finalMl * (targetPercent - weakPercent) / (strongPercent - weakPercent);
-    return new Mix(strongMl, finalMl - strongMl);
+    double share = (target.percent() - weak.percent()) / (strong.percent() - weak.percent());
+    Volume ofStrong = made.times(share);
+    return new Mix(ofStrong, made.less(ofStrong));
   }
 
-  private static void requireStrength(String field, double percent) {
-    if (!(percent > 0 && percent <= 100)) {
-      throw new IllegalArgumentException(field + " is " + percent + "; allowed is above 0 to 100");
+  private static void requireStrength(String field, Strength strength) {
+    Require.range(field + ", %", strength.percent(), 0, 100);
+  }
+
+  private static void requireSome(String field, Strength strength) {
+    requireStrength(field, strength);
+    if (strength.isNone()) {
+      throw new IllegalArgumentException(field + ", % is 0.0; allowed is above 0 to 100");
     }
   }
 }

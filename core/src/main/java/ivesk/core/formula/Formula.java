@@ -1,19 +1,22 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.formula.Strength.Convention;
 import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /// A peel solution: what is in it, how it is used, and what it does.
 ///
 /// @param code short name on the rack
 /// @param rung place on its family's ladder, 1 lowest
 /// @param entry where a client starts who has no record with the family
-/// @param components with strengths in % w/v
+/// @param components each with its strength
 /// @param ph 0 to 14, where it has one
 /// @param firstContact contact time on a first visit; empty for formulas without minutes
 /// @param mostContact contact time never to be passed; empty for formulas without minutes
@@ -35,7 +38,7 @@ public record Formula(
     int rung,
     boolean entry,
     List<Component> components,
-    Optional<Double> ph,
+    Optional<Ph> ph,
     Vehicle vehicle,
     Use use,
     Optional<Duration> firstContact,
@@ -53,10 +56,21 @@ public record Formula(
     int peelingLast,
     Label label) {
 
-  /// @param percentWv g per 100 mL, above 0 to 100; 0 for enzymes whose activity no percent tells
-  public record Component(Substance substance, double percentWv) {
+  /// @param strength in % w/v, to 100; 0 for enzymes whose activity no percent tells
+  public record Component(Substance substance, Strength strength) {
     public Component {
-      Require.range(substance.label() + " strength, % w/v", percentWv, 0, 100);
+      if (strength.convention() != Convention.WV) {
+        throw new IllegalArgumentException(
+            "%s strength is in %s; a formula has %% w/v"
+                .formatted(substance.label(), strength.convention().label()));
+      }
+      Require.range(substance.label() + " strength, % w/v", strength.percent(), 0, 100);
+    }
+
+    /// @param percentWv g per 100 mL, 0 to 100
+    public static Component of(Substance substance, double percentWv) {
+      return new Component(
+          substance, Strength.of(substance.label() + " strength", percentWv, Convention.WV));
     }
   }
 
@@ -181,7 +195,7 @@ public record Formula(
     // A record from before labels were kept was on a face.
     if (label == null) label = Label.madeFor(Set.of(Region.FACE));
     Require.range("rung", rung, 1, 9);
-    ph.ifPresent(value -> Require.range("pH", value, 0, 14));
+    ph.ifPresent(value -> Require.range("pH", value.value(), 0, 14));
     if (use != Use.OUT_OF_SCOPE) {
       Require.range("layersMost", layersMost, 1, 9);
       Require.range("layersFirst", layersFirst, 1, layersMost);
@@ -227,13 +241,14 @@ public record Formula(
   }
 
   /// As [#aboveSalonFigure()], of a label that is no formula yet.
-  public static boolean aboveSalonFigure(List<Component> components, Optional<Double> ph) {
-    double percent =
-        components.stream()
-            .filter(c -> c.substance() == Substance.GLYCOLIC || c.substance() == Substance.LACTIC)
-            .mapToDouble(Component::percentWv)
-            .sum();
-    return percent > 30 || percent > 0 && ph.filter(value -> value < 3.0).isPresent();
+  public static boolean aboveSalonFigure(List<Component> components, Optional<Ph> ph) {
+    Strength strength =
+        sum(
+            components.stream()
+                .filter(
+                    c -> c.substance() == Substance.GLYCOLIC || c.substance() == Substance.LACTIC));
+    return strength.above(Strength.wv(30))
+        || !strength.isNone() && ph.filter(value -> value.value() < 3.0).isPresent();
   }
 
   /// Whether the supervising clinician opens it for the practice.
@@ -249,17 +264,18 @@ public record Formula(
     return components.stream().anyMatch(c -> c.substance() == substance);
   }
 
-  public double percentOf(Substance substance) {
-    return components.stream()
-        .filter(c -> c.substance() == substance)
-        .mapToDouble(Component::percentWv)
-        .sum();
+  /// Of one substance in it; none where it has none.
+  public Strength strengthOf(Substance substance) {
+    return sum(components.stream().filter(c -> c.substance() == substance));
   }
 
-  /// Sum of the components, % w/v, as a label would print it; concentrations do not add on the
-  /// skin.
-  public double percentWv() {
-    return components.stream().mapToDouble(Component::percentWv).sum();
+  /// Sum of the components, as a label would print it; concentrations do not add on the skin.
+  public Strength strength() {
+    return sum(components.stream());
+  }
+
+  private static Strength sum(Stream<Component> components) {
+    return components.map(Component::strength).reduce(Strength.NONE, Strength::plus);
   }
 
   /// Whether white on the skin may be crystals, so that the wipe test is due.
@@ -284,8 +300,8 @@ public record Formula(
   public Duration checkIn() {
     boolean close =
         family.strong()
-            || percentOf(Substance.GLYCOLIC) >= 35
-            || percentOf(Substance.SALICYLIC) >= 20;
+            || strengthOf(Substance.GLYCOLIC).percent() >= 35
+            || strengthOf(Substance.SALICYLIC).percent() >= 20;
     return Duration.ofSeconds(close ? 30 : 60);
   }
 }

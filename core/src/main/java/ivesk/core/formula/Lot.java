@@ -2,6 +2,7 @@ package ivesk.core.formula;
 
 import ivesk.core.Require;
 import ivesk.core.Words;
+import ivesk.core.quantity.Volume;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -13,8 +14,8 @@ import java.util.stream.Stream;
 /// @param expires last day by the maker
 /// @param opened empty while it is sealed
 /// @param monthsAfterOpening period after opening, 1 to 60; empty where none is printed
-/// @param volumeMl when full, 1 to 5,000
-/// @param leftMl 0 to the volume
+/// @param volume when full, 1 to 5,000 mL
+/// @param left 0 to the volume
 public record Lot(
     String formulaCode,
     String number,
@@ -22,8 +23,8 @@ public record Lot(
     LocalDate expires,
     Optional<LocalDate> opened,
     Optional<Integer> monthsAfterOpening,
-    double volumeMl,
-    double leftMl) {
+    Volume volume,
+    Volume left) {
 
   /// Low from this share of the full volume down; Ivesk's own default.
   private static final double LOW = 0.2;
@@ -56,8 +57,8 @@ public record Lot(
   public Lot {
     Require.text("lot number", number, 40);
     monthsAfterOpening.ifPresent(months -> Require.range("months after opening", months, 1, 60));
-    Require.range("volume, mL", volumeMl, 1, 5_000);
-    Require.range("volume left, mL", leftMl, 0, volumeMl);
+    Require.range("volume, mL", volume.ml(), 1, 5_000);
+    Require.range("volume left, mL", left.ml(), 0, volume.ml());
     if (expires.isBefore(received)) {
       throw new IllegalArgumentException(
           "expiry is " + expires + "; it must not lie before the day of receipt, " + received);
@@ -81,7 +82,7 @@ public record Lot(
   }
 
   public State state(LocalDate day) {
-    if (leftMl == 0) return State.EMPTY;
+    if (left.ml() == 0) return State.EMPTY;
     if (day.isAfter(expires)) return State.EXPIRED;
     if (day.isAfter(lastDay())) return State.OPEN_TOO_LONG;
     return low() ? State.LOW : State.GOOD;
@@ -89,7 +90,7 @@ public record Lot(
 
   /// A fifth of it or less is left.
   public boolean low() {
-    return leftMl <= volumeMl * LOW;
+    return left.compareTo(volume.times(LOW)) <= 0;
   }
 
   /// "lot A12: expired Sat 28 Nov".

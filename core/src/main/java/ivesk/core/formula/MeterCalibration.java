@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.quantity.Ph;
 import java.time.Duration;
 
 /// A glass electrode calibrated in two buffers. Nernst: 59.16 mV a pH at 25 C, general chemistry
@@ -16,27 +17,30 @@ public record MeterCalibration(Reading low, Reading high) {
 
   /// @param ph of the buffer, 1 to 13
   /// @param millivolts -600 to 600
-  public record Reading(double ph, double millivolts) {
+  public record Reading(Ph ph, double millivolts) {
     public Reading {
-      Require.range("buffer pH", ph, 1, 13);
+      Require.range("buffer pH", ph.value(), 1, 13);
       Require.range("electrode, mV", millivolts, -600, 600);
     }
   }
 
   /// @throws IllegalArgumentException when the buffers are too close, or the electrode is worn out
   public MeterCalibration {
-    if (high.ph() - low.ph() < 1) {
+    if (high.ph().value() - low.ph().value() < 1) {
       throw new IllegalArgumentException(
           "the buffers are pH %.2f and %.2f; they must lie 1 or more apart"
-              .formatted(low.ph(), high.ph()));
+              .formatted(low.ph().value(), high.ph().value()));
     }
     Require.range("slope of the electrode, %", slopePercent(low, high), 85, 105);
-    double zero = low.millivolts() + (7 - low.ph()) * slope(low, high);
-    Require.range("electrode at pH 7, mV", zero, -30, 30);
+    Require.range("electrode at pH 7, mV", zeroMv(low, high), -30, 30);
   }
 
   private static double slope(Reading low, Reading high) {
-    return (high.millivolts() - low.millivolts()) / (high.ph() - low.ph());
+    return (high.millivolts() - low.millivolts()) / (high.ph().value() - low.ph().value());
+  }
+
+  private static double zeroMv(Reading low, Reading high) {
+    return low.millivolts() + (7 - low.ph().value()) * slope(low, high);
   }
 
   private static double slopePercent(Reading low, Reading high) {
@@ -50,14 +54,14 @@ public record MeterCalibration(Reading low, Reading high) {
 
   /// mV at pH 7; 0 for an ideal electrode.
   public double zeroMv() {
-    return low.millivolts() + (7 - low.ph()) * slope(low, high);
+    return zeroMv(low, high);
   }
 
   /// pH of what the electrode reads.
   ///
   /// @param millivolts -600 to 600
-  public double ph(double millivolts) {
+  public Ph ph(double millivolts) {
     Require.range("electrode, mV", millivolts, -600, 600);
-    return low.ph() + (millivolts - low.millivolts()) / slope(low, high);
+    return new Ph(low.ph().value() + (millivolts - low.millivolts()) / slope(low, high));
   }
 }

@@ -2,21 +2,25 @@ package ivesk.core.formula;
 
 import ivesk.core.Require;
 import ivesk.core.formula.Formula.Component;
+import ivesk.core.quantity.Amount;
+import ivesk.core.quantity.Mass;
+import ivesk.core.quantity.Molarity;
+import ivesk.core.quantity.Volume;
 import java.util.List;
 
 /// Base for what was put on: HA + NaHCO3 -> NaA + H2O + CO2, every titratable proton of every acid
 /// counted, base already in it taken off only where the label says buffered in water; arginine
 /// takes one proton a molecule and gives no gas. Stoichiometry.
 ///
-/// @param protonsMmol acid protons in the volume applied
-/// @param baseG of the base that meets them
-/// @param volumeMl of the solution that holds it
-/// @param gasL carbon dioxide at 20 C
-/// @param layOutMl twice the stoichiometric volume; Ivesk's own default
-public record Neutraliser(
-    double protonsMmol, double baseG, double volumeMl, double gasL, double layOutMl) {
+/// @param protons of the acids in the volume applied
+/// @param base that meets them
+/// @param volume of the solution that holds it
+/// @param gas carbon dioxide at 20 C
+/// @param layOut twice the stoichiometric volume; Ivesk's own default
+public record Neutraliser(Amount protons, Mass base, Volume volume, Volume gas, Volume layOut) {
 
-  private static final double GAS_L_PER_MOL = 24.06;
+  /// Of a gas at 20 C and 1 atm.
+  private static final double L_PER_MOL = 24.06;
 
   /// What takes the protons.
   public enum Base {
@@ -46,53 +50,46 @@ public record Neutraliser(
     }
   }
 
-  /// By bicarbonate.
-  ///
-  /// @param volumeMl of formula over all layers, 0 to 500
-  /// @param bicarbonatePercentWv 1 to 10
-  public static Neutraliser forVolume(
-      Formula formula, double volumeMl, double bicarbonatePercentWv) {
-    return forVolume(formula, volumeMl, Base.BICARBONATE, bicarbonatePercentWv);
+  /// @param volume of formula over all layers, 0 to 500 mL
+  /// @param strength of the neutraliser, 1 to 10 % w/v for bicarbonate, to 15 for arginine
+  public static Neutraliser of(Formula formula, Volume volume, Base base, Strength strength) {
+    return of(formula.components(), inItAlready(formula), volume, base, strength);
   }
 
-  public static Neutraliser forVolume(
-      Formula formula, double volumeMl, Base base, double basePercentWv) {
-    return forAcids(formula.components(), inItAlready(formula), volumeMl, base, basePercentWv);
-  }
-
-  /// mol/L of base in a product that its label calls buffered in water, by its pH; 0 for any other,
-  /// since a pH tells nothing in a gel or alcohol.
-  private static double inItAlready(Formula formula) {
-    if (!formula.label().bufferedInWater()) return 0;
-    return ChargeBalance.baseMolar(
+  /// Base in a product that its label calls buffered in water, by its pH; none in any other, since
+  /// a pH tells nothing in a gel or alcohol.
+  private static Molarity inItAlready(Formula formula) {
+    if (!formula.label().bufferedInWater()) return Molarity.NONE;
+    return ChargeBalance.base(
         ChargeBalance.acids(formula.components()), formula.ph().orElseThrow());
   }
 
-  /// @param baseMolar mol/L of base already in it, 0 where it is not buffered in water
-  /// @param volumeMl of formula over all layers, 0 to 500
-  /// @param basePercentWv strength of the neutraliser, 1 to 10 for bicarbonate, to 15 for arginine
-  public static Neutraliser forAcids(
-      List<Component> components,
-      double baseMolar,
-      double volumeMl,
-      Base base,
-      double basePercentWv) {
-    Require.range("volume, mL", volumeMl, 0, 500);
-    Require.range("strength of the neutraliser, % w/v", basePercentWv, 1, base.mostPercentWv);
-    double acid =
+  /// As [#of(Formula, Volume, Base, Strength)], of components that are no formula.
+  ///
+  /// @param inIt base already in it, none where it is not buffered in water
+  public static Neutraliser of(
+      List<Component> components, Molarity inIt, Volume volume, Base base, Strength strength) {
+    Require.range("volume, mL", volume.ml(), 0, 500);
+    Require.range("strength of the neutraliser, % w/v", strength.percent(), 1, base.mostPercentWv);
+    Amount acid =
         components.stream()
             .filter(c -> c.substance().acid())
-            .mapToDouble(c ->
-                c.percentWv()
-                    / 100
-                    * volumeMl
-                    / c.substance().molarMass()
-                    * c.substance().pKas().size())
-            .sum();
-    double moles = Math.max(0, acid - baseMolar * volumeMl / 1000);
-    double grams = moles * base.molarMass;
-    double ml = grams / basePercentWv * 100;
-    return new Neutraliser(moles * 1000, grams, ml, base.gas ? moles * GAS_L_PER_MOL : 0, ml * 2);
+            .map(c -> protons(c, volume))
+            .reduce(Amount.NONE, Amount::plus);
+    Amount protons = acid.less(inIt.in(volume));
+    Mass mass = protons.mass(base.molarMass);
+    Volume needed = strength.holding(mass);
+    Volume gas = base.gas ? Volume.litres(protons.mol() * L_PER_MOL) : Volume.NONE;
+    return new Neutraliser(protons, mass, needed, gas, needed.times(2));
+  }
+
+  private static Amount protons(Component component, Volume volume) {
+    Substance substance = component.substance();
+    return component
+        .strength()
+        .in(volume)
+        .amount(substance.molarMass())
+        .times(substance.pKas().size());
   }
 
   /// Whether a formula is ended by neutralising at all. It does not undo a frost, and is never

@@ -9,6 +9,7 @@ import ivesk.core.formula.Formula.Ending;
 import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Formula.Use;
 import ivesk.core.formula.Formula.Vehicle;
+import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -30,7 +31,7 @@ final class Row {
   private Optional<Duration> least = Optional.empty();
   private Optional<Integer> staysHours = Optional.empty();
   private boolean entry;
-  private Optional<Double> ph = Optional.empty();
+  private Optional<Ph> ph = Optional.empty();
   private Vehicle vehicle;
   private Use use;
   private Optional<Duration> first = Optional.empty();
@@ -55,12 +56,12 @@ final class Row {
   }
 
   Row of(Substance substance, double percentWv) {
-    components.add(new Component(substance, percentWv));
+    components.add(Component.of(substance, percentWv));
     return this;
   }
 
   Row ph(double value, Vehicle in) {
-    ph = Optional.of(value);
+    ph = Optional.of(Ph.of(value));
     return in(in);
   }
 

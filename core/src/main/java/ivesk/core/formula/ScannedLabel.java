@@ -1,5 +1,6 @@
 package ivesk.core.formula;
 
+import ivesk.core.quantity.Volume;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.HashMap;
@@ -15,12 +16,12 @@ import java.util.regex.Pattern;
 /// @param product 240: the maker's own code
 /// @param lot 10
 /// @param expires 17, as YYMMDD; day 00 is the last of the month
-/// @param volumeMl 315n: net litres with n decimals
+/// @param volume 315n: net litres with n decimals
 public record ScannedLabel(
     Optional<String> product,
     Optional<String> lot,
     Optional<LocalDate> expires,
-    Optional<Double> volumeMl) {
+    Optional<Volume> volume) {
 
   private static final Pattern ELEMENT = Pattern.compile("\\((\\d{2,4})\\)([^()]*)");
 
@@ -46,7 +47,7 @@ public record ScannedLabel(
         Optional.ofNullable(parts.get("17")).map(ScannedLabel::date),
         parts.entrySet().stream()
             .filter(part -> part.getKey().matches("315[0-5]"))
-            .map(part -> millilitres(part.getKey(), part.getValue()))
+            .map(part -> volume(part.getKey(), part.getValue()))
             .findFirst());
   }
 
@@ -62,12 +63,12 @@ public record ScannedLabel(
     }
   }
 
-  private static double millilitres(String identifier, String digits) {
+  private static Volume volume(String identifier, String digits) {
     if (!digits.matches("\\d{6}")) {
       throw new IllegalArgumentException(
           "volume (" + identifier + ") is '" + digits + "'; allowed are six digits");
     }
-    return Integer.parseInt(digits) * 1000 / Math.pow(10, identifier.charAt(3) - '0');
+    return Volume.litres(Integer.parseInt(digits) / Math.pow(10, identifier.charAt(3) - '0'));
   }
 
   /// From the right, the digits before the last weigh 3 and 1 in turn.

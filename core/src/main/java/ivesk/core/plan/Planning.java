@@ -5,6 +5,7 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.practice.Policies;
+import ivesk.core.quantity.Area;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Selection;
@@ -84,7 +85,7 @@ public final class Planning {
             zone.label() + " is another region than " + facts.client().region().label());
       }
     }
-    double area = facts.areas().cm2(zones);
+    Area area = facts.areas().of(zones);
     Sensitivity sensitivity = facts.client().skin().sensitivity().orElse(Sensitivity.SENSITIVE);
     Policies policies = facts.client().policies();
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
@@ -106,7 +107,7 @@ public final class Planning {
         !limits.care().contains(Care.Kind.NO_SOLVENT),
         depth,
         area,
-        Dose.layerVolumeMl(area),
+        Dose.layer(area),
         facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number));
   }
 }

@@ -2,7 +2,10 @@ package ivesk.core.plan;
 
 import ivesk.core.Require;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
@@ -26,8 +29,8 @@ import java.util.Optional;
 /// @param nextRung where the practice steps strengths and the ladder allows it
 /// @param restAtMost highest sensation that counts as rest, 0 or 1
 /// @param solventAllowed degreasing with a solvent is not ruled out
-/// @param areaCm2 of all zones
-/// @param layerMl volume of one layer
+/// @param area of all zones
+/// @param layer volume of one
 /// @param lot number of the bottle; empty where bottles are not counted
 public record TreatmentPlan(
     Formula formula,
@@ -45,8 +48,8 @@ public record TreatmentPlan(
     int restAtMost,
     boolean solventAllowed,
     DepthClass depth,
-    double areaCm2,
-    double layerMl,
+    Area area,
+    Volume layer,
     Optional<String> lot) {
 
   public TreatmentPlan {
@@ -88,7 +91,7 @@ public record TreatmentPlan(
     return formula.use() == Formula.Use.SELF_LIMITING && layersAtMost == 1;
   }
 
-  public double mgPerCm2PerLayer() {
-    return formula.percentWv() * layerMl * 10 / areaCm2;
+  public Dose dosePerLayer() {
+    return Dose.of(formula.strength(), layer, area);
   }
 }

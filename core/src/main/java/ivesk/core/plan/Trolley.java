@@ -3,30 +3,35 @@ package ivesk.core.plan;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Neutraliser;
+import ivesk.core.formula.Strength;
+import ivesk.core.quantity.Volume;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /// What lies ready before the client lies down, with quantities, computed from the plan.
 public final class Trolley {
-  private static final double BICARBONATE_PERCENT = 10;
+  private static final Strength BICARBONATE = Strength.wv(10);
 
   private Trolley() {}
 
   /// @param quantity with its unit, as laid out
   public record LaidOut(String what, String quantity, String note) {}
 
-  /// mL poured for some layers, with a tenth over; Ivesk's own default.
-  public static double poured(TreatmentPlan plan, int layers) {
-    return plan.layerMl() * layers * 1.1;
+  /// For some layers, with a tenth over; Ivesk's own default.
+  public static Volume poured(TreatmentPlan plan, int layers) {
+    return plan.layer().times(layers * 1.1);
   }
 
   /// Bicarbonate to lay out; empty where a neutraliser does not end the formula.
   public static Optional<Neutraliser> neutraliser(TreatmentPlan plan) {
     return Neutraliser.ends(plan.formula())
         ? Optional.of(
-            Neutraliser.forVolume(
-                plan.formula(), plan.layerMl() * plan.layersAtMost(), BICARBONATE_PERCENT))
+            Neutraliser.of(
+                plan.formula(),
+                plan.layer().times(plan.layersAtMost()),
+                Neutraliser.Base.BICARBONATE,
+                BICARBONATE))
         : Optional.empty();
   }
 
@@ -38,8 +43,8 @@ public final class Trolley {
     items.add(
         new LaidOut(
             plan.formula().code(),
-            "%.1f mL".formatted(poured(plan, layers)),
-            "%.1f mL a layer, and a tenth over".formatted(plan.layerMl())
+            "%.1f mL".formatted(poured(plan, layers).ml()),
+            "%.1f mL a layer, and a tenth over".formatted(plan.layer().ml())
                 + bottle.map(lot -> "; lot " + lot.number() + left(lot, plan)).orElse("")
                 + (plan.formula().label().measure().isEmpty()
                     ? ""
@@ -53,15 +58,15 @@ public final class Trolley {
                 items.add(
                     new LaidOut(
                         "bicarbonate 10 %",
-                        "%.0f mL".formatted(Math.ceil(n.layOutMl() / 5) * 5),
-                        "shake; %.2f L gas, leave froth room".formatted(n.gasL()))),
+                        "%.0f mL".formatted(Math.ceil(n.layOut().ml() / 5) * 5),
+                        "shake; %.2f L gas, leave froth room".formatted(n.gas().litres()))),
             () ->
                 items.add(
                     new LaidOut("cold compresses", "4", "a neutraliser does not end this one")));
     items.add(
         new LaidOut(
             "pads to remove",
-            String.valueOf((int) Math.ceil(plan.areaCm2() / 50)),
+            String.valueOf((int) Math.ceil(plan.area().cm2() / 50)),
             endingNote(plan.formula())));
     items.add(new LaidOut("cool water", "600 mL", "cool or tepid, never warm"));
     items.add(
@@ -80,10 +85,10 @@ public final class Trolley {
   }
 
   private static String left(Lot lot, TreatmentPlan plan) {
-    boolean enough = lot.leftMl() >= poured(plan, plan.layersAtMost());
+    boolean enough = lot.left().compareTo(poured(plan, plan.layersAtMost())) >= 0;
     return enough && !lot.low()
         ? ""
-        : ", %s: %.0f mL left".formatted(enough ? "low" : "not enough", lot.leftMl());
+        : ", %s: %.0f mL left".formatted(enough ? "low" : "not enough", lot.left().ml());
   }
 
   private static String endingNote(Formula formula) {

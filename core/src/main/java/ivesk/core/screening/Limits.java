@@ -4,6 +4,7 @@ import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
@@ -38,7 +39,7 @@ public record Limits(
     int layerCap,
     boolean oneLayerOff,
     double contactFactor,
-    double tcaAtMostPercent,
+    Strength tcaAtMost,
     int intervalAtLeastDays,
     boolean doubleInterval,
     Set<Restriction.Care.Kind> care,
@@ -62,7 +63,7 @@ public record Limits(
     int layerCap = NO_LAYER_CAP;
     boolean oneLayerOff = false;
     double factor = 1;
-    double tcaMost = 100;
+    Strength tcaMost = Strength.wv(100);
     int interval = 0;
     boolean doubled = false;
     Set<Restriction.Care.Kind> care = EnumSet.noneOf(Restriction.Care.Kind.class);
@@ -90,7 +91,7 @@ public record Limits(
         case Restriction.CapLayers(var most) -> layerCap = Math.min(layerCap, most);
         case Restriction.OneLayerOff() -> oneLayerOff = true;
         case Restriction.ShortenContact(var f) -> factor = Math.min(factor, f);
-        case Restriction.TcaAtMost(var percent) -> tcaMost = Math.min(tcaMost, percent);
+        case Restriction.TcaAtMost(var most) -> tcaMost = most.above(tcaMost) ? tcaMost : most;
         case Restriction.IntervalAtLeast(var days) -> interval = Math.max(interval, days);
         case Restriction.DoubleInterval() -> doubled = true;
         case Restriction.Care(var kind) -> care.add(kind);
@@ -208,8 +209,8 @@ public record Limits(
     } else if (entryRungOnly && formula.rung() > entryRung) {
       why.add("keep to the entry rung");
     }
-    if (formula.percentOf(Substance.TCA) > tcaAtMostPercent) {
-      why.add("TCA above " + Math.round(tcaAtMostPercent) + " % is not for this phototype");
+    if (formula.strengthOf(Substance.TCA).above(tcaAtMost)) {
+      why.add("TCA above " + Math.round(tcaAtMost.percent()) + " % is not for this phototype");
     }
     if (formula.firstContact().isPresent() && contact(formula.firstContact().get()).isEmpty()) {
       why.add("contact would fall under 60 s");

@@ -2,6 +2,7 @@ package ivesk.core.screening;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
 import ivesk.core.skin.Zone;
 import java.util.Set;
@@ -98,9 +99,9 @@ public sealed interface Restriction {
     }
   }
 
-  record TcaAtMost(double percentWv) implements Restriction {
+  record TcaAtMost(Strength strength) implements Restriction {
     public String words() {
-      return "TCA at most " + Math.round(percentWv) + " %";
+      return "TCA at most " + Math.round(strength.percent()) + " %";
     }
   }
 

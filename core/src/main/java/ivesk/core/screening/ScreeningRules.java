@@ -21,6 +21,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.Restriction.CapDepth;
@@ -697,7 +698,7 @@ public final class ScreeningRules {
     List<Restriction> limits = new ArrayList<>();
     limits.add(new Restriction.CapLayers(2));
     limits.add(new Care(Kind.MINERAL_SUNSCREEN));
-    if (type == Phototype.IV) limits.add(new Restriction.TcaAtMost(15));
+    if (type == Phototype.IV) limits.add(new Restriction.TcaAtMost(Strength.wv(15)));
     if (type.atLeast(Phototype.V)) {
       limits.add(new Exclude(EnumSet.of(Substance.TCA, Substance.RESORCINOL)));
     }

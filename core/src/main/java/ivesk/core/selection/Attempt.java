@@ -8,6 +8,12 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.FreeAcid;
+import ivesk.core.formula.Strength;
+import ivesk.core.formula.Substance;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Mass;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Screening.Shut;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -18,10 +24,10 @@ import java.util.Optional;
 /// Other numbers tried on a formula: what they would do, and what would object.
 ///
 /// @param depth by the published rows, not the library's class; see [Depth#own]
-/// @param freeAcidPercent % w/v
-/// @param mgPerCm2 over all layers
+/// @param dose over all layers
 /// @param salicylateShare of the yardstick, 0 and up
-/// @param resorcinolMg over all layers
+/// @param resorcinol over all layers; on the face only, never on neck or decolletage. Common
+///   practice
 /// @param flakesLike code of the formula of the shelf whose flaking and interval it takes: the
 ///   nearest of its family that is as strong or stronger
 /// @param aboveSalonFigure see [Formula#aboveSalonFigure]
@@ -29,10 +35,10 @@ import java.util.Optional;
 public record Attempt(
     DepthClass depth,
     List<String> depthReasons,
-    double freeAcidPercent,
-    double mgPerCm2,
+    Strength freeAcid,
+    Dose dose,
     double salicylateShare,
-    double resorcinolMg,
+    Mass resorcinol,
     int peelingFirst,
     int peelingLast,
     int intervalDays,
@@ -40,16 +46,14 @@ public record Attempt(
     boolean aboveSalonFigure,
     List<Shut> objections) {
 
-  /// @param percents of the components in their order, % w/v, 0 to 100
-  /// @param ph 0 to 14; empty keeps what the formula has
+  /// @param strengths of the components in their order, % w/v
+  /// @param ph empty keeps what the formula has
   /// @param contact 30 s to 2 h; empty for formulas without minutes
   /// @param layers 1 to 9
   public record Numbers(
-      List<Double> percents, Optional<Double> ph, Optional<Duration> contact, int layers) {
+      List<Strength> strengths, Optional<Ph> ph, Optional<Duration> contact, int layers) {
     public Numbers {
-      percents = List.copyOf(percents);
-      percents.forEach(percent -> Require.range("strength, % w/v", percent, 0, 100));
-      ph.ifPresent(value -> Require.range("pH", value, 0, 14));
+      strengths = List.copyOf(strengths);
       contact.ifPresent(time -> Require.range("contact, s", (int) time.toSeconds(), 30, 7200));
       Require.range("layers", layers, 1, 9);
     }
@@ -57,19 +61,19 @@ public record Attempt(
 
   /// @throws IllegalArgumentException when the numbers do not go with the formula's components
   public static Attempt of(Formula formula, Numbers numbers, SelectionFacts facts) {
-    if (numbers.percents().size() != formula.components().size()) {
+    if (numbers.strengths().size() != formula.components().size()) {
       throw new IllegalArgumentException(
           formula.code()
               + " has "
               + Words.count(formula.components().size(), "component")
               + "; "
-              + numbers.percents().size()
+              + numbers.strengths().size()
               + " strengths were given");
     }
     List<Component> components = new ArrayList<>();
-    for (int i = 0; i < numbers.percents().size(); i++) {
+    for (int i = 0; i < numbers.strengths().size(); i++) {
       components.add(
-          new Component(formula.components().get(i).substance(), numbers.percents().get(i)));
+          new Component(formula.components().get(i).substance(), numbers.strengths().get(i)));
     }
     boolean same = components.equals(formula.components());
     Formula like = same ? formula : likeness(formula, components, facts);
@@ -82,17 +86,18 @@ public record Attempt(
                 Depth.own(tried, numbers.contact(), numbers.layers()),
                 tried,
                 facts.client().region());
-    double area = facts.areaCm2();
-    double layerMl = Dose.layerVolumeMl(area);
+    Area area = facts.area();
+    Volume layer = Dose.layer(area);
+    Volume all = layer.times(numbers.layers());
     List<Shut> objections = new ArrayList<>(limits(formula, tried, numbers, facts));
     objections.addAll(Gates.of(tried, depth.depth(), numbers.contact(), numbers.layers(), facts));
     return new Attempt(
         depth.depth(),
         depth.reasons(),
-        FreeAcid.percent(tried),
-        Dose.mgPerCm2(tried.percentWv(), layerMl, area) * numbers.layers(),
-        Dose.salicylateShare(tried, layerMl, numbers.layers(), facts.weightKg()),
-        Dose.resorcinolMg(tried, layerMl, numbers.layers()),
+        FreeAcid.of(tried),
+        Dose.of(tried.strength(), layer, area).times(numbers.layers()),
+        Dose.salicylateShare(tried, all, facts.weightKg()),
+        Dose.carried(tried, Substance.RESORCINOL, all),
         like.peelingFirst(),
         like.peelingLast(),
         like.use() == Formula.Use.OUT_OF_SCOPE ? 0 : like.intervalDays(numbers.layers()),
@@ -104,24 +109,21 @@ public record Attempt(
   /// The weakest formula of the family on the shelf that is as strong; the strongest where none is.
   private static Formula likeness(
       Formula formula, List<Component> components, SelectionFacts facts) {
-    double percent = components.stream().mapToDouble(Component::percentWv).sum();
+    Strength strength =
+        components.stream().map(Component::strength).reduce(Strength.NONE, Strength::plus);
     List<Formula> family =
         facts.client().shelf().formulas().stream()
             .filter(other -> other.family() == formula.family())
-            .sorted(Comparator.comparingDouble(Formula::percentWv))
+            .sorted(Comparator.comparing(Formula::strength))
             .toList();
     return family.stream()
-        .filter(other -> other.percentWv() >= percent)
+        .filter(other -> !strength.above(other.strength()))
         .findFirst()
         .orElse(family.isEmpty() ? formula : family.getLast());
   }
 
   private static Formula with(
-      Formula formula,
-      Formula like,
-      List<Component> components,
-      Optional<Double> ph,
-      boolean same) {
+      Formula formula, Formula like, List<Component> components, Optional<Ph> ph, boolean same) {
     return new Formula(
         // No list of codes that Screen allows names numbers that were only tried.
         same ? formula.code() : formula.code() + "*",
@@ -156,13 +158,13 @@ public record Attempt(
     boolean passesAll =
         facts.client().shelf().formulas().stream()
             .filter(other -> other.family() == formula.family())
-            .allMatch(other -> other.percentWv() < tried.percentWv());
+            .allMatch(other -> tried.strength().above(other.strength()));
     if (passesAll) {
       objections.add(
           Gates.gate(
               "STRENGTH",
               "%.0f %% is stronger than any %s on the shelf"
-                  .formatted(tried.percentWv(), formula.family().label()),
+                  .formatted(tried.strength().percent(), formula.family().label()),
               "a weaker strength"));
     }
     numbers.contact().flatMap(time -> tooLong(formula, time, facts)).ifPresent(objections::add);

@@ -179,8 +179,7 @@ final class Gates {
   private static Optional<Shut> salicylate(Formula formula, int layers, SelectionFacts facts) {
     if (!formula.contains(Substance.SALICYLIC)) return Optional.empty();
     double share =
-        Dose.salicylateShare(
-            formula, Dose.layerVolumeMl(facts.areaCm2()), layers, facts.weightKg());
+        Dose.salicylateShare(formula, Dose.layer(facts.area()).times(layers), facts.weightKg());
     return share <= SALICYLATE_SHUTS
         ? Optional.empty()
         : Optional.of(

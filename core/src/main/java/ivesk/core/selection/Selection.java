@@ -6,6 +6,7 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
+import ivesk.core.formula.Strength;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.skin.Condition;
@@ -33,6 +34,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   /// @param depthReasons the sentences that lead to its depth
   /// @param layers that would be planned today
   /// @param contact that would be planned today; empty for formulas without minutes
+  /// @param dose over all layers
   /// @param competes this rung is its family's candidate for first place
   public record Tile(
       Formula formula,
@@ -42,8 +44,8 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
       Score score,
       int layers,
       Optional<Duration> contact,
-      double freeAcidPercent,
-      double mgPerCm2,
+      Strength freeAcid,
+      Dose dose,
       boolean competes,
       Reasons reasons) {
 
@@ -58,17 +60,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
 
     private Tile explained(boolean best, Reasons why) {
       return new Tile(
-          formula,
-          depth,
-          depthReasons,
-          shut,
-          score,
-          layers,
-          contact,
-          freeAcidPercent,
-          mgPerCm2,
-          best,
-          why);
+          formula, depth, depthReasons, shut, score, layers, contact, freeAcid, dose, best, why);
     }
   }
 
@@ -112,7 +104,6 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
     int layers = plannedLayers(formula, facts);
     Optional<Duration> contact = plannedContact(formula, facts);
     Depth.Reading depth = depth(formula, layers, facts);
-    double ml = Dose.layerVolumeMl(facts.areaCm2());
     return new Tile(
         formula,
         depth.depth(),
@@ -121,8 +112,8 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         Score.of(formula, depth.depth(), benefits, facts.client(), facts.ladders()),
         layers,
         contact,
-        FreeAcid.percent(formula),
-        Dose.mgPerCm2(formula.percentWv(), ml, facts.areaCm2()) * layers,
+        FreeAcid.of(formula),
+        Dose.of(formula.strength(), Dose.layer(facts.area()), facts.area()).times(layers),
         false,
         new Reasons("", "", "", ""));
   }

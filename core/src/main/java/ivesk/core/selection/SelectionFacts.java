@@ -1,5 +1,6 @@
 package ivesk.core.selection;
 
+import ivesk.core.quantity.Area;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.skin.Areas;
@@ -48,8 +49,8 @@ public record SelectionFacts(
         .toList();
   }
 
-  /// Area to be treated, cm2; the whole region where every zone is left out.
-  public double areaCm2() {
-    return zones().isEmpty() ? areas.cm2(client.region()) : areas.cm2(zones());
+  /// Area to be treated; the whole region where every zone is left out.
+  public Area area() {
+    return zones().isEmpty() ? areas.of(client.region()) : areas.of(zones());
   }
 }

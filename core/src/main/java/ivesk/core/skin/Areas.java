@@ -1,6 +1,7 @@
 package ivesk.core.skin;
 
 import ivesk.core.Require;
+import ivesk.core.quantity.Area;
 import java.util.Collection;
 import java.util.Map;
 
@@ -17,27 +18,28 @@ public record Areas(double bodySurfaceM2, int ageYears, Map<Region, Double> ente
         Require.range("area of " + region.withArticle() + ", cm2", cm2, 1, 10_000));
   }
 
-  /// Area of some zones, cm2. Where an area was entered for a region, its zones share it in their
+  /// Area of some zones. Where an area was entered for a region, its zones share it in their
   /// proportions.
-  public double cm2(Collection<Zone> zones) {
-    return zones.stream().mapToDouble(this::cm2).sum();
+  public Area of(Collection<Zone> zones) {
+    return zones.stream().map(this::of).reduce(Area.NONE, Area::plus);
   }
 
-  private double cm2(Zone zone) {
+  private Area of(Zone zone) {
+    Area computed = BodySurface.zone(bodySurfaceM2, ageYears, zone);
     Double byHand = entered.get(zone.region());
-    double computed = BodySurface.zoneCm2(bodySurfaceM2, ageYears, zone);
-    return byHand == null ? computed : byHand * computed / computed(zone.region());
+    return byHand == null ? computed : computed.times(byHand / computed(zone.region()).cm2());
   }
 
-  /// Area of a whole region as it is treated, cm2; the face without the eye contours.
-  public double cm2(Region region) {
-    return entered.getOrDefault(region, computed(region));
+  /// Area of a whole region as it is treated; the face without the eye contours.
+  public Area of(Region region) {
+    Double byHand = entered.get(region);
+    return byHand == null ? computed(region) : Area.cm2(byHand);
   }
 
-  /// Before anything entered by hand, cm2.
-  public double computed(Region region) {
+  /// Before anything entered by hand.
+  public Area computed(Region region) {
     return Zone.inOrder(region).stream()
-        .mapToDouble(zone -> BodySurface.zoneCm2(bodySurfaceM2, ageYears, zone))
-        .sum();
+        .map(zone -> BodySurface.zone(bodySurfaceM2, ageYears, zone))
+        .reduce(Area.NONE, Area::plus);
   }
 }

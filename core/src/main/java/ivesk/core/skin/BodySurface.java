@@ -1,6 +1,7 @@
 package ivesk.core.skin;
 
 import ivesk.core.Require;
+import ivesk.core.quantity.Area;
 import java.util.Optional;
 
 /// Body surface and the areas a peel covers.
@@ -27,22 +28,25 @@ public final class BodySurface {
         : UNKNOWN_M2;
   }
 
-  /// Area of the front of the head, cm2: 3.5 % of the body of an adult, 4.5 % at 15 to 17, 5.5 % at
-  /// 10 to 14. Lund and Browder 1944 as printed in burn charts, from memory.
-  public static double faceCm2(double bodySurfaceM2, int ageYears) {
+  /// Area of the front of the head: 3.5 % of the body of an adult, 4.5 % at 15 to 17, 5.5 % at 10
+  /// to 14. Lund and Browder 1944 as printed in burn charts, from memory.
+  public static Area face(double bodySurfaceM2, int ageYears) {
     double share = ageYears >= 18 ? 0.035 : ageYears >= 15 ? 0.045 : 0.055;
-    return bodySurfaceM2 * 10_000 * share;
+    return body(bodySurfaceM2).times(share);
   }
 
-  /// The client's palm with fingers, about 0.8 % of the body, cm2; to check an area by hand. Common
+  /// The client's palm with fingers, about 0.8 % of the body; to check an area by hand. Common
   /// practice, no source.
-  public static double palmCm2(double bodySurfaceM2) {
-    return bodySurfaceM2 * 10_000 * 0.008;
+  public static Area palm(double bodySurfaceM2) {
+    return body(bodySurfaceM2).times(0.008);
   }
 
-  /// Area of one zone, cm2.
-  public static double zoneCm2(double bodySurfaceM2, int ageYears, Zone zone) {
-    return zone.share()
-        * (zone.onFace() ? faceCm2(bodySurfaceM2, ageYears) : bodySurfaceM2 * 10_000);
+  public static Area zone(double bodySurfaceM2, int ageYears, Zone zone) {
+    return (zone.onFace() ? face(bodySurfaceM2, ageYears) : body(bodySurfaceM2))
+        .times(zone.share());
+  }
+
+  private static Area body(double bodySurfaceM2) {
+    return Area.cm2(bodySurfaceM2 * 10_000);
   }
 }

@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import ivesk.core.formula.ChargeBalance.Acid;
 import ivesk.core.formula.Strength.Convention;
+import ivesk.core.quantity.Density;
+import ivesk.core.quantity.Molarity;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Nested;
@@ -60,23 +64,27 @@ class BenchTest {
   }
 
   @Nested
-  class Ph {
+  class Acidity {
 
     /// General chemistry textbooks: 2.88 for 0.1 mol/L acetic acid, pH = pKa when half neutralised.
     @Test
     void printedValues() {
-      Acid acetic = new Acid(0.1, List.of(4.756));
-      assertThat(ChargeBalance.ph(List.of(acetic), 0)).isCloseTo(2.881, within(0.001));
-      Acid glycolic = new Acid(0.1, List.of(3.83));
-      assertThat(ChargeBalance.ph(List.of(glycolic), 0.05)).isCloseTo(3.83, within(0.01));
-      assertThat(ChargeBalance.ph(List.of(), 0)).isCloseTo(7, within(1e-6));
+      Acid acetic = new Acid(Molarity.of(0.1), List.of(4.756));
+      assertThat(ChargeBalance.ph(List.of(acetic), Molarity.NONE).value())
+          .isCloseTo(2.881, within(0.001));
+      Acid glycolic = new Acid(Molarity.of(0.1), List.of(3.83));
+      assertThat(ChargeBalance.ph(List.of(glycolic), Molarity.of(0.05)).value())
+          .isCloseTo(3.83, within(0.01));
+      assertThat(ChargeBalance.ph(List.of(), Molarity.NONE).value()).isCloseTo(7, within(1e-6));
     }
 
     /// Charge balance with pKa 0.66, from memory.
     @ParameterizedTest
     @CsvSource({"10, 0.56", "15, 0.45", "20, 0.38", "35, 0.23"})
     void tca(double percent, double ph) {
-      assertThat(ChargeBalance.ph(List.of(Acid.of(Substance.TCA, percent)), 0))
+      assertThat(
+              ChargeBalance.ph(List.of(Acid.of(Substance.TCA, Strength.wv(percent))), Molarity.NONE)
+                  .value())
           .isCloseTo(ph, within(0.005));
     }
 
@@ -88,10 +96,13 @@ class BenchTest {
       for (Substance substance : Substance.values()) {
         if (!substance.acid()) continue;
         for (double percent : new double[] {0.1, 0.5, 1, 2, 5, 10, 20, 30, 50, 70}) {
-          double molar = Strength.molar(percent, substance.molarMass());
+          Molarity molarity = Strength.wv(percent).molarity(substance);
+          double molar = molarity.molPerL();
           for (double share : new double[] {0, 0.05, 0.1, 0.25, 0.5, 0.75, 0.9, 1, 1.1, 1.5}) {
             double base = molar * share;
-            double ours = ChargeBalance.ph(List.of(new Acid(molar, substance.pKas())), base);
+            double ours =
+                ChargeBalance.ph(List.of(new Acid(molarity, substance.pKas())), Molarity.of(base))
+                    .value();
             assertThat(ours)
                 .as(substance + " " + percent + " % with " + share + " base")
                 .isCloseTo(polynomialPh(molar, substance.pKas(), base), within(1e-6));
@@ -147,7 +158,7 @@ class BenchTest {
             species.add(species.getLast() * Math.pow(10, -pKa) / Math.pow(10, -ph));
           }
           double sum = species.stream().mapToDouble(Double::doubleValue).sum();
-          assertThat(FreeAcid.fraction(substance, ph)).isCloseTo(1 / sum, within(1e-9));
+          assertThat(FreeAcid.fraction(substance, Ph.of(ph))).isCloseTo(1 / sum, within(1e-9));
           points++;
         }
       }
@@ -158,56 +169,80 @@ class BenchTest {
   @Nested
   class Strengths {
 
+    private static double toWv(double percent, Convention convention, double gPerMl) {
+      return new Strength(percent, convention).toWv(new Density(gPerMl)).percent();
+    }
+
     /// Arithmetic: 70 % w/w at 1.27 g/mL is 88.9 % w/v.
     @Test
     void conventions() {
-      assertThat(Strength.toWv(70, Convention.WW, 1.27, 1)).isCloseTo(88.9, within(0.05));
-      assertThat(Strength.toWv(70, Convention.WV, 1.27, 1)).isEqualTo(70);
-      assertThat(Strength.toWv(50, Convention.VV, 1, 1.21)).isCloseTo(60.5, within(1e-9));
-      assertThatThrownBy(() -> Strength.toWv(120, Convention.WV, 1, 1))
-          .hasMessage("strength, % is 120.0; allowed is 0.0 to 100.0");
+      assertThat(toWv(70, Convention.WW, 1.27)).isCloseTo(88.9, within(0.05));
+      assertThat(toWv(70, Convention.WV, 1.27)).isEqualTo(70);
+      assertThat(toWv(50, Convention.VV, 1.21)).isCloseTo(60.5, within(1e-9));
+      assertThatThrownBy(() -> toWv(120, Convention.WW, 1))
+          .hasMessage("strength, % w/w is 120.0; allowed is 0.0 to 100.0");
+    }
+
+    /// 20 % w/w is not 20 % w/v: what mixes them is refused rather than guessed.
+    @Test
+    void conventionsDoNotMix() {
+      Strength byWeight = new Strength(20, Convention.WW);
+      assertThatThrownBy(() -> Dilution.dilute(Strength.wv(40), byWeight, Volume.ml(100)))
+          .hasMessage("strengths are in % w/w and % w/v; give both in one convention");
+      assertThatThrownBy(() -> byWeight.in(Volume.ml(3))).hasMessageContaining("by its density");
+      assertThatThrownBy(() -> new Formula.Component(Substance.GLYCOLIC, byWeight))
+          .hasMessage("glycolic strength is in % w/w; a formula has % w/v");
     }
 
     /// Worked by hand: glycolic 35 % w/v is 4.602 mol/L.
     @Test
     void molarity() {
-      assertThat(Strength.molar(35, 76.05)).isCloseTo(4.602, within(0.0005));
+      assertThat(Strength.wv(35).molarity(Substance.GLYCOLIC).molPerL())
+          .isCloseTo(4.602, within(0.0005));
     }
   }
 
   @Nested
   class Dilutions {
 
+    private static Dilution.Measure dilute(double stock, double target, double ml) {
+      return Dilution.dilute(Strength.wv(stock), Strength.wv(target), Volume.ml(ml));
+    }
+
+    private static Dilution.Mix alligate(double strong, double weak, double target, double ml) {
+      return Dilution.alligate(
+          Strength.wv(strong), Strength.wv(weak), Strength.wv(target), Volume.ml(ml));
+    }
+
     /// Pharmacy arithmetic: 70 to 35 is 50 mL made up to 100; 70 and 20 to 40 is 40 mL and 60 mL.
     @Test
     void printedValues() {
-      assertThat(Dilution.dilute(70, 35, 100).stockMl()).isCloseTo(50, within(1e-9));
-      Dilution.Mix mix = Dilution.alligate(70, 20, 40, 100);
-      assertThat(mix.strongMl()).isCloseTo(40, within(1e-9));
-      assertThat(mix.weakMl()).isCloseTo(60, within(1e-9));
+      assertThat(dilute(70, 35, 100).volume().ml()).isCloseTo(50, within(1e-9));
+      Dilution.Mix mix = alligate(70, 20, 40, 100);
+      assertThat(mix.strong().ml()).isCloseTo(40, within(1e-9));
+      assertThat(mix.weak().ml()).isCloseTo(60, within(1e-9));
     }
 
     @Test
     void serialStepsMultiply() {
-      List<Dilution.Measure> steps = Dilution.serial(100, 10, 3, 10);
-      assertThat(steps).extracting(Dilution.Measure::stockMl).allMatch(ml -> ml == 1);
-      assertThat(steps.getLast().percent()).isCloseTo(0.1, within(1e-12));
+      List<Dilution.Measure> steps = Dilution.serial(Strength.wv(100), 10, 3, Volume.ml(10));
+      assertThat(steps).extracting(step -> step.volume().ml()).allMatch(ml -> ml == 1);
+      assertThat(steps.getLast().strength().percent()).isCloseTo(0.1, within(1e-12));
     }
 
     @Test
     void refusesWhatCannotBeMade() {
-      assertThatThrownBy(() -> Dilution.dilute(20, 35, 100))
+      assertThatThrownBy(() -> dilute(20, 35, 100))
           .hasMessageContaining("strength wanted is 35.0 %, above the stock's 20.0 %");
-      assertThatThrownBy(() -> Dilution.dilute(0, 0, 100))
+      assertThatThrownBy(() -> dilute(0, 0, 100))
           .hasMessage("strength of the stock, % is 0.0; allowed is above 0 to 100");
-      assertThatThrownBy(() -> Dilution.dilute(120, 35, 100)).hasMessageContaining("120.0");
-      assertThatThrownBy(() -> Dilution.dilute(70, 35, -1))
-          .hasMessageContaining("final volume, mL");
-      assertThatThrownBy(() -> Dilution.alligate(70, 20, 80, 100))
+      assertThatThrownBy(() -> dilute(120, 35, 100)).hasMessageContaining("120.0");
+      assertThatThrownBy(() -> dilute(70, 35, -1)).hasMessageContaining("volume, mL is -1.0");
+      assertThatThrownBy(() -> alligate(70, 20, 80, 100))
           .hasMessageContaining("allowed is 20.0 to 70.0 %");
-      assertThatThrownBy(() -> Dilution.alligate(20, 70, 40, 100))
+      assertThatThrownBy(() -> alligate(20, 70, 40, 100))
           .hasMessageContaining("must lie below the stronger");
-      assertThatThrownBy(() -> Dilution.dilute(Double.NaN, 35, 100)).hasMessageContaining("NaN");
+      assertThatThrownBy(() -> dilute(Double.NaN, 35, 100)).hasMessageContaining("NaN");
     }
   }
 
@@ -217,20 +252,21 @@ class BenchTest {
     /// Monheit 1989, from memory: 14 g of lactic acid 85 % is 11.9 g of lactic acid.
     @Test
     void classicJessner() {
-      List<FromParts.Made> made = FromParts.make(FromParts.JESSNER, 100);
+      List<FromParts.Made> made = FromParts.make(FromParts.JESSNER, Volume.ml(100));
       assertThat(made)
-          .extracting(FromParts.Made::percentWv)
+          .extracting(part -> part.strength().percent())
           .satisfiesExactly(
               resorcinol -> assertThat(resorcinol).isCloseTo(14, within(1e-9)),
               salicylic -> assertThat(salicylic).isCloseTo(14, within(1e-9)),
               lactic -> assertThat(lactic).isCloseTo(11.9, within(1e-9)));
-      assertThat(made.getLast().labelPercentWv()).isCloseTo(14, within(1e-9));
+      assertThat(made.getLast().printed().percent()).isCloseTo(14, within(1e-9));
     }
 
     @Test
     void refusesMoreThanFits() {
-      assertThatThrownBy(
-              () -> FromParts.make(List.of(new FromParts.Part(Substance.GLYCOLIC, 60, 100)), 50))
+      assertThatThrownBy(() ->
+              FromParts.make(
+                  List.of(FromParts.Part.of(Substance.GLYCOLIC, 60, 100)), Volume.ml(50)))
           .hasMessageContaining("add up to 120 % w/v");
     }
   }
@@ -242,10 +278,11 @@ class BenchTest {
     @Test
     void byArginine() {
       Neutraliser needed =
-          Neutraliser.forVolume(Library.get("GLY-35"), 3, Neutraliser.Base.ARGININE, 10);
-      assertThat(needed.protonsMmol()).isCloseTo(13.81, within(0.01));
-      assertThat(needed.baseG()).isCloseTo(2.405, within(0.005));
-      assertThat(needed.gasL()).as("no gas").isZero();
+          Neutraliser.of(
+              Library.get("GLY-35"), Volume.ml(3), Neutraliser.Base.ARGININE, Strength.wv(10));
+      assertThat(needed.protons().mmol()).isCloseTo(13.81, within(0.01));
+      assertThat(needed.base().g()).isCloseTo(2.405, within(0.005));
+      assertThat(needed.gas().litres()).as("no gas").isZero();
     }
   }
 

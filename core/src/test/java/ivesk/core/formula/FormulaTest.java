@@ -7,6 +7,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
@@ -36,12 +39,12 @@ class FormulaTest {
       "5, 0.063"
     })
     void fallsAsThePhRises(double ph, double share) {
-      assertThat(FreeAcid.fraction(Substance.GLYCOLIC, ph)).isCloseTo(share, within(0.0006));
+      assertThat(FreeAcid.fraction(Substance.GLYCOLIC, Ph.of(ph))).isCloseTo(share, within(0.0006));
     }
 
     @Test
     void halfIsFreeAtItsPka() {
-      assertThat(FreeAcid.fraction(Substance.GLYCOLIC, 3.83)).isCloseTo(0.5, within(1e-12));
+      assertThat(FreeAcid.fraction(Substance.GLYCOLIC, Ph.of(3.83))).isCloseTo(0.5, within(1e-12));
     }
   }
 
@@ -49,35 +52,39 @@ class FormulaTest {
   /// 10^-4.90).
   @Test
   void aPolyproticAcidCountsEveryStep() {
-    assertThat(FreeAcid.fraction(Substance.CITRIC, 3.13))
+    assertThat(FreeAcid.fraction(Substance.CITRIC, Ph.of(3.13)))
         .isCloseTo(1 / (2 + Math.pow(10, -1.63) + Math.pow(10, -4.90)), within(1e-9));
   }
 
   /// 20 % mandelic at pH 2.6, pKa 3.41: 20 / (1 + 10^-0.81) = 17.32. Arithmetic.
   @Test
   void freeAcidOfAFormula() {
-    assertThat(FreeAcid.percent(Library.get("MAN-20"))).isCloseTo(17.32, within(0.01));
-    assertThat(FreeAcid.percent(Library.get("ENZ-P"))).isZero();
+    assertThat(FreeAcid.of(Library.get("MAN-20")).percent()).isCloseTo(17.32, within(0.01));
+    assertThat(FreeAcid.of(Library.get("ENZ-P")).percent()).isZero();
+  }
+
+  private static Neutraliser bicarbonate(String code, double ml, double percent) {
+    return Neutraliser.of(
+        Library.get(code), Volume.ml(ml), Neutraliser.Base.BICARBONATE, Strength.wv(percent));
   }
 
   /// 3.0 mL of glycolic 35 % w/v, no buffer: 13.81 mmol, 1.160 g NaHCO3, 11.60 mL of 10 %, 0.332 L
   /// at 20 C. Stoichiometry, worked by hand.
   @Test
   void neutraliserForGlycolic35() {
-    Neutraliser n = Neutraliser.forVolume(Library.get("GLY-35"), 3.0, 10);
-    assertThat(n.protonsMmol()).isCloseTo(13.81, within(0.01));
-    assertThat(n.baseG()).isCloseTo(1.160, within(0.001));
-    assertThat(n.volumeMl()).isCloseTo(11.60, within(0.01));
-    assertThat(n.gasL()).isCloseTo(0.332, within(0.001));
-    assertThat(n.layOutMl()).isCloseTo(23.2, within(0.02));
+    Neutraliser n = bicarbonate("GLY-35", 3, 10);
+    assertThat(n.protons().mmol()).isCloseTo(13.81, within(0.01));
+    assertThat(n.base().g()).isCloseTo(1.160, within(0.001));
+    assertThat(n.volume().ml()).isCloseTo(11.60, within(0.01));
+    assertThat(n.gas().litres()).isCloseTo(0.332, within(0.001));
+    assertThat(n.layOut().ml()).isCloseTo(23.2, within(0.02));
   }
 
   /// Every titratable proton counts: azelaic has two, mandelic one. Stoichiometry.
   @Test
   void neutraliserCountsEveryProtonOfEveryAcid() {
     double expected = (0.15 * 2 / 188.22 + 0.15 / 152.15) * 2 * 1000;
-    assertThat(Neutraliser.forVolume(Library.get("AZM-15"), 2, 10).protonsMmol())
-        .isCloseTo(expected, within(1e-9));
+    assertThat(bicarbonate("AZM-15", 2, 10).protons().mmol()).isCloseTo(expected, within(1e-9));
   }
 
   @ParameterizedTest
@@ -88,7 +95,7 @@ class FormulaTest {
 
   @Test
   void neutraliserRefusesAnImpossibleStrength() {
-    assertThatThrownBy(() -> Neutraliser.forVolume(Library.get("GLY-35"), 3, 40))
+    assertThatThrownBy(() -> bicarbonate("GLY-35", 3, 40))
         .hasMessage("strength of the neutraliser, % w/v is 40.0; allowed is 1.0 to 10.0");
   }
 
@@ -98,25 +105,27 @@ class FormulaTest {
     /// 3 mL of 30 % on 600 cm2 are 1.5 mg/cm2. Arithmetic.
     @Test
     void perArea() {
-      assertThat(Dose.mgPerCm2(30, 3, 600)).isCloseTo(1.5, within(1e-9));
+      assertThat(Dose.of(Strength.wv(30), Volume.ml(3), Area.cm2(600)).mgPerCm2())
+          .isCloseTo(1.5, within(1e-9));
     }
 
     /// 2 to 3 mL cover a face. Common practice, no source.
     @Test
     void threeMillilitresCoverAFace() {
-      assertThat(Dose.layerVolumeMl(600)).isCloseTo(3.0, within(1e-9));
+      assertThat(Dose.layer(Area.cm2(600)).ml()).isCloseTo(3.0, within(1e-9));
     }
 
     /// 3 mL of 30 % on 65 kg: 1.174 g as aspirin against 6.5 g, 18.1 %. Limits after Chyka et al.
     /// 2007, from memory; arithmetic.
     @Test
     void salicylateAgainstItsYardstick() {
-      assertThat(Dose.salicylateShare(Library.get("SAL-30"), 3, 1, Optional.of(65.0)))
+      assertThat(Dose.salicylateShare(Library.get("SAL-30"), Volume.ml(3), Optional.of(65.0)))
           .isCloseTo(0.1806, within(0.0005));
-      assertThat(Dose.salicylateShare(Library.get("SAL-30"), 3, 1, Optional.of(30.0)))
+      assertThat(Dose.salicylateShare(Library.get("SAL-30"), Volume.ml(3), Optional.of(30.0)))
           .as("150 mg/kg rules below 43 kg")
           .isCloseTo(1.1739 / 4.5, within(0.0005));
-      assertThat(Dose.salicylateShare(Library.get("GLY-35"), 3, 1, Optional.empty())).isZero();
+      assertThat(Dose.salicylateShare(Library.get("GLY-35"), Volume.ml(3), Optional.empty()))
+          .isZero();
     }
   }
 
@@ -136,7 +145,8 @@ class FormulaTest {
       "20, 9, VERY_SUPERFICIAL"
     })
     void glycolic(double percent, int minutes, DepthClass depth) {
-      assertThat(Depth.glycolic(percent, Duration.ofMinutes(minutes))).isEqualTo(depth);
+      assertThat(Depth.glycolic(Strength.wv(percent), Duration.ofMinutes(minutes)))
+          .isEqualTo(depth);
     }
 
     @ParameterizedTest
@@ -147,7 +157,7 @@ class FormulaTest {
       "35, 1, MEDIUM"
     })
     void tca(double percent, int layers, DepthClass depth) {
-      assertThat(Depth.tca(percent, layers)).isEqualTo(depth);
+      assertThat(Depth.tca(Strength.wv(percent), layers)).isEqualTo(depth);
     }
 
     @ParameterizedTest
@@ -158,14 +168,16 @@ class FormulaTest {
 
     @Test
     void resorcinol() {
-      assertThat(Depth.resorcinol(25, Duration.ofMinutes(8))).isEqualTo(VERY_SUPERFICIAL);
-      assertThat(Depth.resorcinol(25, Duration.ofMinutes(11))).isEqualTo(SUPERFICIAL);
+      assertThat(Depth.resorcinol(Strength.wv(25), Duration.ofMinutes(8)))
+          .isEqualTo(VERY_SUPERFICIAL);
+      assertThat(Depth.resorcinol(Strength.wv(25), Duration.ofMinutes(11))).isEqualTo(SUPERFICIAL);
     }
 
     @Test
     void aDeeperClassOfTheLibraryWins() {
       Formula shipped = Library.get("GLY-35");
-      assertThat(Depth.glycolic(35, Duration.ofMinutes(1))).isEqualTo(VERY_SUPERFICIAL);
+      assertThat(Depth.glycolic(Strength.wv(35), Duration.ofMinutes(1)))
+          .isEqualTo(VERY_SUPERFICIAL);
       assertThat(Depth.of(shipped, Optional.of(Duration.ofMinutes(1)), 1)).isEqualTo(SUPERFICIAL);
       assertThat(Depth.of(Library.get("TCA-35"), Optional.empty(), 1)).isEqualTo(MEDIUM);
     }
@@ -227,7 +239,7 @@ class FormulaTest {
 
     @Test
     void theClassicCountsItsLacticAsPure() {
-      assertThat(Library.get("JES").percentOf(Substance.LACTIC)).isEqualTo(11.9);
+      assertThat(Library.get("JES").strengthOf(Substance.LACTIC)).isEqualTo(Strength.wv(11.9));
       assertThat(Library.get("JES").contains(Substance.RESORCINOL)).isTrue();
       assertThat(Library.get("JES-RF").contains(Substance.RESORCINOL)).isFalse();
     }

@@ -9,6 +9,8 @@ import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Formula.Vehicle;
 import ivesk.core.formula.Lot.State;
 import ivesk.core.formula.MeterCalibration.Reading;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import java.time.LocalDate;
 import java.util.List;
@@ -33,8 +35,8 @@ class ShelfTest {
         Family.GLYCOLIC,
         rung,
         false,
-        List.of(new Component(Substance.GLYCOLIC, 35)),
-        Optional.of(3.83),
+        List.of(Component.of(Substance.GLYCOLIC, 35)),
+        Optional.of(Ph.of(3.83)),
         buffered ? Vehicle.WATER : Vehicle.GEL,
         like.use(),
         like.firstContact(),
@@ -65,7 +67,15 @@ class ShelfTest {
 
   static Lot lot(
       String code, String number, LocalDate expires, Optional<LocalDate> opened, double left) {
-    return new Lot(code, number, DAY.minusDays(300), expires, opened, Optional.of(6), 100, left);
+    return new Lot(
+        code,
+        number,
+        DAY.minusDays(300),
+        expires,
+        opened,
+        Optional.of(6),
+        Volume.ml(100),
+        Volume.ml(left));
   }
 
   @Nested
@@ -92,8 +102,8 @@ class ShelfTest {
               expires,
               Optional.ofNullable(opened),
               Optional.of(6),
-              100,
-              left);
+              Volume.ml(100),
+              Volume.ml(left));
       assertThat(lot.state(DAY)).isEqualTo(expected);
     }
 
@@ -145,12 +155,16 @@ class ShelfTest {
     /// Half-neutralised at pH = pKa: half the acid's protons are left, general chemistry textbooks.
     @Test
     void baseInThemCountsOnlyWhereTheLabelSaysBufferedInWater() {
-      double full =
-          Neutraliser.forVolume(own("GEL", 2, Optional.empty(), false), 3, 10).protonsMmol();
-      double left =
-          Neutraliser.forVolume(own("WATER", 2, Optional.empty(), true), 3, 10).protonsMmol();
-      assertThat(full).isCloseTo(13.81, within(0.005));
-      assertThat(left).isCloseTo(13.81 / 2, within(0.01));
+      assertThat(protonsMmol(own("GEL", 2, Optional.empty(), false)))
+          .isCloseTo(13.81, within(0.005));
+      assertThat(protonsMmol(own("WATER", 2, Optional.empty(), true)))
+          .isCloseTo(13.81 / 2, within(0.01));
+    }
+
+    private static double protonsMmol(Formula formula) {
+      return Neutraliser.of(formula, Volume.ml(3), Neutraliser.Base.BICARBONATE, Strength.wv(10))
+          .protons()
+          .mmol();
     }
 
     @Test
@@ -225,7 +239,7 @@ class ShelfTest {
                   Optional.of("GLY-35"),
                   Optional.of("L2231"),
                   Optional.of(LocalDate.of(2027, 6, 30)),
-                  Optional.of(100.0)));
+                  Optional.of(Volume.ml(100))));
       assertThat(ScannedLabel.of("(17)280200").expires())
           .as("day 00 is the last of the month")
           .contains(LocalDate.of(2028, 2, 29));
@@ -255,10 +269,10 @@ class ShelfTest {
     @Test
     void anIdealElectrodeReadsItsMillivolts() {
       MeterCalibration ideal =
-          new MeterCalibration(new Reading(4.01, 59.16 * 2.99), new Reading(7, 0));
+          new MeterCalibration(new Reading(Ph.of(4.01), 59.16 * 2.99), new Reading(Ph.of(7), 0));
       assertThat(ideal.slopePercent()).isCloseTo(100, within(1e-9));
       assertThat(ideal.zeroMv()).isCloseTo(0, within(1e-9));
-      assertThat(ideal.ph(59.16 * 4.5)).isCloseTo(2.5, within(1e-9));
+      assertThat(ideal.ph(59.16 * 4.5).value()).isCloseTo(2.5, within(1e-9));
     }
 
     @Test
@@ -266,18 +280,22 @@ class ShelfTest {
       // 97 % of the slope, 6 mV off.
       double slope = -59.16 * 0.97;
       MeterCalibration real =
-          new MeterCalibration(new Reading(4.01, 6 + slope * (4.01 - 7)), new Reading(7, 6));
+          new MeterCalibration(
+              new Reading(Ph.of(4.01), 6 + slope * (4.01 - 7)), new Reading(Ph.of(7), 6));
       assertThat(real.slopePercent()).isCloseTo(97, within(1e-9));
-      assertThat(real.ph(6 + slope * (2.2 - 7))).isCloseTo(2.2, within(1e-9));
+      assertThat(real.ph(6 + slope * (2.2 - 7)).value()).isCloseTo(2.2, within(1e-9));
     }
 
     @Test
     void refusesAWornElectrodeAndBuffersThatAreTheSame() {
-      assertThatThrownBy(() -> new MeterCalibration(new Reading(4.01, 120), new Reading(7, 0)))
+      assertThatThrownBy(
+              () -> new MeterCalibration(new Reading(Ph.of(4.01), 120), new Reading(Ph.of(7), 0)))
           .hasMessageContaining("slope of the electrode");
-      assertThatThrownBy(() -> new MeterCalibration(new Reading(4.01, 220), new Reading(7, 45)))
+      assertThatThrownBy(
+              () -> new MeterCalibration(new Reading(Ph.of(4.01), 220), new Reading(Ph.of(7), 45)))
           .hasMessageContaining("at pH 7");
-      assertThatThrownBy(() -> new MeterCalibration(new Reading(7, 0), new Reading(7, 0)))
+      assertThatThrownBy(
+              () -> new MeterCalibration(new Reading(Ph.of(7), 0), new Reading(Ph.of(7), 0)))
           .hasMessageContaining("1 or more apart");
     }
   }
@@ -285,12 +303,17 @@ class ShelfTest {
   @Nested
   class Mixtures {
 
+    private static Strength mixed(double one, double oneMl, double other, double otherMl) {
+      return Dilution.mixed(
+          Strength.wv(one), Volume.ml(oneMl), Strength.wv(other), Volume.ml(otherMl));
+    }
+
     /// The alligation's answer, read backwards: 40 mL of 70 % and 60 mL of 20 % hold 40 %.
     @Test
     void holdWhatWasMixed() {
-      assertThat(Dilution.mixed(70, 40, 20, 60)).isCloseTo(40, within(1e-9));
-      assertThatThrownBy(() -> Dilution.mixed(120, 40, 20, 60)).hasMessageContaining("120.0");
-      assertThatThrownBy(() -> Dilution.mixed(70, 0, 20, 0)).hasMessageContaining("0 mL");
+      assertThat(mixed(70, 40, 20, 60).percent()).isCloseTo(40, within(1e-9));
+      assertThatThrownBy(() -> mixed(120, 40, 20, 60)).hasMessageContaining("120.0");
+      assertThatThrownBy(() -> mixed(70, 0, 20, 0)).hasMessageContaining("0 mL");
     }
   }
 }

@@ -179,8 +179,8 @@ class PlanTest {
     void theFaceLeavesTheEyesOut() {
       TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
       assertThat(plan.zones()).doesNotContain(Zone.EYE_LEFT, Zone.EYE_RIGHT, Zone.NECK);
-      assertThat(plan.areaCm2()).isCloseTo(552, within(0.1));
-      assertThat(plan.layerMl()).isCloseTo(2.76, within(0.01));
+      assertThat(plan.area().cm2()).isCloseTo(552, within(0.1));
+      assertThat(plan.layer().ml()).isCloseTo(2.76, within(0.01));
     }
 
     @Test
@@ -194,8 +194,8 @@ class PlanTest {
                   Optional.empty(),
                   Optional.empty(),
                   Optional.of(List.of(Zone.NOSE, Zone.CHIN))));
-      assertThat(plan.areaCm2()).isCloseTo(84, within(0.1));
-      assertThat(plan.mgPerCm2PerLayer()).isCloseTo(1.0, within(1e-6));
+      assertThat(plan.area().cm2()).isCloseTo(84, within(0.1));
+      assertThat(plan.dosePerLayer().mgPerCm2()).isCloseTo(1.0, within(1e-6));
     }
 
     @Test
@@ -293,7 +293,8 @@ class PlanTest {
     @Test
     void neutraliserToLayOut() {
       TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
-      assertThat(Trolley.neutraliser(plan).orElseThrow().volumeMl()).isCloseTo(6.10, within(0.01));
+      assertThat(Trolley.neutraliser(plan).orElseThrow().volume().ml())
+          .isCloseTo(6.10, within(0.01));
       assertThat(quantity(plan, false, "bicarbonate")).isEqualTo("15 mL");
     }
 

@@ -12,8 +12,11 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Shelf;
+import ivesk.core.formula.Strength;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
@@ -79,7 +82,14 @@ class GatesTest {
 
   private static Lot lot(String code, LocalDate expires, double left) {
     return new Lot(
-        code, "A1", T.minusDays(400), expires, Optional.empty(), Optional.of(12), 100, left);
+        code,
+        "A1",
+        T.minusDays(400),
+        expires,
+        Optional.empty(),
+        Optional.of(12),
+        Volume.ml(100),
+        Volume.ml(left));
   }
 
   @Nested
@@ -169,7 +179,10 @@ class GatesTest {
       return Attempt.of(
           Library.get(code),
           new Attempt.Numbers(
-              List.of(percent), Optional.of(ph), Optional.of(Duration.ofSeconds(seconds)), layers),
+              List.of(Strength.wv(percent)),
+              Optional.of(Ph.of(ph)),
+              Optional.of(Duration.ofSeconds(seconds)),
+              layers),
           facts(easy().after(peel("GLY-20", 30))));
     }
 
@@ -188,10 +201,10 @@ class GatesTest {
     @Test
     void figuresFollowTheNumbers() {
       Attempt tried = attempt("GLY-20", 20, 3.83, 120, 1);
-      assertThat(tried.freeAcidPercent()).isCloseTo(10, within(1e-9));
+      assertThat(tried.freeAcid().percent()).isCloseTo(10, within(1e-9));
       // 5 uL/cm2 of 20 % w/v.
-      assertThat(tried.mgPerCm2()).isCloseTo(1.0, within(1e-9));
-      assertThat(attempt("GLY-20", 20, 3.0, 120, 2).mgPerCm2()).isCloseTo(2.0, within(1e-9));
+      assertThat(tried.dose().mgPerCm2()).isCloseTo(1.0, within(1e-9));
+      assertThat(attempt("GLY-20", 20, 3.0, 120, 2).dose().mgPerCm2()).isCloseTo(2.0, within(1e-9));
       assertThat(tried.objections()).isEmpty();
       Attempt stronger = attempt("GLY-20", 42, 3.0, 120, 1);
       assertThat(stronger.flakesLike()).isEqualTo("GLY-50");
@@ -225,10 +238,14 @@ class GatesTest {
       Attempt jessner =
           Attempt.of(
               Library.get("JES"),
-              new Attempt.Numbers(List.of(14.0, 14.0, 11.9), Optional.empty(), Optional.empty(), 2),
+              new Attempt.Numbers(
+                  List.of(Strength.wv(14), Strength.wv(14), Strength.wv(11.9)),
+                  Optional.empty(),
+                  Optional.empty(),
+                  2),
               facts(easy()));
-      double ml = facts(easy()).areaCm2() * 5 / 1000;
-      assertThat(jessner.resorcinolMg()).isCloseTo(140 * ml * 2, within(1e-6));
+      double ml = facts(easy()).area().cm2() * 5 / 1000;
+      assertThat(jessner.resorcinol().mg()).isCloseTo(140 * ml * 2, within(1e-6));
     }
   }
 

@@ -9,6 +9,8 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.selection.Ladders;
@@ -152,8 +154,8 @@ class SeriesTest {
           1,
           true,
           DepthClass.VERY_SUPERFICIAL,
-          150,
-          0.8,
+          Area.cm2(150),
+          Volume.ml(0.8),
           Optional.empty());
     }
 

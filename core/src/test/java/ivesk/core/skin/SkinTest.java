@@ -83,7 +83,7 @@ class SkinTest {
     @ParameterizedTest
     @CsvSource({"18, 612.5", "17, 787.5", "15, 787.5", "14, 962.5", "10, 962.5"})
     void frontOfTheHeadByAge(int age, double cm2) {
-      assertThat(BodySurface.faceCm2(1.75, age)).isCloseTo(cm2, within(0.01));
+      assertThat(BodySurface.face(1.75, age).cm2()).isCloseTo(cm2, within(0.01));
     }
 
     @Test
@@ -91,7 +91,7 @@ class SkinTest {
       assertThat(Arrays.stream(Zone.values()).filter(Zone::onFace).mapToDouble(Zone::share).sum())
           .isCloseTo(1, within(1e-9));
       Areas adult = new Areas(1.75, 30, Map.of());
-      assertThat(adult.cm2(List.of(Zone.FOREHEAD, Zone.NOSE)))
+      assertThat(adult.of(List.of(Zone.FOREHEAD, Zone.NOSE)).cm2())
           .isCloseTo(0.27 * 612.5, within(1e-9));
     }
 
@@ -109,15 +109,16 @@ class SkinTest {
       "FACE, 563.5"
     })
     void regions(Region region, double cm2) {
-      assertThat(new Areas(1.75, 30, Map.of()).cm2(region)).isCloseTo(cm2, within(0.01));
+      assertThat(new Areas(1.75, 30, Map.of()).of(region).cm2()).isCloseTo(cm2, within(0.01));
     }
 
     @Test
     void anAreaByHandIsSharedByItsZones() {
       Areas entered = new Areas(1.75, 30, Map.of(Region.NECK_DECOLLETAGE, 300.0));
-      assertThat(entered.cm2(Region.NECK_DECOLLETAGE)).isEqualTo(300);
-      assertThat(entered.cm2(List.of(Zone.NECK))).isCloseTo(100, within(1e-9));
-      assertThat(entered.cm2(Zone.inOrder(Region.NECK_DECOLLETAGE))).isCloseTo(300, within(1e-9));
+      assertThat(entered.of(Region.NECK_DECOLLETAGE).cm2()).isEqualTo(300);
+      assertThat(entered.of(List.of(Zone.NECK)).cm2()).isCloseTo(100, within(1e-9));
+      assertThat(entered.of(Zone.inOrder(Region.NECK_DECOLLETAGE)).cm2())
+          .isCloseTo(300, within(1e-9));
       assertThatThrownBy(() -> new Areas(1.75, 30, Map.of(Region.FACE, 0.0)))
           .hasMessage("area of the face, cm2 is 0.0; allowed is 1.0 to 10000.0");
     }
@@ -125,7 +126,7 @@ class SkinTest {
     /// The palm with fingers is about 0.8 %, common practice, no source.
     @Test
     void palm() {
-      assertThat(BodySurface.palmCm2(1.75)).isCloseTo(140, within(1e-9));
+      assertThat(BodySurface.palm(1.75).cm2()).isCloseTo(140, within(1e-9));
     }
 
     @Test

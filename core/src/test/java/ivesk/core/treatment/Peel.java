@@ -4,6 +4,8 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
@@ -117,8 +119,8 @@ final class Peel {
           1,
           true,
           DepthClass.VERY_SUPERFICIAL,
-          560,
-          2.8,
+          Area.cm2(560),
+          Volume.ml(2.8),
           Optional.empty());
     }
 

@@ -18,12 +18,14 @@ class JsonConfiguration {
 
   @Bean
   JsonMapperBuilderCustomizer wire() {
-    return builder ->
-        builder
-            .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
-            // An empty Optional is left out, as the description says.
-            .changeDefaultPropertyInclusion(
-                all -> all.withValueInclusion(JsonInclude.Include.NON_ABSENT))
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+    return builder -> {
+      Quantities.into(builder::addMixIn);
+      builder
+          .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
+          // An empty Optional is left out, as the description says.
+          .changeDefaultPropertyInclusion(
+              all -> all.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+          .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+    };
   }
 }

@@ -18,6 +18,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.providers.ObjectMapperProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -32,7 +33,8 @@ class OpenApiConfiguration {
   }
 
   @Bean
-  ModelConverter recordsAndSealedTypes() {
+  ModelConverter recordsAndSealedTypes(ObjectMapperProvider mappers) {
+    Quantities.into(mappers.jsonMapper()::addMixIn);
     return new RecordsAndSealedTypes();
   }
 
@@ -82,11 +84,11 @@ class OpenApiConfiguration {
                   .get(schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1));
       if (model == null || model.getProperties() == null) return;
       Arrays.stream(raw.getRecordComponents())
-          .filter(component -> model.getProperties().containsKey(component.getName()))
           .filter(OpenApiConfiguration.RecordsAndSealedTypes::alwaysThere)
-          .filter(component ->
-              model.getRequired() == null || !model.getRequired().contains(component.getName()))
-          .forEach(component -> model.addRequiredItem(component.getName()));
+          .map(Quantities::nameOf)
+          .filter(name -> model.getProperties().containsKey(name))
+          .filter(name -> model.getRequired() == null || !model.getRequired().contains(name))
+          .forEach(model::addRequiredItem);
     }
 
     private static boolean alwaysThere(RecordComponent component) {

@@ -6,6 +6,8 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.formula.Product;
 import ivesk.server.formula.ShelfService;
@@ -97,8 +99,8 @@ class DemoShelf {
             received.plusDays(expiresAfter),
             opened,
             Optional.of(12),
-            volumeMl,
-            leftMl),
+            Volume.ml(volumeMl),
+            Volume.ml(leftMl)),
         0,
         who);
   }
@@ -111,8 +113,8 @@ class DemoShelf {
         Family.PHA,
         2,
         Optional.empty(),
-        List.of(new Component(Substance.GLUCONOLACTONE, 12), new Component(Substance.LACTIC, 5)),
-        Optional.of(3.3),
+        List.of(Component.of(Substance.GLUCONOLACTONE, 12), Component.of(Substance.LACTIC, 5)),
+        Optional.of(Ph.of(3.3)),
         Formula.Vehicle.GEL,
         Formula.Use.TIMED,
         Set.of(Region.FACE, Region.NECK_DECOLLETAGE, Region.HANDS),

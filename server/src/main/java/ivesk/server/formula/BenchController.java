@@ -14,6 +14,11 @@ import ivesk.core.formula.Strength;
 import ivesk.core.formula.Strength.Convention;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Density;
+import ivesk.core.quantity.Molarity;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
 import java.util.List;
@@ -50,7 +55,7 @@ class BenchController {
       String code,
       String name,
       List<Component> components,
-      Optional<Double> ph,
+      Optional<Ph> ph,
       boolean bufferedInWater,
       boolean aboveSalonFigure) {}
 
@@ -60,7 +65,7 @@ class BenchController {
       List<BenchSubstance> substances,
       List<BenchFormula> formulas,
       boolean mayMix,
-      List<FromParts.Part> jessner) {}
+      List<Weighed> jessner) {}
 
   @GetMapping
   BenchWords words() {
@@ -87,7 +92,7 @@ class BenchController {
                     formula.aboveSalonFigure()))
             .toList(),
         practice.policies().chose(Policies.Choice.MAY_DILUTE_AND_MIX),
-        FromParts.JESSNER);
+        FromParts.JESSNER.stream().map(Weighed::of).toList());
   }
 
   /// @param strengthPercentWv 0 to 100
@@ -106,8 +111,10 @@ class BenchController {
 
   @PostMapping("/free-acid")
   FreeAcidAnswer freeAcid(@RequestBody LabelFacts label) {
-    Component component = new Component(label.substance(), label.strengthPercentWv());
-    double share = FreeAcid.fraction(component.substance(), label.ph());
+    Component component = Component.of(label.substance(), label.strengthPercentWv());
+    double percent = component.strength().percent();
+    Ph ph = Ph.of(label.ph());
+    double share = FreeAcid.fraction(component.substance(), ph);
     List<Double> pKas = component.substance().pKas();
     String working =
         pKas.isEmpty()
@@ -115,21 +122,17 @@ class BenchController {
             : pKas.size() == 1
                 ? words(
                     "%.1f / (1 + 10^(%.2f − %.2f)) = %.1f × %.3f",
-                    component.percentWv(),
-                    label.ph(),
-                    pKas.getFirst(),
-                    component.percentWv(),
-                    share)
+                    percent, ph.value(), pKas.getFirst(), percent, share)
                 : words(
                     "%.1f × [H]^%d / Σ, pKa %s = %.1f × %.3f",
-                    component.percentWv(), pKas.size(), pKas, component.percentWv(), share);
+                    percent, pKas.size(), pKas, percent, share);
     return new FreeAcidAnswer(
-        component.percentWv() * share,
+        percent * share,
         share,
         IntStream.rangeClosed(0, 70)
-            .mapToObj(tenth -> FreeAcid.fraction(component.substance(), tenth / 10.0))
+            .mapToObj(tenth -> FreeAcid.fraction(component.substance(), Ph.of(tenth / 10.0)))
             .toList(),
-        Formula.aboveSalonFigure(List.of(component), Optional.of(label.ph())),
+        Formula.aboveSalonFigure(List.of(component), Optional.of(ph)),
         working,
         "pKa at 25 °C, CRC Handbook, from memory. Ideal solution: above 0.1 mol/L trust a meter.");
   }
@@ -141,17 +144,33 @@ class BenchController {
   @PostMapping("/dilution")
   DilutionAnswer dilution(@RequestBody DilutionFacts facts) {
     Dilution.Measure measure =
-        Dilution.dilute(facts.stockPercent(), facts.targetPercent(), facts.finalMl());
+        Dilution.dilute(
+            stock(facts.stockPercent()),
+            percent("strength wanted", facts.targetPercent()),
+            made(facts.finalMl()));
     return new DilutionAnswer(
-        measure.stockMl(),
-        measure.finalMl(),
+        measure.volume().ml(),
+        measure.made().ml(),
         words(
             "%.1f mL × %.1f %% / %.1f %% = %.1f mL, made up to %.1f mL",
-            measure.finalMl(),
-            measure.percent(),
-            measure.stockPercent(),
-            measure.stockMl(),
-            measure.finalMl()));
+            measure.made().ml(),
+            measure.strength().percent(),
+            measure.stock().percent(),
+            measure.volume().ml(),
+            measure.made().ml()));
+  }
+
+  /// Percents of one tool are taken as one convention; % w/v stands for any.
+  private static Strength percent(String field, double percent) {
+    return Strength.of(field, percent, Convention.WV);
+  }
+
+  private static Strength stock(double percent) {
+    return percent("strength of the stock", percent);
+  }
+
+  private static Volume made(double ml) {
+    return Volume.ml("final volume", ml);
   }
 
   /// @param factor by which each step dilutes the one before
@@ -162,12 +181,16 @@ class BenchController {
   @PostMapping("/serial")
   SerialAnswer serial(@RequestBody SerialFacts facts) {
     List<Dilution.Measure> steps =
-        Dilution.serial(facts.stockPercent(), facts.factor(), facts.steps(), facts.finalMl());
+        Dilution.serial(
+            stock(facts.stockPercent()), facts.factor(), facts.steps(), made(facts.finalMl()));
     return new SerialAnswer(
         steps,
         words(
             "%.1f %% / %.2f^%d = %.3f %%",
-            facts.stockPercent(), facts.factor(), facts.steps(), steps.getLast().percent()));
+            facts.stockPercent(),
+            facts.factor(),
+            facts.steps(),
+            steps.getLast().strength().percent()));
   }
 
   /// @param printedPercent what the label of the mixture says
@@ -184,7 +207,12 @@ class BenchController {
   @PostMapping("/mixture")
   MixtureAnswer mixture(@RequestBody MixtureFacts facts) {
     double holds =
-        Dilution.mixed(facts.onePercent(), facts.oneMl(), facts.otherPercent(), facts.otherMl());
+        Dilution.mixed(
+                percent("strength of the first", facts.onePercent()),
+                Volume.ml("volume of the first", facts.oneMl()),
+                percent("strength of the second", facts.otherPercent()),
+                Volume.ml("volume of the second", facts.otherMl()))
+            .percent();
     Require.range("strength on the label, %", facts.printedPercent(), 0.1, 100);
     return new MixtureAnswer(
         holds,
@@ -208,10 +236,13 @@ class BenchController {
   AlligationAnswer alligation(@RequestBody AlligationFacts facts) {
     Dilution.Mix mix =
         Dilution.alligate(
-            facts.strongPercent(), facts.weakPercent(), facts.targetPercent(), facts.finalMl());
+            percent("the stronger", facts.strongPercent()),
+            percent("the weaker", facts.weakPercent()),
+            percent("strength wanted", facts.targetPercent()),
+            made(facts.finalMl()));
     return new AlligationAnswer(
-        mix.strongMl(),
-        mix.weakMl(),
+        mix.strong().ml(),
+        mix.weak().ml(),
         words(
             "%.1f × (%.1f − %.1f) / (%.1f − %.1f) = %.1f mL of the stronger",
             facts.finalMl(),
@@ -219,7 +250,7 @@ class BenchController {
             facts.weakPercent(),
             facts.strongPercent(),
             facts.weakPercent(),
-            mix.strongMl()));
+            mix.strong().ml()));
   }
 
   /// @param volumeMl over all layers, 0 to 500
@@ -232,31 +263,31 @@ class BenchController {
       double basePercentWv,
       Optional<Double> bufferedPh) {}
 
-  record NeutraliserAnswer(Neutraliser needed, String working) {}
+  record NeutraliserAnswer(NeutraliserView needed, String working) {}
 
   @PostMapping("/neutraliser")
   NeutraliserAnswer neutraliser(@RequestBody NeutraliserFacts facts) {
     Neutraliser needed =
-        Neutraliser.forAcids(
+        Neutraliser.of(
             facts.components(),
-            facts.bufferedPh().map(ph -> baseIn(facts.components(), ph)).orElse(0.0),
-            facts.volumeMl(),
+            facts.bufferedPh().map(ph -> baseIn(facts.components(), ph)).orElse(Molarity.NONE),
+            Volume.ml(facts.volumeMl()),
             facts.base(),
-            facts.basePercentWv());
+            percent("strength of the neutraliser", facts.basePercentWv()));
     return new NeutraliserAnswer(
-        needed,
+        NeutraliserView.of(needed),
         words(
             "%.2f mmol of protons × %.2f g/mol = %.3f g %s = %.1f mL at %.1f %%",
-            needed.protonsMmol(),
+            needed.protons().mmol(),
             facts.base().molarMass(),
-            needed.baseG(),
+            needed.base().g(),
             facts.base().label(),
-            needed.volumeMl(),
+            needed.volume().ml(),
             facts.basePercentWv()));
   }
 
-  private static double baseIn(List<Component> components, double ph) {
-    return ChargeBalance.baseMolar(ChargeBalance.acids(components), ph);
+  private static Molarity baseIn(List<Component> components, double ph) {
+    return ChargeBalance.base(ChargeBalance.acids(components), Ph.of(ph));
   }
 
   /// @param layers 1 to 9
@@ -268,16 +299,17 @@ class BenchController {
   DoseAnswer dose(@RequestBody DoseFacts facts) {
     Require.range("layers", facts.layers(), 1, 9);
     Require.range("volume, mL", facts.volumeMl(), 0, 500);
-    double one = Dose.mgPerCm2(facts.percentWv(), facts.volumeMl(), facts.areaCm2());
+    Dose dose =
+        Dose.of(
+                percent("strength", facts.percentWv()),
+                Volume.ml(facts.volumeMl()),
+                Area.cm2(facts.areaCm2()))
+            .times(facts.layers());
     return new DoseAnswer(
-        one * facts.layers(),
+        dose.mgPerCm2(),
         words(
             "%.1f %% × %.1f mL × 10 / %.0f cm² × %d = %.2f mg/cm²",
-            facts.percentWv(),
-            facts.volumeMl(),
-            facts.areaCm2(),
-            facts.layers(),
-            one * facts.layers()));
+            facts.percentWv(), facts.volumeMl(), facts.areaCm2(), facts.layers(), dose.mgPerCm2()));
   }
 
   /// @param densityGPerMl of the solution for % w/w, of the pure substance for % v/v
@@ -288,16 +320,17 @@ class BenchController {
 
   @PostMapping("/strength")
   StrengthAnswer strength(@RequestBody StrengthFacts facts) {
-    double wv =
-        Strength.toWv(
-            facts.percent(), facts.convention(), facts.densityGPerMl(), facts.densityGPerMl());
+    Strength strength =
+        Strength.of("strength", facts.percent(), facts.convention())
+            .toWv(new Density(facts.densityGPerMl()));
+    double wv = strength.percent();
     String first =
         facts.convention() == Convention.WV
             ? words("%.1f %% w/v", wv)
             : words(
                 "%.1f %s × %.2f g/mL = %.1f %% w/v",
                 facts.percent(), facts.convention().label(), facts.densityGPerMl(), wv);
-    double molar = Strength.molar(wv, facts.substance().molarMass());
+    double molar = strength.molarity(facts.substance()).molPerL();
     return new StrengthAnswer(
         wv,
         molar,
@@ -312,8 +345,8 @@ class BenchController {
   @PostMapping("/ph")
   PhAnswer ph(@RequestBody PhFacts facts) {
     List<ChargeBalance.Acid> acids = ChargeBalance.acids(facts.components());
-    double ph = ChargeBalance.ph(acids, facts.baseMolar());
-    double molar = acids.stream().mapToDouble(ChargeBalance.Acid::molar).sum();
+    double ph = ChargeBalance.ph(acids, Molarity.of("base", facts.baseMolar())).value();
+    double molar = acids.stream().mapToDouble(acid -> acid.molarity().molPerL()).sum();
     return new PhAnswer(
         ph,
         words(
@@ -323,13 +356,25 @@ class BenchController {
             + (molar > 0.1 ? "; this is above 0.1 mol/L: trust a meter." : "."));
   }
 
-  record PartsFacts(List<FromParts.Part> parts, double finalMl) {}
+  /// @param purityPercent of what is weighed, % w/w
+  record Weighed(Substance substance, double grams, double purityPercent) {
+    static Weighed of(FromParts.Part part) {
+      return new Weighed(part.substance(), part.weighed().g(), part.purity().percent());
+    }
+
+    FromParts.Part part() {
+      return FromParts.Part.of(substance, grams, purityPercent);
+    }
+  }
+
+  record PartsFacts(List<Weighed> parts, double finalMl) {}
 
   record PartsAnswer(List<FromParts.Made> made, String working) {}
 
   @PostMapping("/parts")
   PartsAnswer parts(@RequestBody PartsFacts facts) {
-    List<FromParts.Made> made = FromParts.make(facts.parts(), facts.finalMl());
+    List<FromParts.Made> made =
+        FromParts.make(facts.parts().stream().map(Weighed::part).toList(), made(facts.finalMl()));
     return new PartsAnswer(
         made,
         String.join(

@@ -4,6 +4,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.MeterCalibration;
 import ivesk.core.formula.MeterCalibration.Reading;
+import ivesk.core.quantity.Ph;
 import ivesk.server.app.Problems.Refused;
 import java.time.Clock;
 import java.time.Duration;
@@ -69,7 +70,7 @@ class PhMeterController {
   record BottleReading(
       double millivolts,
       double ph,
-      Optional<Double> label,
+      double label,
       double freePercentWv,
       double labelFreePercentWv) {}
 
@@ -94,7 +95,7 @@ class PhMeterController {
     // The first dip of a new calibration lets go of the old one.
     dips.values()
         .removeIf(dip -> Duration.between(dip.at(), now).compareTo(Duration.ofMinutes(30)) > 0);
-    dips.put(body.buffer(), new Dip(new Reading(body.buffer().ph, millivolts), now));
+    dips.put(body.buffer(), new Dip(new Reading(Ph.of(body.buffer().ph), millivolts), now));
     return meter();
   }
 
@@ -113,14 +114,19 @@ class PhMeterController {
     double label =
         formula
             .ph()
+            .map(Ph::value)
             .orElseThrow(() ->
                 new IllegalArgumentException(
                     formula.code() + " holds no water that a meter could read"));
     double truth = label + new Random(formula.code().hashCode()).nextDouble(-0.12, 0.12);
     double millivolts = probe.millivoltsIn(truth);
-    double ph = Math.round(calibration.ph(millivolts) * 100) / 100.0;
+    double ph = Math.round(calibration.ph(millivolts).value() * 100) / 100.0;
     return new BottleReading(
-        millivolts, ph, formula.ph(), FreeAcid.percent(formula, ph), FreeAcid.percent(formula));
+        millivolts,
+        ph,
+        label,
+        FreeAcid.of(formula, Ph.of(ph)).percent(),
+        FreeAcid.of(formula).percent());
   }
 
   private Optional<MeterCalibration> calibration() {

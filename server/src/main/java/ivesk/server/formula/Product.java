@@ -8,6 +8,7 @@ import ivesk.core.formula.Formula.Band;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Library;
+import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.List;
@@ -29,7 +30,7 @@ public record Product(
     int rung,
     Optional<String> replaces,
     List<Component> components,
-    Optional<Double> ph,
+    Optional<Ph> ph,
     Formula.Vehicle vehicle,
     Formula.Use use,
     Set<Region> regions,

@@ -9,6 +9,7 @@ import ivesk.core.formula.ScannedLabel;
 import ivesk.core.formula.Shelf;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies.Restricted;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.formula.ShelfCsv.Preview;
@@ -85,8 +86,8 @@ class ShelfController {
           lot.expires(),
           lot.opened(),
           lot.monthsAfterOpening(),
-          lot.volumeMl(),
-          lot.leftMl(),
+          lot.volume().ml(),
+          lot.left().ml(),
           lot.lastDay(),
           lot.state(today),
           lot.state(today).label());
@@ -177,8 +178,8 @@ class ShelfController {
         formula.label().version(),
         now.find(formula.code()).isPresent(),
         formula.libraryDepth().label(),
-        formula.percentWv(),
-        FreeAcid.percent(formula),
+        formula.strength().percent(),
+        FreeAcid.of(formula).percent(),
         formula.aboveSalonFigure(),
         Arrays.stream(Restricted.values())
             .filter(restricted -> formula.holds(restricted))
@@ -207,11 +208,37 @@ class ShelfController {
   }
 
   /// @param over the version that was looked at; 0 for a new lot
-  record LotKept(Lot lot, int over) {}
+  record LotKept(LotFacts lot, int over) {}
+
+  /// A bottle as it is entered.
+  ///
+  /// @param volumeMl when full, 1 to 5,000
+  /// @param leftMl 0 to the volume
+  record LotFacts(
+      String formulaCode,
+      String number,
+      LocalDate received,
+      LocalDate expires,
+      Optional<LocalDate> opened,
+      Optional<Integer> monthsAfterOpening,
+      double volumeMl,
+      double leftMl) {
+    Lot lot() {
+      return new Lot(
+          formulaCode,
+          number,
+          received,
+          expires,
+          opened,
+          monthsAfterOpening,
+          Volume.ml("volume", volumeMl),
+          Volume.ml("volume left", leftMl));
+    }
+  }
 
   @PutMapping("/lots/{id}")
   ShelfView saveLot(@PathVariable UUID id, @RequestBody LotKept body, Principal who) {
-    shelf.saveLot(id, body.lot(), body.over(), who.getName());
+    shelf.saveLot(id, body.lot().lot(), body.over(), who.getName());
     return view(who);
   }
 

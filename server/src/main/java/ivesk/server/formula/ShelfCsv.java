@@ -6,6 +6,8 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
+import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.formula.CsvSheet.Fault;
 import ivesk.server.formula.CsvSheet.Reading;
@@ -133,8 +135,8 @@ class ShelfCsv {
                     lot.expires(),
                     lot.opened(),
                     lot.monthsAfterOpening(),
-                    lot.volumeMl(),
-                    lot.leftMl()))
+                    lot.volume().ml(),
+                    lot.left().ml()))
             .toList());
   }
 
@@ -271,8 +273,8 @@ class ShelfCsv {
         row.date("expires"),
         row.day("opened"),
         row.whole("months_after_opening"),
-        row.amount("volume_ml"),
-        row.amount("left_ml"));
+        Volume.ml("volume", row.amount("volume_ml")),
+        Volume.ml("volume left", row.amount("left_ml")));
   }
 
   private static Product product(Row row) {
@@ -285,7 +287,7 @@ class ShelfCsv {
             row.number("rung"),
             row.maybe("replaces"),
             components(row),
-            row.decimal("ph"),
+            row.decimal("ph").map(Ph::of),
             row.one("vehicle", Formula.Vehicle.class),
             row.one("use", Formula.Use.class),
             Arrays.stream(row.text("regions").split("\\+"))
@@ -328,7 +330,7 @@ class ShelfCsv {
           String name = gap < 0 ? part : part.substring(0, gap);
           String percent = gap < 0 ? "0" : part.substring(gap + 1).replace(',', '.');
           try {
-            return new Component(
+            return Component.of(
                 Row.one("components", Substance.class, name), Double.parseDouble(percent));
           } catch (NumberFormatException e) {
             throw new IllegalArgumentException(
@@ -336,6 +338,10 @@ class ShelfCsv {
           }
         })
         .toList();
+  }
+
+  private static String percent(double percent) {
+    return percent == Math.rint(percent) ? String.valueOf((long) percent) : String.valueOf(percent);
   }
 
   private static List<Object> cells(Product p) {
@@ -350,11 +356,9 @@ class ShelfCsv {
             .map(c ->
                 c.substance().name().toLowerCase(Locale.ROOT)
                     + " "
-                    + (c.percentWv() == Math.rint(c.percentWv())
-                        ? String.valueOf((long) c.percentWv())
-                        : String.valueOf(c.percentWv())))
+                    + percent(c.strength().percent()))
             .collect(Collectors.joining(" + ")),
-        p.ph(),
+        p.ph().map(Ph::value),
         p.vehicle(),
         p.use(),
         p.regions().stream()

@@ -3,6 +3,7 @@ package ivesk.server.formula;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Shelf;
+import ivesk.core.quantity.Volume;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.formula.ShelfStore.KeptLot;
@@ -87,8 +88,8 @@ public class ShelfService {
   /// Takes off what a peel used, and opens the bottle if it was sealed. A lot that is no longer
   /// there is left alone: the record stands either way.
   @Transactional
-  public void take(String code, String number, double ml, LocalDate day, String who) {
-    store.take(code, number, ml, day);
+  public void take(String code, String number, Volume poured, LocalDate day, String who) {
+    store.take(code, number, poured, day);
     audit.note(who, "take from lot", code + " " + number);
     changed();
   }

@@ -2,6 +2,7 @@ package ivesk.server.formula;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
+import ivesk.core.quantity.Volume;
 import ivesk.server.app.Problems.Stale;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -95,8 +96,8 @@ class ShelfStore {
             row.getObject("expires", LocalDate.class),
             Optional.ofNullable(row.getObject("opened", LocalDate.class)),
             Optional.ofNullable(row.getObject("months_after_opening", Integer.class)),
-            row.getDouble("volume_ml"),
-            row.getDouble("left_ml")));
+            Volume.ml(row.getDouble("volume_ml")),
+            Volume.ml(row.getDouble("left_ml"))));
   }
 
   void add(UUID id, Lot lot) {
@@ -114,8 +115,8 @@ class ShelfStore {
             lot.expires(),
             lot.opened().orElse(null),
             lot.monthsAfterOpening().orElse(null),
-            lot.volumeMl(),
-            lot.leftMl())
+            lot.volume().ml(),
+            lot.left().ml())
         .update();
   }
 
@@ -135,23 +136,23 @@ class ShelfStore {
                 lot.expires(),
                 lot.opened().orElse(null),
                 lot.monthsAfterOpening().orElse(null),
-                lot.volumeMl(),
-                lot.leftMl(),
+                lot.volume().ml(),
+                lot.left().ml(),
                 id,
                 version)
             .update();
     if (changed == 0) throw new Stale("Lot " + lot.number());
   }
 
-  /// Takes off some mL, down to nothing, and opens a sealed bottle.
-  void take(String code, String number, double ml, LocalDate day) {
+  /// Takes some off, down to nothing, and opens a sealed bottle.
+  void take(String code, String number, Volume poured, LocalDate day) {
     jdbc.sql(
             """
             UPDATE lot SET left_ml = GREATEST(0, left_ml - ?), opened = COALESCE(opened, ?),
               version = version + 1
             WHERE formula_code = ? AND number = ?\
             """)
-        .params(ml, day, code, number)
+        .params(poured.ml(), day, code, number)
         .update();
   }
 }

@@ -4,7 +4,6 @@ import ivesk.core.Words;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
-import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.Course;
 import ivesk.core.plan.Planning.Wishes;
@@ -12,6 +11,7 @@ import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
 import ivesk.core.practice.Policies;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
@@ -19,6 +19,7 @@ import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.formula.NeutraliserView;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.treatment.PlanView;
@@ -70,7 +71,7 @@ class PlanController {
       boolean kept,
       int mostLayersToday,
       double freeAcidPercent,
-      Optional<Neutraliser> neutraliser,
+      Optional<NeutraliserView> neutraliser,
       Optional<Salicylate> salicylate,
       List<Course.Block> course,
       long lengthMinutes,
@@ -137,22 +138,20 @@ class PlanController {
     Visit visit = visits.get(id);
     Client client = clients.get(visit.clientId());
     LocalDate day = facts.client().peelDate();
-    double grams =
-        plan.formula().percentOf(Substance.SALICYLIC) / 100 * plan.layerMl() * plan.layersAtMost();
+    Volume all = plan.layer().times(plan.layersAtMost());
+    double grams = Dose.carried(plan.formula(), Substance.SALICYLIC, all).g();
     Optional<Chain> chain = plans.chain(id);
     return new PlanStation(
         PlanView.of(plan),
         plans.kept(id),
         Math.max(plan.layersPlanned(), Selection.mostLayers(plan.formula(), facts)),
-        FreeAcid.percent(plan.formula()),
-        Trolley.neutraliser(plan),
+        FreeAcid.of(plan.formula()).percent(),
+        Trolley.neutraliser(plan).map(NeutraliserView::of),
         grams == 0
             ? Optional.empty()
             : Optional.of(
                 new Salicylate(
-                    Dose.salicylateShare(
-                        plan.formula(), plan.layerMl(), plan.layersAtMost(), client.weightKg()),
-                    grams)),
+                    Dose.salicylateShare(plan.formula(), all, client.weightKg()), grams)),
         Course.of(plan),
         chain.map(Chain::minutes).orElse(Course.length(plan).toMinutes()),
         visit.minutes(),

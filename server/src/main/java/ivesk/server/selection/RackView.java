@@ -6,6 +6,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
+import ivesk.core.quantity.Ph;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.selection.Counsel;
@@ -87,7 +88,7 @@ record RackView(
       Optional<Long> mostSeconds,
       Optional<Long> leastSeconds,
       Optional<Integer> staysHours,
-      Optional<Double> ph,
+      Optional<Ph> ph,
       double freeAcidPercent,
       double mgPerCm2,
       int peelingFirst,
@@ -122,8 +123,8 @@ record RackView(
           formula.label().leastContact().map(Duration::toSeconds),
           formula.label().staysHours(),
           formula.ph(),
-          tile.freeAcidPercent(),
-          tile.mgPerCm2(),
+          tile.freeAcid().percent(),
+          tile.dose().mgPerCm2(),
           formula.peelingFirst(),
           formula.peelingLast(),
           formula.peels() ? formula.intervalDays(tile.layers()) : 0,
@@ -135,11 +136,12 @@ record RackView(
     private static String strength(Formula formula) {
       List<String> parts =
           formula.components().stream()
-              .filter(c -> c.percentWv() > 0)
-              .map(c ->
-                  c.percentWv() == Math.rint(c.percentWv())
-                      ? String.valueOf(Math.round(c.percentWv()))
-                      : Words.tenths(c.percentWv()))
+              .map(c -> c.strength().percent())
+              .filter(percent -> percent > 0)
+              .map(percent ->
+                  percent == Math.rint(percent)
+                      ? String.valueOf(Math.round(percent))
+                      : Words.tenths(percent))
               .toList();
       return parts.isEmpty()
           ? "mask"

@@ -1,5 +1,8 @@
 package ivesk.server.selection;
 
+import ivesk.core.formula.Strength;
+import ivesk.core.formula.Strength.Convention;
+import ivesk.core.quantity.Ph;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Attempt;
@@ -70,8 +73,10 @@ class SelectionController {
     return Attempt.of(
         facts.client().shelf().get(body.formula()),
         new Attempt.Numbers(
-            body.percents(),
-            body.ph(),
+            body.percents().stream()
+                .map(percent -> Strength.of("strength", percent, Convention.WV))
+                .toList(),
+            body.ph().map(Ph::of),
             body.contactSeconds().map(Duration::ofSeconds),
             body.layers()),
         facts);

@@ -208,9 +208,10 @@ class ConsultController {
         List.copyOf(consult.look(1).keySet()),
         List.copyOf(consult.look(2).keySet()),
         Arrays.stream(Region.values())
-            .map(region -> new AreaView(region, areas.cm2(region), areas.computed(region)))
+            .map(region ->
+                new AreaView(region, areas.of(region).cm2(), areas.computed(region).cm2()))
             .toList(),
-        BodySurface.palmCm2(surface),
+        BodySurface.palm(surface).cm2(),
         client.heightCm().isPresent() && client.weightKg().isPresent());
   }
 }

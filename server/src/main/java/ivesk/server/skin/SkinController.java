@@ -91,7 +91,7 @@ class SkinController {
         surface,
         body.heightCm().isPresent() && body.weightKg().isPresent(),
         Arrays.stream(Region.values())
-            .map(region -> new RegionArea(region, areas.cm2(region)))
+            .map(region -> new RegionArea(region, areas.of(region).cm2()))
             .toList());
   }
 

@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
@@ -40,7 +41,7 @@ public record PlanView(
     Phototype phototype,
     Sensitivity sensitivity,
     double percentWv,
-    Optional<Double> ph,
+    Optional<Ph> ph,
     double areaCm2,
     double layerMl,
     double mgPerCm2PerLayer) {
@@ -72,10 +73,10 @@ public record PlanView(
         plan.restAtMost(),
         plan.phototype(),
         plan.sensitivity(),
-        formula.percentWv(),
+        formula.strength().percent(),
         formula.ph(),
-        plan.areaCm2(),
-        plan.layerMl(),
-        plan.mgPerCm2PerLayer());
+        plan.area().cm2(),
+        plan.layer().ml(),
+        plan.dosePerLayer().mgPerCm2());
   }
 }
