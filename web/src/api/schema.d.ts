@@ -2309,7 +2309,7 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["PolicyOption"][];
             usual: string;
@@ -2633,6 +2633,7 @@ export interface components {
             onRack: boolean;
             /** Format: double */
             percentWv: number;
+            secondPassByPolicy: boolean;
             /** Format: int32 */
             version: number;
         };
@@ -3673,7 +3674,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };

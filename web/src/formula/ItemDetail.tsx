@@ -139,7 +139,8 @@ function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
     [
       "layers",
       `${label.layersFirst}, at most ${label.layersMost}` +
-        (label.dwellSeconds > 0 ? `, ${minutes(label.dwellSeconds)} apart` : ""),
+        (label.dwellSeconds > 0 ? `, ${minutes(label.dwellSeconds)} apart` : "") +
+        (item.secondPassByPolicy ? "; a second by policy, after one uneventful visit" : ""),
     ],
     ["depth", item.depthLabel],
     ["feels", `${label.bandLow} to ${label.bandHigh}${label.thenFalling ? ", then falling" : ""}`],

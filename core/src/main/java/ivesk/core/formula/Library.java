@@ -286,6 +286,12 @@ public final class Library {
             () -> new IllegalArgumentException("formula '" + code + "' is not in the library"));
   }
 
+  /// Whether a practice's policy may allow a second pass after one uneventful visit, within the
+  /// phototype's cap. A practice's own product goes by its label.
+  public static boolean secondPassByPolicy(Formula formula) {
+    return formula.code().equals("SAL-20");
+  }
+
   public static List<Formula> of(Family family) {
     return FORMULAS.stream().filter(formula -> formula.family() == family).toList();
   }

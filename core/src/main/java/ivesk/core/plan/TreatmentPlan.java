@@ -91,6 +91,16 @@ public record TreatmentPlan(
     return formula.use() == Formula.Use.SELF_LIMITING && layersAtMost == 1;
   }
 
+  /// Least time from the end of one layer to the next decision. A second pass of what falls by
+  /// itself waits until its feel should be falling; Ivesk's own default.
+  public Duration dwell() {
+    return formula.use() == Formula.Use.SELF_LIMITING
+            && layersAtMost > 1
+            && formula.dwell().isZero()
+        ? formula.band().window().orElse(Duration.ZERO)
+        : formula.dwell();
+  }
+
   public Dose dosePerLayer() {
     return Dose.of(formula.strength(), layer, area);
   }

@@ -73,6 +73,8 @@ public record Policies(
     RETINOL_LABEL_HOURS,
     /// Compounding: the practice may dilute and mix, instead of working from labels only.
     MAY_DILUTE_AND_MIX,
+    /// Salicylic 20 %: a second pass after an uneventful visit, instead of one pass.
+    SECOND_SALICYLIC_PASS,
     /// Patch test: only for what goes superficial, instead of every new family.
     PATCH_TEST_SUPERFICIAL_ONLY
   }

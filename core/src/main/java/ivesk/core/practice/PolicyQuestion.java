@@ -29,6 +29,9 @@ public enum PolicyQuestion {
       Choice.STRENGTH_STEPS,
       "one timed application",
       "layers with strength steps"),
+  SALICYLIC_PASSES(
+      "Salicylic 20 %",
+      Choice.SECOND_SALICYLIC_PASS, "one pass", "a second pass after one uneventful visit"),
   JESSNER_LAYERS(
       "Jessner layers",
       "4",

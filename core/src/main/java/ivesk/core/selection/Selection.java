@@ -6,7 +6,9 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
+import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.skin.Condition;
@@ -138,9 +140,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
     Duration base =
         facts.ladders().firstWith(formula.family())
             ? least
-            : facts.client().pastPeels().stream()
-                .filter(peel -> peel.formula().code().equals(formula.code()))
-                .max(Comparator.comparing(PastPeel::on))
+            : last(formula, facts)
                 .map(peel -> roundedUp(peel.contact()).plusMinutes(1))
                 .filter(longer -> longer.compareTo(least) > 0)
                 .orElse(least);
@@ -182,11 +182,19 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
 
   /// What formula and practice allow in one visit.
   static int cap(Formula formula, SelectionFacts facts) {
-    return Math.max(
-        1,
-        formula.family() == Family.JESSNER
-            ? facts.client().policies().jessnerLayers()
-            : formula.layersMost());
+    Policies policies = facts.client().policies();
+    if (formula.family() == Family.JESSNER) return policies.jessnerLayers();
+    boolean secondPass =
+        Library.secondPassByPolicy(formula)
+            && policies.chose(Policies.Choice.SECOND_SALICYLIC_PASS)
+            && last(formula, facts).filter(PastPeel::wellTaken).isPresent();
+    return Math.max(secondPass ? 2 : 1, formula.layersMost());
+  }
+
+  private static Optional<PastPeel> last(Formula formula, SelectionFacts facts) {
+    return facts.client().pastPeels().stream()
+        .filter(peel -> peel.formula().code().equals(formula.code()))
+        .max(Comparator.comparing(PastPeel::on));
   }
 
   /// The family's rung that competes: the client's ladder rung, or the highest below it left open.

@@ -107,10 +107,7 @@ public final class Advisor {
 
   public static Clocks clocks(TreatmentPlan plan, TreatmentState state) {
     Optional<Instant> settled =
-        state
-            .lastLayer()
-            .flatMap(Layer::coveredAt)
-            .map(covered -> covered.plus(plan.formula().dwell()));
+        state.lastLayer().flatMap(Layer::coveredAt).map(covered -> covered.plus(plan.dwell()));
     Optional<Instant> ask =
         switch (state.phase()) {
           case ACID ->

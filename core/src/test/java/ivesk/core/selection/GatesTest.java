@@ -22,6 +22,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Condition;
+import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
@@ -246,6 +247,73 @@ class GatesTest {
               facts(easy()));
       double ml = facts(easy()).area().cm2() * 5 / 1000;
       assertThat(jessner.resorcinol().mg()).isCloseTo(140 * ml * 2, within(1e-6));
+    }
+  }
+
+  /// Domain's row SAL-20: a second pass by policy after one uneventful visit, within the
+  /// phototype's cap. Common practice, no source.
+  @Nested
+  class SecondSalicylicPass {
+    private static final Policies TWICE =
+        Policies.defaults().with(Policies.Choice.SECOND_SALICYLIC_PASS);
+    private static final Formula SAL_20 = Library.get("SAL-20");
+
+    private static PastPeel salicylic(int daysAgo, boolean wellTaken) {
+      return new PastPeel(
+          SAL_20, Region.FACE, T.minusDays(daysAgo), 1, Duration.ofMinutes(3), wellTaken, 5);
+    }
+
+    private static int most(Clients client) {
+      return Selection.mostLayers(SAL_20, facts(client.under(TWICE)));
+    }
+
+    @Test
+    void followsOneUneventfulVisit() {
+      assertThat(most(easy())).as("a first visit").isEqualTo(1);
+      assertThat(most(easy().after(salicylic(30, true)))).isEqualTo(2);
+      assertThat(Selection.plannedLayers(SAL_20, facts(easy().after(salicylic(30, true)))))
+          .as("asked for, never planned by itself")
+          .isEqualTo(1);
+      assertThat(most(easy().after(salicylic(60, true), salicylic(30, false))))
+          .as("the last one was not well taken")
+          .isEqualTo(1);
+    }
+
+    @Test
+    void needsThePolicyAndIsForThisFormulaAlone() {
+      Clients had = easy().after(salicylic(30, true));
+      assertThat(Selection.mostLayers(SAL_20, facts(had))).isEqualTo(1);
+      Clients weaker = easy().after(peel("SAL-10", 30)).under(TWICE);
+      assertThat(Selection.mostLayers(Library.get("SAL-10"), facts(weaker))).isEqualTo(1);
+    }
+
+    @Test
+    void staysWithinThePhototypesCap() {
+      Clients six = easy().type(Phototype.VI).primed(20).after(salicylic(30, true));
+      assertThat(most(six)).as("cap of two").isEqualTo(2);
+      Clients more = easy().type(Phototype.VI).primed(20).after(peelOf(SAL_20, 2));
+      assertThat(most(more)).as("never a third").isEqualTo(2);
+    }
+
+    private static PastPeel peelOf(Formula formula, int layers) {
+      return new PastPeel(
+          formula, Region.FACE, T.minusDays(30), layers, Duration.ofMinutes(3), true, 5);
+    }
+
+    @Test
+    void numbersTriedObjectOnlyWithoutIt() {
+      Clients had = easy().after(salicylic(30, true));
+      assertThat(tried(had).objections().stream().map(Shut::ruleId)).contains("LAYERS");
+      assertThat(tried(had.under(TWICE)).objections().stream().map(Shut::ruleId))
+          .doesNotContain("LAYERS");
+    }
+
+    private static Attempt tried(Clients client) {
+      return Attempt.of(
+          SAL_20,
+          new Attempt.Numbers(
+              List.of(Strength.wv(20)), SAL_20.ph(), Optional.of(Duration.ofMinutes(3)), 2),
+          facts(client));
     }
   }
 

@@ -207,6 +207,35 @@ class AdvisorTest {
     }
   }
 
+  /// The second pass of what falls by itself waits out the window in which the feel rises; common
+  /// practice, no source.
+  @Nested
+  class SecondPassOfASelfLimitingPeel {
+
+    @Test
+    void waitsUntilTheFeelShouldBeFalling() {
+      Peel asked = Peel.of("SAL-20").layers(1, 2).onSkin().feels(60, 5);
+      row(asked.advice(61), 13, Kind.WAIT);
+      row(asked.feels(140, 3).advice(146), 14, Kind.FINISH);
+      Peel two = Peel.of("SAL-20").layers(2, 2).onSkin().feels(60, 5);
+      row(two.advice(61), 13, Kind.WAIT);
+      row(two.feels(140, 3).advice(146), 17, Kind.SAME_AGAIN);
+    }
+
+    @Test
+    void aSinglePassKeepsItsOwn() {
+      assertThat(Peel.of("SAL-20").plan().dwell()).isZero();
+      assertThat(Peel.of("SAL-20").layers(1, 2).plan().dwell()).hasMinutes(2);
+      assertThat(Peel.of("GLY-20").plan().dwell()).isZero();
+    }
+
+    @Test
+    void twiceAtTheHoldLineEndsIt() {
+      Peel two = Peel.of("SAL-20").layers(2, 2).onSkin().feels(130, 6).feels(160, 6);
+      row(two.advice(161), 12, Kind.END);
+    }
+  }
+
   @Nested
   class Row7EndingWhitening {
 

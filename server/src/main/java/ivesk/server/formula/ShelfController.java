@@ -96,6 +96,7 @@ class ShelfController {
 
   /// @param version 0 for a shipped formula, which is read-only
   /// @param onRack a product of the practice stands in its place where it is not
+  /// @param secondPassByPolicy after one uneventful visit, where the practice has it so
   /// @param needs substance that the supervising clinician has not opened
   /// @param noBottle why no bottle serves today
   record ShelfItem(
@@ -106,6 +107,7 @@ class ShelfController {
       double percentWv,
       double freeAcidPercent,
       boolean aboveSalonFigure,
+      boolean secondPassByPolicy,
       Optional<Restricted> needs,
       Optional<String> noBottle,
       List<LotView> lots) {}
@@ -181,6 +183,7 @@ class ShelfController {
         formula.strength().percent(),
         FreeAcid.of(formula).percent(),
         formula.aboveSalonFigure(),
+        Library.secondPassByPolicy(formula),
         Arrays.stream(Restricted.values())
             .filter(restricted -> formula.holds(restricted))
             .filter(restricted -> openings.stream().noneMatch(o -> o.substance() == restricted))

@@ -60,7 +60,7 @@ public record PlanView(
         plan.layersAtMost(),
         plan.contactLimit().map(Duration::toSeconds),
         formula.mostContact().map(Duration::toSeconds),
-        formula.dwell().toSeconds(),
+        plan.dwell().toSeconds(),
         plan.hold(),
         plan.stop(),
         formula.band().low(),
