@@ -64,6 +64,14 @@ function OnTheSkin({ treatment }: { treatment: Treatment }) {
   return (
     <>
       <Strip title="On the skin now" code="in order" />
+      {treatment.addOnAt && !treatment.addOnOffAt && (
+        <div className="line slim">
+          <span>
+            {treatment.plan.addOn?.name}, {treatment.plan.addOn?.how}
+          </span>
+          <span className="value mono">{hour(treatment.addOnAt)}</span>
+        </div>
+      )}
       {put.length === 0 && <p className="reply soft">No product was recorded.</p>}
       {put.map(({ at, product }) => (
         <div key={at} className="line slim">

@@ -1091,14 +1091,37 @@ export interface components {
             id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID";
             label: string;
         };
+        AddOn: {
+            formula: components["schemas"]["Formula"];
+            shortContact: boolean;
+        };
+        AddOnPutOn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AddOnPutOn";
+        };
+        AddOnView: {
+            code: string;
+            how: string;
+            name: string;
+        };
+        AddOnWipedOff: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AddOnWipedOff";
+        };
         Advice: {
             /** @enum {string} */
-            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK";
+            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
             /** @enum {string} */
             kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
             line: string;
             /** @enum {string} */
-            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK";
+            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
             passable: boolean;
             reason: string;
             /** Format: int32 */
@@ -1613,7 +1636,7 @@ export interface components {
             id: string;
             who: string;
         };
-        Fact: components["schemas"]["Opened"] | components["schemas"]["StepDone"] | components["schemas"]["SensationAnswered"] | components["schemas"]["QualityTold"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["NoteWritten"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["ProductApplied"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"];
+        Fact: components["schemas"]["Opened"] | components["schemas"]["StepDone"] | components["schemas"]["SensationAnswered"] | components["schemas"]["QualityTold"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["NoteWritten"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -2238,6 +2261,7 @@ export interface components {
             trolley: components["schemas"]["LaidOut"][];
         };
         PlanView: {
+            addOn?: components["schemas"]["AddOnView"];
             /** Format: double */
             areaCm2: number;
             /** Format: int32 */
@@ -2715,6 +2739,7 @@ export interface components {
             timeout?: number;
         };
         StageView: {
+            addOn: boolean;
             code: string;
             how: string;
             name: string;
@@ -2866,6 +2891,7 @@ export interface components {
             value: number;
         };
         TreatmentPlan: {
+            addOn?: components["schemas"]["AddOn"];
             /** Format: double */
             areaCm2: number;
             /** Format: duration */
@@ -2897,6 +2923,11 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
+            /** Format: date-time */
+            addOnAt?: string;
+            addOnNotNow?: string;
+            /** Format: date-time */
+            addOnOffAt?: string;
             advice: components["schemas"]["Advice"];
             answers: components["schemas"]["Told"][];
             clocks: components["schemas"]["Clocks"];

@@ -8,7 +8,7 @@ import type { LotView, ShelfItem } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { number } from "../parts/NumberField";
 import { Strip } from "../parts/Strip";
-import { decimal, dayOfYear } from "../parts/words";
+import { decimal, dayOfYear, plural } from "../parts/words";
 import { useShelfWrite } from "./shelfQueries";
 
 interface Draft {
@@ -41,7 +41,7 @@ export function Lots({ item, today }: { item: ShelfItem; today: string }) {
     <>
       <Strip
         title="Bottles"
-        code={item.lots.length === 0 ? "not counted" : `${item.lots.length} lots`}
+        code={item.lots.length === 0 ? "not counted" : plural(item.lots.length, "lot")}
       />
       {item.noBottle && <p className="pad-small warn">None serves today: {item.noBottle}</p>}
       {item.lots.map((lot) => (

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { api, body } from "../api/client";
 import type { Substance } from "../api/types";
 import { Strip } from "../parts/Strip";
-import { decimal } from "../parts/words";
+import { decimal, plural } from "../parts/words";
 import type { ToolProps } from "./Bench";
 import { Cylinder } from "./drawings";
 import { NumberField, number } from "../parts/NumberField";
@@ -189,7 +189,7 @@ export function Parts({ words }: ToolProps) {
   return (
     <>
       <section className="bench-inputs" aria-label="Parts">
-        <Strip title="Weighed" code={`${parts.length} parts`} />
+        <Strip title="Weighed" code={plural(parts.length, "part")} />
         {parts.map((part, i) => (
           <div key={i} className="bench-group">
             <SubstanceField

@@ -181,7 +181,7 @@ function ItemLine({
 
 function Bottles({ item }: { item: ShelfItem }) {
   const usable = item.lots.filter((lot) => lot.state === "GOOD" || lot.state === "LOW");
-  if (item.lots.length === 0) return <span className="small soft shelf-bottles">–</span>;
+  if (item.lots.length === 0) return <span className="small soft shelf-bottles none">–</span>;
   const mind = item.noBottle ? "none in date" : usable.every((lot) => lot.state === "LOW") && "low";
   return (
     <span className={`small shelf-bottles ${mind ? "warn" : ""}`}>

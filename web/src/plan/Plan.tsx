@@ -199,7 +199,7 @@ function Then({ station }: { station: PlanStation }) {
   if (!station.chain) return null;
   return (
     <>
-      <Strip title="Then, after gate B" code={`together ${DEPTHS[station.chain.depth]}`} />
+      <Strip title="Then, after gate B" code={DEPTHS[station.chain.depth]} />
       {station.then.map((stage) => (
         <Line
           key={stage.code}
@@ -208,9 +208,14 @@ function Then({ station }: { station: PlanStation }) {
           note={[stage.how, stage.zones.join(", ")].filter(Boolean).join("; ")}
         />
       ))}
-      <p className="pad-small small soft">
-        Treat times the first stage. Time the others by hand and write them in the note.
-      </p>
+      {station.then.some((stage) => stage.addOn) && (
+        <p className="pad-small small soft">Settle puts the retinoid on once the skin is calm.</p>
+      )}
+      {station.then.some((stage) => !stage.addOn) && (
+        <p className="pad-small small soft">
+          Treat times the first acid. Time the other by hand and write it in the note.
+        </p>
+      )}
     </>
   );
 }

@@ -7,7 +7,7 @@ import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
-import { clock, firstName, hour, left, zoneName } from "../../parts/words";
+import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
 import type { StationProps } from "../../visit/VisitStation";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
@@ -49,7 +49,8 @@ function Settling({
   const { say } = live;
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
-  const advice = adviceNow(treatment, live.unsent, now) ?? NO_ADVICE;
+  const standing = adviceNow(treatment, live.unsent, now);
+  const advice = standing ?? NO_ADVICE;
   const open = treatment.endingSteps.find((step) => !treatment.endingDone.includes(step));
   const ended = treatment.clocks.endedAt ? Date.parse(treatment.clocks.endedAt) : now;
   const ask = treatment.clocks.askAt ? Date.parse(treatment.clocks.askAt) : undefined;
@@ -142,6 +143,16 @@ function Settling({
                   <kbd>Space</kbd> Done, next
                 </Button>
               )}
+              {standing?.action === "ADD_ON" && (
+                <Button variant="contained" onClick={() => say({ type: "AddOnPutOn" })}>
+                  {treatment.plan.addOn?.code} goes on
+                </Button>
+              )}
+              {standing?.action === "WIPE_ADD_ON" && (
+                <Button variant="contained" onClick={() => say({ type: "AddOnWipedOff" })}>
+                  {treatment.plan.addOn?.code} is wiped off
+                </Button>
+              )}
               <Button color="inherit" onClick={() => setPanel("redness")}>
                 <kbd>r</kbd> redness
               </Button>
@@ -156,6 +167,7 @@ function Settling({
               </Button>
             </div>
           )}
+          {resting && <AddOn treatment={treatment} />}
         </section>
         <section
           className="settle-steps"
@@ -205,6 +217,28 @@ function Settling({
   );
 }
 
+/** The retinoid of the plan: on, off, or why not now. */
+function AddOn({ treatment }: { treatment: Treatment }) {
+  const { addOn } = treatment.plan;
+  if (!addOn) return null;
+  const { addOnAt, addOnOffAt, addOnNotNow } = treatment;
+  return (
+    <p className="soft">
+      <b>
+        {addOn.code}, {addOn.name}
+      </b>
+      <br />
+      {!addOnAt
+        ? addOnNotNow
+          ? `Not today: ${addOnNotNow}.`
+          : `Before all else; ${addOn.how}.`
+        : addOnOffAt
+          ? `On at ${hour(addOnAt)}, off at ${hour(addOnOffAt)}.`
+          : `On at ${hour(addOnAt)}; ${addOn.how}.`}
+    </p>
+  );
+}
+
 /** What goes on calm skin, in order, and the check before the client leaves. */
 function Leaving({
   visit,
@@ -246,7 +280,7 @@ function Leaving({
         {chosen.length > 0
           ? `Still pink: ${chosen.map(zoneName).join(", ")}.`
           : pink.length > 0
-            ? `Pink as noted on ${pink.length} zones.`
+            ? `Pink as noted on ${plural(pink.length, "zone")}.`
             : "No zone noted as pink."}{" "}
         Ask: does anything burn?
       </p>

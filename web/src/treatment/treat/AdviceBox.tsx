@@ -16,6 +16,8 @@ const ACTION: Record<Advice["action"], string> = {
   MORE_LAYERS: "one more layer",
   ENDING_STEP: "done",
   LEAVING_CHECK: "check",
+  ADD_ON: "put it on",
+  WIPE_ADD_ON: "wiped off",
 };
 
 /** One large line, its reason, and one key to take it. */

@@ -112,6 +112,8 @@ function Couch({
         case "ARM":
         case "ENDING_STEP":
         case "LEAVING_CHECK":
+        case "ADD_ON":
+        case "WIPE_ADD_ON":
           break;
       }
     },

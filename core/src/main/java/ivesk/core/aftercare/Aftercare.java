@@ -4,6 +4,7 @@ import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
+import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /// The sheet for one peel. Days and hours are common practice.
@@ -44,22 +46,43 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     return depth.deeperThan(DepthClass.VERY_SUPERFICIAL) ? 28 : 14;
   }
 
+  /// An add-on that went on at rest.
+  ///
+  /// @param on local time
+  /// @param wipedOff before the client left
+  public record Worn(AddOn addOn, LocalDateTime on, boolean wipedOff) {
+    private Optional<LocalDateTime> washedOff() {
+      return wipedOff ? Optional.empty() : Optional.of(on.plus(addOn.most()));
+    }
+  }
+
   /// @param ended local time at which the acid came off
   /// @param frosted zones frosted, where flaking starts sooner
   /// @param pigmentProne marks may show late
+  /// @param worn what went on after the acid
   public static Aftercare of(
       Formula formula,
       DepthClass depth,
       LocalDateTime ended,
       boolean frosted,
       boolean pigmentProne,
+      Optional<Worn> worn,
       Policies policies) {
     LocalDate day = ended.toLocalDate();
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
     TreeMap<LocalDate, List<String>> lines = new TreeMap<>();
     List<Until> rules = new ArrayList<>();
 
-    if (formula.ending() == Formula.Ending.SELF_LIMITING) {
+    Optional<LocalDateTime> wash = worn.flatMap(Worn::washedOff);
+    if (wash.isPresent()) {
+      // The maker's hours come before the policy on water.
+      add(
+          lines,
+          day,
+          "leave the %s on, no water, until %s; then wash it off with mild cleanser, and bland cream"
+              .formatted(
+                  noun(worn.orElseThrow().addOn().formula().name()), HOUR.format(wash.get())));
+    } else if (formula.ending() == Formula.Ending.SELF_LIMITING) {
       add(
           lines,
           day,
@@ -78,7 +101,10 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         new Until(
             "scrub, acid, vitamin C in acid form, deep-clean wash",
             day.plusDays(superficial ? policies.homeAcidsAgainDays() : 3)));
-    rules.add(new Until("retinoid", day.plusDays(superficial ? 7 : 5)));
+    rules.add(
+        new Until(
+            worn.isPresent() ? "retinoid of your own" : "retinoid",
+            day.plusDays(superficial ? 7 : 5)));
     rules.add(new Until("wax, laser or other treatment", day.plusDays(superficial ? 14 : 7)));
     rules.add(new Until("sun without strict care", day.plusDays(strictSunDays(depth))));
     rules.sort(Comparator.comparing(Until::free));
@@ -89,9 +115,16 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
     add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
     add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
-    LocalDate flakesFrom = day.plusDays(formula.peelingFirst());
-    LocalDate flakesTo = day.plusDays(formula.peelingLast());
-    if (formula.peelingLast() > 0) {
+    Optional<Formula> more = worn.map(Worn::addOn).map(AddOn::formula);
+    boolean flakes = formula.peelingLast() > 0 || more.isPresent();
+    LocalDate flakesFrom =
+        day.plusDays(
+            formula.peelingLast() > 0
+                ? formula.peelingFirst()
+                : more.map(Formula::peelingFirst).orElse(0));
+    LocalDate flakesTo =
+        day.plusDays(formula.peelingLast() + more.map(Formula::peelingLast).orElse(0));
+    if (flakes) {
       add(
           lines,
           flakesFrom,
@@ -114,7 +147,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                     List.copyOf(entry.getValue())))
             .toList();
     return new Aftercare(
-        days, rules, answers(formula, day, flakesFrom, flakesTo, rules, pigmentProne));
+        days, rules, answers(flakes, day, flakesFrom, flakesTo, rules, wash, pigmentProne));
   }
 
   private static Mark mark(
@@ -131,11 +164,12 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   }
 
   private static List<Reply> answers(
-      Formula formula,
+      boolean flakes,
       LocalDate day,
       LocalDate from,
       LocalDate to,
       List<Until> rules,
+      Optional<LocalDateTime> wash,
       boolean pigmentProne) {
     List<Reply> answers = new ArrayList<>();
     answers.add(
@@ -147,9 +181,14 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     answers.add(
         new Reply(
             "When does flaking start, when does it end?",
-            formula.peelingLast() == 0
-                ? "None is expected. Tightness for a day is normal."
-                : Words.day(from) + " to " + Words.day(to) + "."));
+            flakes
+                ? Words.day(from) + " to " + Words.day(to) + "."
+                : "None is expected. Tightness for a day is normal."));
+    wash.ifPresent(at ->
+        answers.add(
+            new Reply(
+                "When do I wash it off?",
+                HOUR.format(at) + ". Sooner, with cool water, if it burns.")));
     answers.add(new Reply("No flakes: did it work?", "Yes. Skin can renew without showing it."));
     answers.add(
         new Reply(
@@ -175,6 +214,11 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                 + ". Blister, crust, fever or a tingling lip: call the same day. Swelling of the"
                 + " face, trouble with breath or sight: emergency."));
     return List.copyOf(answers);
+  }
+
+  /// "Retinol lotion 1 %" within a sentence.
+  private static String noun(String name) {
+    return Character.toLowerCase(name.charAt(0)) + name.substring(1);
   }
 
   private static String returning(List<Until> rules, LocalDate day) {

@@ -108,6 +108,7 @@ public final class Planning {
         depth,
         area,
         Dose.layer(area),
-        facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number));
+        facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number),
+        Optional.empty());
   }
 }

@@ -32,6 +32,7 @@ import java.util.Optional;
 /// @param area of all zones
 /// @param layer volume of one
 /// @param lot number of the bottle; empty where bottles are not counted
+/// @param addOn what goes on calm skin after it
 public record TreatmentPlan(
     Formula formula,
     List<Zone> zones,
@@ -50,12 +51,15 @@ public record TreatmentPlan(
     DepthClass depth,
     Area area,
     Volume layer,
-    Optional<String> lot) {
+    Optional<String> lot,
+    Optional<AddOn> addOn) {
 
   public TreatmentPlan {
     zones = List.copyOf(zones);
     // A record from before bottles were counted.
     if (lot == null) lot = Optional.empty();
+    // And from before retinoids were kept with the plan.
+    if (addOn == null) addOn = Optional.empty();
     if (zones.isEmpty()) throw new IllegalArgumentException("the plan has no zone; choose one");
     if (new HashSet<>(zones).size() != zones.size()) {
       throw new IllegalArgumentException("the plan names a zone twice: " + zones);
@@ -84,6 +88,30 @@ public record TreatmentPlan(
   /// Where the peel is done; regions are treated one at a time.
   public Region region() {
     return zones.getFirst().region();
+  }
+
+  /// The same with something for calm skin after it.
+  public TreatmentPlan then(AddOn after) {
+    return new TreatmentPlan(
+        formula,
+        zones,
+        layersPlanned,
+        layersAtMost,
+        contactLimit,
+        hold,
+        stop,
+        phototype,
+        sensitivity,
+        firstVisit,
+        firstFrostEnds,
+        nextRung,
+        restAtMost,
+        solventAllowed,
+        depth,
+        area,
+        layer,
+        lot,
+        Optional.of(after));
   }
 
   /// A single pass of a formula that falls by itself.

@@ -52,6 +52,15 @@ public final class Trolley {
     items.add(
         new LaidOut(
             "gauze 10 × 10", String.valueOf(2 * layers), "folded, two a layer; never dip twice"));
+    plan.addOn()
+        .ifPresent(after ->
+            items.add(
+                new LaidOut(
+                    after.formula().code(),
+                    after.formula().label().measure().isEmpty()
+                        ? "a thin film"
+                        : after.formula().label().measure(),
+                    "on calm skin; " + after.words())));
     neutraliser(plan)
         .ifPresentOrElse(
             n ->

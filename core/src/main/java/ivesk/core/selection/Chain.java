@@ -14,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /// Several stages in one visit, in their order: enzyme before acid, retinoid after it, two formulas
@@ -21,7 +22,7 @@ import java.util.stream.Stream;
 ///
 /// @param peelingFirst day on which flaking may start
 /// @param peelingLast with what a retinoid adds
-/// @param intervalDays the longest of its stages
+/// @param intervalDays the longest of its acids
 /// @param minutes in the room
 /// @param objections empty where the chain may be planned
 public record Chain(
@@ -81,20 +82,29 @@ public record Chain(
     return new Chain(
         reading.depth(),
         reading.reasons(),
-        acids(stages).mapToInt(Formula::peelingFirst).filter(day -> day > 0).min().orElse(0),
+        flakingFirst(stages),
         acids(stages).mapToInt(Formula::peelingLast).max().orElse(0)
             + stages.stream()
                 .map(Stage::formula)
                 .filter(formula -> formula.use() == Formula.Use.STAYS)
                 .mapToInt(Formula::peelingLast)
                 .sum(),
-        stages.stream()
-            .map(Stage::formula)
+        acids(stages)
             .mapToInt(formula -> formula.intervalDays(Selection.plannedLayers(formula, facts)))
             .max()
-            .orElseThrow(),
+            .orElse(0),
         minutes,
         List.copyOf(objections));
+  }
+
+  /// Of the acids; of a retinoid where they bring none.
+  private static int flakingFirst(List<Stage> stages) {
+    IntStream ofAcids = acids(stages).mapToInt(Formula::peelingFirst);
+    IntStream ofAll = stages.stream().mapToInt(stage -> stage.formula().peelingFirst());
+    return ofAcids
+        .filter(day -> day > 0)
+        .min()
+        .orElseGet(() -> ofAll.filter(day -> day > 0).min().orElse(0));
   }
 
   private static Stream<Formula> acids(List<Stage> stages) {

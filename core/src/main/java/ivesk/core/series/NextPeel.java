@@ -3,6 +3,7 @@ package ivesk.core.series;
 import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
@@ -51,6 +52,8 @@ public record NextPeel(
     Formula done = plan.formula();
     int layers = Math.max(1, state.layers().size());
     List<String> reasons = new ArrayList<>();
+    Optional<Formula> addOn =
+        plan.addOn().map(AddOn::formula).filter(retinoid -> state.addOnAt().isPresent());
     int interval = done.intervalDays(layers);
     String why = "interval " + Words.count(interval, "day") + " after " + done.code();
     if (client.sensitive()) {
@@ -63,8 +66,9 @@ public record NextPeel(
     }
     LocalDate byInterval = on.plusDays(interval);
     reasons.add(why + ": " + Words.day(byInterval));
-    LocalDate clear = on.plusDays(done.peelingLast() + 1L);
-    if (done.peelingLast() > 0) reasons.add("flakes gone, as expected: " + Words.day(clear));
+    int flaking = done.peelingLast() + addOn.map(Formula::peelingLast).orElse(0);
+    LocalDate clear = on.plusDays(flaking + 1L);
+    if (flaking > 0) reasons.add("flakes gone, as expected: " + Words.day(clear));
     LocalDate earliest = byInterval.isAfter(clear) ? byInterval : clear;
 
     if (Outcome.injured(state)) {

@@ -66,7 +66,9 @@ public record Advice(
     FAN,
     MORE_LAYERS,
     ENDING_STEP,
-    LEAVING_CHECK
+    LEAVING_CHECK,
+    ADD_ON,
+    WIPE_ADD_ON
   }
 
   public Advice {

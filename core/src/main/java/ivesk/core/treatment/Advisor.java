@@ -5,6 +5,7 @@ import static ivesk.core.treatment.AdviceDraft.names;
 import static ivesk.core.treatment.AdviceDraft.outside;
 import static ivesk.core.treatment.AdviceDraft.row;
 
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
@@ -39,10 +40,7 @@ public final class Advisor {
       case ACID -> DecisionTable.advise(plan, state, now);
       case ENDING -> takeOff(plan, state);
       case SETTLING -> settle(plan, state, now);
-      case AT_REST ->
-          outside(Kind.REST, "At rest", "Check before the client leaves.")
-              .key(Action.LEAVING_CHECK)
-              .build();
+      case AT_REST -> rest(plan, state, now);
       case CHECKED ->
           outside(Kind.DONE, "Done here", "Sheet, next date and signature.")
               .key(Action.NONE)
@@ -69,6 +67,7 @@ public final class Advisor {
     if (state.phase() == Phase.SETTLING) {
       state.endingStartedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
     }
+    shortContact(plan, state).ifPresent(on -> instants.add(on.plus(AddOn.SHORT_LEAST)));
     return instants.tailSet(state.lastEventAt(), false).stream()
         .map(at ->
             new Cue(
@@ -233,7 +232,56 @@ public final class Advisor {
         .orElseGet(() -> outside(Kind.SETTLE, "Ask how it feels", "").key(Action.ASK).build());
   }
 
+  /// When an add-on that is to come off in the room was put on; empty where none is on.
+  private static Optional<Instant> shortContact(TreatmentPlan plan, TreatmentState state) {
+    return plan.addOn()
+        .filter(after -> after.shortContact() && state.addOnOn())
+        .flatMap(after -> state.addOnAt());
+  }
+
+  private static Advice rest(TreatmentPlan plan, TreatmentState state, Instant now) {
+    if (Treatment.addOn(plan, state).isEmpty()) {
+      AddOn after = plan.addOn().orElseThrow();
+      return outside(
+              Kind.REST,
+              "At rest: " + after.formula().code() + " may go on",
+              capital(after.words()))
+          .key(Action.ADD_ON)
+          .other(Action.LEAVING_CHECK)
+          .build();
+    }
+    Optional<Instant> on = shortContact(plan, state);
+    if (on.isPresent()) {
+      String code = plan.addOn().orElseThrow().formula().code();
+      Instant least = on.get().plus(AddOn.SHORT_LEAST);
+      return now.isBefore(least)
+          ? outside(Kind.REST, "Leave the " + code + " on", "Wiped off after 5 to 10 minutes.")
+              .until(least)
+              .key(Action.WIPE_ADD_ON)
+              .build()
+          : outside(Kind.REST, "Wipe the " + code + " off", "It stays for 10 minutes at most.")
+              .until(on.get().plus(plan.addOn().orElseThrow().most()))
+              .key(Action.WIPE_ADD_ON)
+              .build();
+    }
+    return outside(Kind.REST, "At rest", "Check before the client leaves.")
+        .key(Action.LEAVING_CHECK)
+        .build();
+  }
+
   private static Advice settle(TreatmentPlan plan, TreatmentState state, Instant now) {
+    if (state.addOnOn()) {
+      String code = plan.addOn().orElseThrow().formula().code();
+      return row(0, Kind.SETTLE, "Wipe the " + code + " off, then cool")
+          .because(
+              state
+                  .lastAnswer()
+                  .map(Told::value)
+                  .map(value -> value + " is above rest.")
+                  .orElse(""))
+          .key(Action.WIPE_ADD_ON)
+          .build();
+    }
     Instant ended = state.endingStartedAt().orElseThrow();
     List<Zone> rising =
         plan.zones().stream()

@@ -7,6 +7,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentState.Told;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -99,6 +100,16 @@ public final class Outcome {
                 "at rest after "
                     + Words.clock(rest)
                     + state.lastAnswer().map(Told::value).map(value -> " at " + value).orElse("")));
+    state
+        .addOnAt()
+        .ifPresent(on ->
+            parts.add(
+                "then "
+                    + plan.addOn().orElseThrow().formula().name()
+                    + state
+                        .addOnOffAt()
+                        .map(off -> " for " + Words.clock(Duration.between(on, off)))
+                        .orElse(", to be washed off")));
     return String.join("; ", parts) + ".";
   }
 

@@ -1,5 +1,6 @@
 package ivesk.core.treatment;
 
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
@@ -73,8 +74,12 @@ public final class Treatment {
               "this is no step of the ending");
       case LeavingChecked checked ->
           when(
-              state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
-              "the skin is not at rest");
+                  state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
+                  "the skin is not at rest")
+              .or(() ->
+                  when(
+                      state.addOnOn() && plan.addOn().filter(AddOn::shortContact).isPresent(),
+                      "the add-on is wiped off before the client leaves"));
       case Signed signed -> when(state.phase() != Phase.CHECKED, "the leaving check is not done");
       case HotSpotFelt(var zone, var value) -> known(plan, zone);
       case RednessSeen(var grades) -> known(plan, grades.keySet());
@@ -94,9 +99,19 @@ public final class Treatment {
       case TreatmentEvent.AdviceTaken f -> Optional.empty();
       case TreatmentEvent.FanTurned f -> Optional.empty();
       case TreatmentEvent.NoteWritten f -> Optional.empty();
+      case TreatmentEvent.AddOnPutOn f -> addOn(plan, state);
+      case TreatmentEvent.AddOnWipedOff f -> when(!state.addOnOn(), "no add-on is on");
       case TreatmentEvent.ProductApplied f ->
           when(!state.phase().afterAcid(), "the acid is not off yet");
     };
+  }
+
+  /// Why the add-on may not go on now; empty when it may.
+  public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
+    if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
+    if (state.addOnAt().isPresent()) return Optional.of("the add-on was put on already");
+    return when(state.phase() != Phase.AT_REST, "the skin is not at rest")
+        .or(() -> Gate.b(plan, state));
   }
 
   /// The number told after the prep wipe; empty when it was not asked.

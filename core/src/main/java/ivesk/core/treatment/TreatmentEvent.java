@@ -157,6 +157,12 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
+  /// The plan's add-on goes on, all over the skin that was treated.
+  public record AddOnPutOn() implements Fact {}
+
+  /// It comes off in the room: short contact is over, or it burns.
+  public record AddOnWipedOff() implements Fact {}
+
   /// @param noBurning said by the client
   public record LeavingChecked(boolean noBurning, List<Zone> stillPink) implements Fact {
     public LeavingChecked {

@@ -2,6 +2,8 @@ package ivesk.core.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
@@ -70,6 +72,8 @@ final class TreatmentFold {
   private Optional<Integer> endedByRow;
   private final List<String> endingSteps;
   private final List<String> products;
+  private Optional<Instant> addOnAt;
+  private Optional<Instant> addOnOffAt;
   private Optional<Instant> restAt;
   private Instant lastEventAt;
 
@@ -95,6 +99,8 @@ final class TreatmentFold {
     endedByRow = from.endedByRow();
     endingSteps = new ArrayList<>(from.endingSteps());
     products = new ArrayList<>(from.products());
+    addOnAt = from.addOnAt();
+    addOnOffAt = from.addOnOffAt();
     restAt = from.restAt();
     lastEventAt = from.lastEventAt();
   }
@@ -121,6 +127,8 @@ final class TreatmentFold {
         endedByRow,
         endingSteps,
         products,
+        addOnAt,
+        addOnOffAt,
         restAt,
         lastEventAt);
   }
@@ -183,6 +191,8 @@ final class TreatmentFold {
         }
       }
       case ProductApplied(var product) -> products.add(product);
+      case AddOnPutOn() -> addOnAt = Optional.of(at);
+      case AddOnWipedOff() -> addOnOffAt = Optional.of(at);
       case LeavingChecked(var noBurning, var pink) -> {
         if (noBurning) phase = Phase.CHECKED;
       }

@@ -25,6 +25,8 @@ import java.util.Set;
 /// @param declined rows whose advice was passed since the last look
 /// @param endedByRow row of the advice that brought the end
 /// @param endingSteps steps of the ending that were done
+/// @param addOnAt when the plan's add-on was put on
+/// @param addOnOffAt when it was wiped off again
 public record TreatmentState(
     Phase phase,
     Map<ReadyStep, Instant> stepsDone,
@@ -46,6 +48,8 @@ public record TreatmentState(
     Optional<Integer> endedByRow,
     List<String> endingSteps,
     List<String> products,
+    Optional<Instant> addOnAt,
+    Optional<Instant> addOnOffAt,
     Optional<Instant> restAt,
     Instant lastEventAt) {
 
@@ -137,6 +141,8 @@ public record TreatmentState(
         List.of(),
         List.of(),
         Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         at);
   }
 
@@ -210,6 +216,11 @@ public record TreatmentState(
   /// Treated zones that still carry acid.
   public List<Zone> active(TreatmentPlan plan) {
     return treated(plan).stream().filter(zone -> !zones.get(zone).ended()).toList();
+  }
+
+  /// The add-on is on the skin.
+  public boolean addOnOn() {
+    return addOnAt.isPresent() && addOnOffAt.isEmpty();
   }
 
   public boolean wipeOwed() {

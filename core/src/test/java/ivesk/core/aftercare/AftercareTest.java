@@ -3,11 +3,14 @@ package ivesk.core.aftercare;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.aftercare.Aftercare.Mark;
+import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,7 +21,8 @@ class AftercareTest {
   private static final LocalDate DAY = ENDED.toLocalDate();
 
   private static Aftercare after(String code, DepthClass depth) {
-    return Aftercare.of(Library.get(code), depth, ENDED, false, true, Policies.defaults());
+    return Aftercare.of(
+        Library.get(code), depth, ENDED, false, true, Optional.empty(), Policies.defaults());
   }
 
   private static LocalDate free(Aftercare sheet, String what) {
@@ -62,7 +66,14 @@ class AftercareTest {
             usual.choices(),
             usual.openedByClinician());
     Aftercare sheet =
-        Aftercare.of(Library.get("SAL-20"), DepthClass.SUPERFICIAL, ENDED, false, false, sooner);
+        Aftercare.of(
+            Library.get("SAL-20"),
+            DepthClass.SUPERFICIAL,
+            ENDED,
+            false,
+            false,
+            Optional.empty(),
+            sooner);
     assertThat(free(sheet, "scrub")).isEqualTo(DAY.plusDays(3));
   }
 
@@ -111,6 +122,7 @@ class AftercareTest {
             ENDED,
             false,
             false,
+            Optional.empty(),
             Policies.defaults());
     assertThat(lines(fair, DAY.plusDays(14))).doesNotContain("late marks");
   }
@@ -125,8 +137,53 @@ class AftercareTest {
   void frostedZonesFlakeSooner() {
     Aftercare frosted =
         Aftercare.of(
-            Library.get("TCA-10"), DepthClass.SUPERFICIAL, ENDED, true, false, Policies.defaults());
+            Library.get("TCA-10"),
+            DepthClass.SUPERFICIAL,
+            ENDED,
+            true,
+            false,
+            Optional.empty(),
+            Policies.defaults());
     assertThat(lines(frosted, DAY.plusDays(3))).contains("sooner where it went white");
+  }
+
+  private static Aftercare withRetinol(String code, boolean shortContact, boolean wipedOff) {
+    Worn worn =
+        new Worn(new AddOn(Library.get("RET-1"), shortContact), ENDED.plusMinutes(10), wipedOff);
+    return Aftercare.of(
+        Library.get(code),
+        DepthClass.VERY_SUPERFICIAL,
+        ENDED,
+        false,
+        false,
+        Optional.of(worn),
+        Policies.defaults());
+  }
+
+  @Test
+  void aRetinoidThatStaysIsWashedOffAtItsHour() {
+    Aftercare sheet = withRetinol("MAN-20", false, false);
+    assertThat(lines(sheet, DAY))
+        .contains("leave the retinol lotion 1 % on, no water, until Wed 25 Nov, 20:40")
+        .doesNotContain("morning and night");
+    assertThat(sheet.answers())
+        .filteredOn(reply -> reply.question().equals("When do I wash it off?"))
+        .singleElement()
+        .satisfies(reply -> assertThat(reply.answer()).startsWith("Wed 25 Nov, 20:40."));
+    assertThat(free(sheet, "retinoid of your own")).isEqualTo(DAY.plusDays(5));
+    assertThat(lines(withRetinol("JES-RF", false, false), DAY))
+        .as("the label's hours come before the policy's eight")
+        .contains("20:40")
+        .doesNotContain("22:30");
+  }
+
+  @Test
+  void aRetinoidThatWasWipedOffLeavesOnlyItsFlakes() {
+    Aftercare sheet = withRetinol("MAN-20", true, true);
+    assertThat(lines(sheet, DAY)).contains("morning and night").doesNotContain("retinol lotion");
+    assertThat(sheet.answers()).noneMatch(reply -> reply.question().contains("wash it off"));
+    assertThat(lines(sheet, DAY.plusDays(Library.get("MAN-20").peelingLast() + 3)))
+        .contains("flaking mostly over");
   }
 
   private static String lines(Aftercare sheet, LocalDate date) {

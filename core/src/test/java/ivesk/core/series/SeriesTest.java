@@ -156,6 +156,7 @@ class SeriesTest {
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(150),
           Volume.ml(0.8),
+          Optional.empty(),
           Optional.empty());
     }
 

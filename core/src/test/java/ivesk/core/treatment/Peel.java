@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -59,6 +60,7 @@ final class Peel {
     private boolean first;
     private boolean firstFrost;
     private Optional<Formula> nextRung = Optional.empty();
+    private Optional<AddOn> addOn = Optional.empty();
 
     Plan(Formula formula) {
       this.formula = formula;
@@ -101,6 +103,11 @@ final class Peel {
       return this;
     }
 
+    Plan retinol(boolean shortContact) {
+      addOn = Optional.of(new AddOn(Library.get("RET-1"), shortContact));
+      return this;
+    }
+
     TreatmentPlan plan() {
       int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
       return new TreatmentPlan(
@@ -121,7 +128,8 @@ final class Peel {
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(560),
           Volume.ml(2.8),
-          Optional.empty());
+          Optional.empty(),
+          addOn);
     }
 
     /// Ready done, timer armed, no acid yet.

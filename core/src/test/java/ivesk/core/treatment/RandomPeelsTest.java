@@ -8,6 +8,8 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -132,6 +134,7 @@ class RandomPeelsTest {
             .layers(random.nextInt(1, most + 1), most)
             .type(Phototype.values()[random.nextInt(6)])
             .sensitivity(Sensitivity.values()[random.nextInt(3)]);
+    if (random.nextInt(3) == 0) plan.retinol(random.nextBoolean());
     if (random.nextInt(4) == 0) plan.firstVisit();
     if (random.nextInt(4) == 0) plan.firstFrostEnds();
     if (formula.code().equals("GLY-20") && random.nextBoolean()) {
@@ -163,13 +166,19 @@ class RandomPeelsTest {
         case ENDING_STEP -> {
           return new EndingStepDone(advice.line());
         }
+        case ADD_ON -> {
+          return new AddOnPutOn();
+        }
+        case WIPE_ADD_ON -> {
+          return new AddOnWipedOff();
+        }
         case END, NONE, ASK, ARM, FAN, MORE_LAYERS, LEAVING_CHECK -> {}
       }
       if (advice.passable() && random.nextInt(3) == 0) {
         return new AdviceDeclined(advice.row(), "for the test");
       }
     }
-    return switch (random.nextInt(26)) {
+    return switch (random.nextInt(28)) {
       case 0 -> new LayerStarted(some(random, zones), false);
       case 1 -> new LayerCovered();
       case 2 -> new ZoneReached(zone);
@@ -187,6 +196,8 @@ class RandomPeelsTest {
       case 15 -> new NoteWritten("a note");
       case 16 -> new EndingStarted(Optional.empty());
       case 17 -> new LeavingChecked(true, List.of());
+      case 18 -> new AddOnPutOn();
+      case 19 -> new AddOnWipedOff();
       default -> new SensationAnswered(random.nextInt(random.nextInt(4) == 0 ? 11 : 6));
     };
   }

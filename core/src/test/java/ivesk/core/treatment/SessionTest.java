@@ -11,6 +11,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.GateA;
@@ -58,7 +60,11 @@ class SessionTest {
   }
 
   private static Peel ended(String code, Optional<Integer> row) {
-    Peel peel = Peel.of(code).onSkin().feels(60, 3).say(120, new EndingStarted(row));
+    return ended(Peel.of(code), row);
+  }
+
+  private static Peel ended(Peel.Plan plan, Optional<Integer> row) {
+    Peel peel = plan.onSkin().feels(60, 3).say(120, new EndingStarted(row));
     double at = 130;
     for (String step : EndingSteps.of(peel.plan, peel.state())) {
       peel.say(at, new EndingStepDone(step));
@@ -347,6 +353,72 @@ class SessionTest {
       peel.say(340, new Signed("done", "same again"));
       assertThat(peel.refuses(341, new NoteWritten("late")))
           .contains("the record is signed; it is corrected by addendum only");
+    }
+  }
+
+  /// Gate B: 0 to 3, redness at most 1, no frost. Common practice, no source.
+  @Nested
+  class RetinolAfterTheAcid {
+
+    private static Peel resting(boolean shortContact) {
+      return ended(Peel.of("MAN-20").retinol(shortContact), Optional.of(5)).feels(260, 1);
+    }
+
+    @Test
+    void goesOnAtRestAndOnce() {
+      Peel early = ended(Peel.of("MAN-20").retinol(false), Optional.of(5));
+      assertThat(early.refuses(241, new AddOnPutOn())).contains("the skin is not at rest");
+      Peel peel = resting(false);
+      assertThat(peel.advice(261).action()).isEqualTo(Action.ADD_ON);
+      assertThat(peel.advice(261).reason()).isEqualTo("Stays 6 h, then washed off");
+      peel.say(270, new AddOnPutOn());
+      assertThat(peel.refuses(271, new AddOnPutOn())).contains("the add-on was put on already");
+      assertThat(peel.advice(271).action()).isEqualTo(Action.LEAVING_CHECK);
+      assertThat(peel.refuses(280, new LeavingChecked(true, List.of()))).isEmpty();
+      assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(280)))
+          .endsWith("; then Retinol lotion 1 %, to be washed off.");
+    }
+
+    @Test
+    void needsAPlanAndCalmUnfrostedSkin() {
+      Peel plain = ended("MAN-20", Optional.of(5)).feels(260, 1);
+      assertThat(plain.refuses(261, new AddOnPutOn())).contains("no add-on is planned");
+      assertThat(resting(false).red(262, 2, CHIN).refuses(263, new AddOnPutOn()))
+          .contains("the chin is red, 2");
+      assertThat(resting(false).white(262, Whitening.F1, CHIN).refuses(263, new AddOnPutOn()))
+          .contains("frost on the chin");
+      Peel hurt =
+          resting(false)
+              .say(262, new SignSeen(Sign.EYE))
+              .say(263, new SignResolved(Sign.EYE, "rinsed"));
+      assertThat(hurt.refuses(264, new AddOnPutOn()).orElseThrow()).contains("clinician decides");
+      assertThat(hurt.advice(264).action()).isEqualTo(Action.LEAVING_CHECK);
+    }
+
+    @Test
+    void shortContactComesOffBeforeTheClientLeaves() {
+      Peel peel = resting(true).say(270, new AddOnPutOn());
+      assertThat(peel.advice(271).line()).isEqualTo("Leave the RET-1 on");
+      assertThat(peel.advice(271).until()).contains(Peel.at(570));
+      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(Peel.at(570));
+      assertThat(peel.advice(570).line()).isEqualTo("Wipe the RET-1 off");
+      assertThat(peel.advice(570).until()).contains(Peel.at(870));
+      assertThat(peel.refuses(571, new LeavingChecked(true, List.of())))
+          .contains("the add-on is wiped off before the client leaves");
+      peel.say(600, new AddOnWipedOff());
+      assertThat(peel.refuses(601, new LeavingChecked(true, List.of()))).isEmpty();
+      assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(601)))
+          .endsWith("; then Retinol lotion 1 % for 5:30.");
+    }
+
+    @Test
+    void burningTakesItOff() {
+      Peel peel = resting(false).say(270, new AddOnPutOn()).feels(300, 5);
+      assertThat(peel.advice(301).line()).isEqualTo("Wipe the RET-1 off, then cool");
+      assertThat(peel.advice(301).action()).isEqualTo(Action.WIPE_ADD_ON);
+      peel.say(310, new AddOnWipedOff());
+      assertThat(peel.advice(311).line()).isEqualTo("Cool, then ask again");
+      assertThat(peel.refuses(312, new AddOnWipedOff())).contains("no add-on is on");
     }
   }
 

@@ -1,6 +1,7 @@
 package ivesk.server.aftercare;
 
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.series.LadderRules;
@@ -59,6 +60,20 @@ class AftercareController {
       Aftercare sheet,
       NextView next) {}
 
+  private Optional<Worn> worn(Live live) {
+    TreatmentState state = live.state();
+    return live.plan()
+        .addOn()
+        .flatMap(addOn ->
+            state
+                .addOnAt()
+                .map(at ->
+                    new Worn(
+                        addOn,
+                        LocalDateTime.ofInstant(at, clock.getZone()),
+                        state.addOnOffAt().isPresent())));
+  }
+
   @GetMapping
   AfterView after(@PathVariable UUID id) {
     Live live = treatments.ofVisit(id).orElseThrow(() -> new Refused("There was no peel yet."));
@@ -82,6 +97,7 @@ class AftercareController {
             local,
             state.zones().values().stream().anyMatch(zone -> zone.whitening().frost()),
             client.pigmentProne(),
+            worn(live),
             practice.policies()),
         new NextView(
             next.earliest(),

@@ -5,12 +5,12 @@ import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.Substance;
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.Course;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
-import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Chain;
@@ -89,7 +89,8 @@ class PlanController {
   record ChainAsked(String formula, List<NextStage> then) {}
 
   /// @param zones empty where it goes over all that the first stage covers
-  record StageView(String code, String name, List<String> zones, String how) {}
+  /// @param addOn goes on calm skin, in Settle
+  record StageView(String code, String name, List<String> zones, String how, boolean addOn) {}
 
   /// Empty fields take the proposal.
   record PlanKept(
@@ -174,14 +175,13 @@ class PlanController {
         formula.code(),
         formula.name(),
         next.zones().stream().map(Zone::label).toList(),
-        how(formula, facts));
+        how(formula, facts),
+        formula.use() == Formula.Use.STAYS);
   }
 
   private static String how(Formula formula, SelectionFacts facts) {
     if (formula.use() == Formula.Use.STAYS) {
-      return facts.client().policies().chose(Policies.Choice.RETINOL_SHORT_CONTACT)
-          ? "short contact, 5 to 10 min, then wiped off"
-          : "stays %d h, then washed off".formatted(formula.label().staysHours().orElse(6));
+      return AddOn.of(formula, facts.client().policies()).words();
     }
     return Selection.plannedContact(formula, facts)
         .map(time -> "limit " + Words.clock(time))

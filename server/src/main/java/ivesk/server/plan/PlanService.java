@@ -1,6 +1,8 @@
 package ivesk.server.plan;
 
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
+import ivesk.core.plan.AddOn;
 import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.TreatmentPlan;
@@ -172,6 +174,13 @@ public class PlanService {
 
   private TreatmentPlan make(UUID visitId, Chosen chosen) {
     SelectionFacts facts = selection.facts(visitId);
-    return Planning.plan(facts.client().shelf().get(chosen.formulaCode()), facts, chosen.wishes());
+    Shelf shelf = facts.client().shelf();
+    TreatmentPlan plan = Planning.plan(shelf.get(chosen.formulaCode()), facts, chosen.wishes());
+    return chosen.then().stream()
+        .map(next -> shelf.get(next.formula()))
+        .filter(formula -> formula.use() == Formula.Use.STAYS)
+        .findFirst()
+        .map(formula -> plan.then(AddOn.of(formula, facts.client().policies())))
+        .orElse(plan);
   }
 }

@@ -44,7 +44,11 @@ public record PlanView(
     Optional<Ph> ph,
     double areaCm2,
     double layerMl,
-    double mgPerCm2PerLayer) {
+    double mgPerCm2PerLayer,
+    Optional<AddOnView> addOn) {
+
+  /// What goes on calm skin after the acid.
+  public record AddOnView(String code, String name, String how) {}
 
   public static PlanView of(TreatmentPlan plan) {
     Formula formula = plan.formula();
@@ -77,6 +81,9 @@ public record PlanView(
         formula.ph(),
         plan.area().cm2(),
         plan.layer().ml(),
-        plan.dosePerLayer().mgPerCm2());
+        plan.dosePerLayer().mgPerCm2(),
+        plan.addOn()
+            .map(after ->
+                new AddOnView(after.formula().code(), after.formula().name(), after.words())));
   }
 }

@@ -32,6 +32,7 @@ import java.util.UUID;
 /// @param seq number of the newest event
 /// @param serverNow what the browser sets its clocks by
 /// @param gatePasses the answer to the prep lets the plan go on; empty before it
+/// @param addOnNotNow why the plan's add-on may not go on; empty when it may, or none is planned
 /// @param shortenedSeconds what the limit would be if the gate shortened it
 record TreatmentView(
     UUID id,
@@ -60,6 +61,9 @@ record TreatmentView(
     List<String> endingSteps,
     List<String> endingDone,
     List<String> products,
+    Optional<Instant> addOnAt,
+    Optional<Instant> addOnOffAt,
+    Optional<String> addOnNotNow,
     Optional<Instant> restAt,
     boolean wipeOwed,
     String summary,
@@ -112,6 +116,9 @@ record TreatmentView(
         EndingSteps.of(live.plan(), state),
         state.endingSteps(),
         state.products(),
+        state.addOnAt(),
+        state.addOnOffAt(),
+        live.plan().addOn().flatMap(after -> Treatment.addOn(live.plan(), state)),
         state.restAt(),
         state.wipeOwed(),
         Outcome.summary(live.plan(), state, now),
