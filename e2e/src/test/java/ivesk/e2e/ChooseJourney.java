@@ -1,6 +1,7 @@
 package ivesk.e2e;
 
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
 /// Choosing: three clients of the demo, two formulas side by side, numbers tried until a rule
@@ -73,5 +74,32 @@ class ChooseJourney extends Journey {
     browser.see("RET-1");
     browser.see("stays 6 h");
     browser.axe("Plan with a stage");
+    retinolAfterTheAcid();
+  }
+
+  private void retinolAfterTheAcid() {
+    browser.press("Keep plan");
+    browser.press("Go to Ready");
+    ready("KeepGLY-20");
+    browser.click(Browser.containing("acid touches"));
+    browser.saved();
+    browser.pass(25);
+    browser.click(Browser.containing("covered"));
+    browser.saved();
+    feels(2);
+    browser.pass(96);
+    browser.see("The limit of 2:00 is reached");
+    browser.click(By.cssSelector(".END"));
+    takeOff();
+    feels(1);
+    browser.see("At rest: RET-1 may go on");
+    browser.axe("Settle, the retinoid may go on");
+    browser.press("RET-1 goes on");
+    browser.saved();
+    browser.see("stays 6 h, then washed off");
+    browser.press("Yara says: no burning");
+    browser.at("/after");
+    browser.see("leave the retinol lotion 1 % on, no water, until Wed 25 Nov");
+    browser.see("When do I wash it off?");
   }
 }
