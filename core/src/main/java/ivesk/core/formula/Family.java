@@ -1,7 +1,9 @@
 package ivesk.core.formula;
 
+import ivesk.core.Words;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 
 /// A family of formulas with one ladder of strengths, in the order of the rack; those that are
 /// chosen by hand come last.
@@ -39,6 +41,11 @@ public enum Family {
     this.level = level;
     this.ranked = false;
     this.kin = kin;
+  }
+
+  /// "lactic, glycolic and TCA", in the order of the rack; empty for none.
+  public static String labels(Set<Family> families) {
+    return Words.list(families.stream().sorted().map(Family::label).toList());
   }
 
   public String label() {

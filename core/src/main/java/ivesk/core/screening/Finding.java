@@ -1,6 +1,8 @@
 package ivesk.core.screening;
 
 import ivesk.core.Source;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -40,6 +42,12 @@ public record Finding(
   /// Shuts what it covers until its date, its cause or its clearance.
   public boolean shuts() {
     return stands() && verdict.compareTo(Verdict.WAIT) >= 0;
+  }
+
+  /// What it says of one formula: of several families that it names, the formula's own.
+  String saidOf(Formula formula) {
+    String several = Family.labels(scope.families());
+    return several.isEmpty() ? said : said.replace(several, formula.family().coveredBy().label());
   }
 
   /// What it still limits: an override takes its limits away; a clearance takes the verdict, and of

@@ -10,13 +10,15 @@ import java.util.function.BiPredicate;
 /// What a finding speaks of: the client, or only some formulas at some depth.
 ///
 /// @param label as shown
+/// @param families that it names; empty where it goes by something else
 /// @param covers whether a formula, planned at a class, falls under it
-public record Scope(String label, boolean client, BiPredicate<Formula, DepthClass> covers) {
+public record Scope(
+    String label, boolean client, Set<Family> families, BiPredicate<Formula, DepthClass> covers) {
 
-  public static final Scope CLIENT = new Scope("client", true, (formula, depth) -> true);
+  public static final Scope CLIENT = new Scope("client", true, Set.of(), (formula, depth) -> true);
 
   public static Scope of(String label, BiPredicate<Formula, DepthClass> covers) {
-    return new Scope(label, false, covers);
+    return new Scope(label, false, Set.of(), covers);
   }
 
   /// A part of the skin, which is all that is planned.
@@ -25,8 +27,10 @@ public record Scope(String label, boolean client, BiPredicate<Formula, DepthClas
   }
 
   public static Scope families(Set<Family> families) {
-    return of(
+    return new Scope(
         String.join(", ", families.stream().sorted().map(Family::label).toList()),
+        false,
+        Set.copyOf(families),
         (formula, depth) -> families.contains(formula.family().coveredBy()));
   }
 
@@ -36,8 +40,10 @@ public record Scope(String label, boolean client, BiPredicate<Formula, DepthClas
 
   /// This scope, and only from a depth on.
   public Scope from(DepthClass least) {
-    return of(
+    return new Scope(
         label + ", " + least.label() + " or deeper",
+        client,
+        families,
         (formula, depth) -> covers.test(formula, depth) && !least.deeperThan(depth));
   }
 

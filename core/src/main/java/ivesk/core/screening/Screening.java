@@ -118,7 +118,7 @@ public record Screening(
         why.add(
             new Shut(
                 finding.ruleId(),
-                finding.verdict() + ": " + finding.said(),
+                finding.verdict() + ": " + finding.saidOf(formula),
                 finding.until(),
                 finding.clearedBy()));
       }

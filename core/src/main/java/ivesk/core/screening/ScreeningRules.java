@@ -465,7 +465,8 @@ public final class ScreeningRules {
     return List.of(
         missing.size() == Family.covering().size()
             ? cause(said, signing)
-            : cause(said + " for " + labels(missing), signing).only(Scope.families(missing)));
+            : cause(said + " for " + Family.labels(missing), signing)
+                .only(Scope.families(missing)));
   }
 
   private static List<Draft> isotretinoin(ScreeningFacts v) {
@@ -618,11 +619,14 @@ public final class ScreeningRules {
     }
     placed.forEach((day, families) ->
         found.add(
-            cause("patch test placed, not yet read: " + labels(families), "a read after 24 hours")
+            cause(
+                    "patch test placed, not yet read: " + Family.labels(families),
+                    "a read after 24 hours")
                 .earliest(day)
                 .only(scope.apply(families))));
     if (!missing.isEmpty()) {
-      String which = missing.size() == Family.covering().size() ? "" : " for " + labels(missing);
+      String which =
+          missing.size() == Family.covering().size() ? "" : " for " + Family.labels(missing);
       found.add(
           cause("no patch test" + which, "a patch test, read after 24 to 48 hours")
               .only(scope.apply(missing)));
@@ -641,7 +645,7 @@ public final class ScreeningRules {
     ExcludeFamilies out = new ExcludeFamilies(families);
     return v.is(REACTION, "scarred")
         ? List.of(refer("scars after an earlier peel", out))
-        : List.of(adapt("earlier reaction to " + labels(families), out));
+        : List.of(adapt("earlier reaction to " + Family.labels(families), out));
   }
 
   private static List<Draft> thinZone(ScreeningFacts v) {
@@ -768,10 +772,6 @@ public final class ScreeningRules {
 
   private static String years(ScreeningFacts v) {
     return v.age() + " years old";
-  }
-
-  private static String labels(Set<Family> families) {
-    return Words.list(families.stream().sorted().map(Family::label).toList());
   }
 
   private static String listed(List<String> codes) {

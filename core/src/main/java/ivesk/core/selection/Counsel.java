@@ -36,7 +36,8 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
               Optional.empty()));
     }
     Optional<String> beyond = beyondPeels(wished);
-    if (ranked.isEmpty()) return Optional.of(nothing(tiles, beyond, facts));
+    boolean useless = tiles.stream().anyMatch(tile -> rankedHere(tile) && tile.open());
+    if (ranked.isEmpty() && !useless) return Optional.of(nothing(tiles, beyond, facts));
     if (beyond.isPresent()) {
       return Optional.of(
           new Counsel(

@@ -7,6 +7,7 @@ import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.Selection.Tile;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
+import ivesk.core.skin.Region;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -125,7 +126,9 @@ final class Explanation {
       watch.add("Redness shows late on this skin: press and look for heat.");
     }
     if (facts.client().sensitive()) watch.add("Sensitive: lower lines, first look early.");
-    watch.add("Nostril folds and mouth corners take it first.");
+    Region region = facts.client().region();
+    if (region == Region.FACE) watch.add("Nostril folds and mouth corners take it first.");
+    else if (region.thin()) watch.add("Thin skin: it takes up more.");
     return String.join(" ", watch);
   }
 }

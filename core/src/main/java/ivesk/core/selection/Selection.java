@@ -198,10 +198,12 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   /// The family's rung that competes: the client's ladder rung, or the highest below it left open.
+  /// A family that does nothing for the goals has none.
   private static Optional<Tile> candidate(Family family, List<Tile> tiles, SelectionFacts facts) {
     int rung = Gates.rung(family, facts);
     return tiles.stream()
         .filter(tile -> tile.formula.family() == family && tile.open())
+        .filter(tile -> tile.score.benefit() > 0)
         .filter(tile -> tile.formula.rung() <= rung)
         .max(
             Comparator.<Tile>comparingInt(tile -> tile.formula.rung())

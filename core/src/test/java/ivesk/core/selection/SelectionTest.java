@@ -8,7 +8,9 @@ import static org.assertj.core.api.Assertions.within;
 import ivesk.core.formula.Family;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Clients;
+import ivesk.core.screening.PatchTest;
 import ivesk.core.screening.Question;
+import ivesk.core.screening.Screening.Shut;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Selection.Tile;
 import ivesk.core.skin.Areas;
@@ -205,6 +207,20 @@ class SelectionTest {
     }
 
     @Test
+    void whatDoesNothingForTheGoalsIsNotRanked() {
+      Selection rack =
+          choose(
+              easy()
+                  .type(Phototype.II)
+                  .shows(Map.of(Condition.SCARS_ICEPICK, 3), Condition.SCARS_ICEPICK));
+      assertThat(rack.ranked()).isEmpty();
+      assertThat(rack.tiles()).anyMatch(Tile::open);
+      Counsel counsel = rack.advice().orElseThrow();
+      assertThat(counsel.said()).startsWith("A peel alone does little for");
+      assertThat(counsel.refer().orElseThrow()).startsWith("a dermatologist");
+    }
+
+    @Test
     void dermalMelasmaOnlySaysAPeelDoesLittle() {
       Selection rack =
           choose(
@@ -391,6 +407,28 @@ class SelectionTest {
       assertThat(gly.reasons().notStronger()).startsWith("GLY-35 is shut: rung 2");
       assertThat(gly.reasons().notWeaker()).contains("milder");
       assertThat(gly.reasons().watch()).contains("whitening");
+    }
+
+    @Test
+    void whatToWatchGoesByTheRegion() {
+      assertThat(choose(easy()).tile("GLY-20").reasons().watch()).contains("Nostril folds");
+      assertThat(choose(easy().at(Region.BACK)).tile("GLY-20").reasons().watch())
+          .doesNotContain("Nostril", "Thin");
+      assertThat(choose(easy().at(Region.NECK_DECOLLETAGE)).tile("LAC-10").reasons().watch())
+          .contains("Thin skin: it takes up more.");
+    }
+
+    @Test
+    void aShutFormulaNamesItsOwnFamilyOfSeveral() {
+      Selection rack =
+          choose(
+              easy()
+                  .patched(
+                      Clients.patched(Family.PHA, PatchTest.Result.NOTHING),
+                      Clients.patched(Family.ENZYME, PatchTest.Result.NOTHING)));
+      assertThat(rack.tile("GLY-35").shut())
+          .extracting(Shut::words)
+          .contains("WAIT: no patch test for glycolic");
     }
 
     @Test
