@@ -143,13 +143,24 @@ function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
         (item.secondPassByPolicy ? "; a second by policy, after one uneventful visit" : ""),
     ],
     ["depth", item.depthLabel],
-    ["feels", `${label.bandLow} to ${label.bandHigh}${label.thenFalling ? ", then falling" : ""}`],
+    [
+      "feels",
+      `${label.bandLow} to ${label.bandHigh}` +
+        (label.bandSeconds === undefined ? "" : ` within ${minutes(label.bandSeconds)}`) +
+        (label.thenFalling ? ", then falling" : ""),
+    ],
     ["ended by", words(label.ending)],
     ["done when", label.doneWhen],
     ["measure", label.measure],
     ["warms", label.warms && "holds a warming agent"],
     ["next after", label.intervalDays > 0 && plural(label.intervalDays, "day")],
-    ["series", label.seriesMost > 0 && `${label.seriesLeast} to ${label.seriesMost}`],
+    [
+      "series",
+      label.seriesMost > 0 &&
+        (label.seriesLeast === label.seriesMost
+          ? String(label.seriesMost)
+          : `${label.seriesLeast} to ${label.seriesMost}`),
+    ],
     [
       "flaking",
       label.peelingLast > 0 ? `day ${label.peelingFirst} to ${label.peelingLast}` : "none",

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Shelf as ShelfState, ShelfItem } from "../api/types";
 import { RoomOf } from "../app/RoomOf";
@@ -153,9 +153,15 @@ function ItemLine({
   onPick: () => void;
 }) {
   const { label } = item;
+  const line = useRef<HTMLButtonElement>(null);
+  // Opened by its address, a formula is in sight in the list too.
+  useEffect(() => {
+    if (picked) line.current?.scrollIntoView({ block: "nearest" });
+  }, [picked]);
   return (
     <button
       type="button"
+      ref={line}
       className={`line product shelf-line ${picked ? "here" : ""}`}
       aria-pressed={picked}
       onClick={onPick}
@@ -182,11 +188,12 @@ function ItemLine({
 function Bottles({ item }: { item: ShelfItem }) {
   const usable = item.lots.filter((lot) => lot.state === "GOOD" || lot.state === "LOW");
   if (item.lots.length === 0) return <span className="small soft shelf-bottles none">–</span>;
-  const mind = item.noBottle ? "none in date" : usable.every((lot) => lot.state === "LOW") && "low";
+  if (item.noBottle) return <span className="small shelf-bottles warn">none in date</span>;
+  const low = usable.every((lot) => lot.state === "LOW");
   return (
-    <span className={`small shelf-bottles ${mind ? "warn" : ""}`}>
+    <span className={`small shelf-bottles ${low ? "warn" : ""}`}>
       {plural(usable.length, "bottle")}
-      {mind && ` · ${mind}`}
+      {low && " · low"}
     </span>
   );
 }
