@@ -108,6 +108,13 @@ class BenchApiTest {
           dilution   | {'stockPercent':70,'targetPercent':35,'finalMl':-5}                 | Final volume, mL is -5.0
           alligation | {'strongPercent':70,'weakPercent':20,'targetPercent':90,'finalMl':1} | between the two
           dose       | {'percentWv':30,'volumeMl':-1,'areaCm2':600,'layers':1}             | Volume, mL is -1.0
+          mixture    | {'onePercent':70,'oneMl':40,'otherPercent':20,'otherMl':-5,'printedPercent':40} | Volume of the second, mL is -5.0; allowed is 0 and up
+          parts      | {'parts':[{'substance':'SALICYLIC','grams':-3,'purityPercent':100}],'finalMl':100} | Salicylic, g is -3.0
+          parts      | {'parts':[{'substance':'LACTIC','grams':3,'purityPercent':120}],'finalMl':100} | Purity of lactic, % w/w is 120.0; allowed is 0.0 to 100.0
+          strength   | {'substance':'GLYCOLIC','percent':120,'convention':'WW','densityGPerMl':1.2} | Strength, % w/w is 120.0
+          strength   | {'substance':'PAPAYA','percent':10,'convention':'WV','densityGPerMl':1} | Papaya enzyme has no molar mass
+          permeability | {'substance':'RETINOL'}                                           | of which no partition is given
+          ph         | {'components':[{'substance':'GLYCOLIC','percentWv':35}],'baseMolar':-1} | Base, mol/L is -1.0
           """)
   void refusesNonsenseByFieldValueAndRange(String tool, String facts, String words) {
     Answer answer = practice.post("/api/bench/" + tool, facts.replace('\'', '"'));

@@ -20,7 +20,7 @@ public final class ChargeBalance {
 
     /// @param strength in % w/v
     public static Acid of(Substance substance, Strength strength) {
-      return new Acid(strength.molarity(substance), substance.pKas());
+      return new Acid(strength.molarity(substance.molar()), substance.pKas());
     }
 
     /// Mean negative charge per molecule at a concentration of hydrogen ions.

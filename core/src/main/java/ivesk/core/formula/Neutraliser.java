@@ -4,6 +4,7 @@ import ivesk.core.Require;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Mass;
+import ivesk.core.quantity.MolarMass;
 import ivesk.core.quantity.Molarity;
 import ivesk.core.quantity.Volume;
 import java.util.List;
@@ -29,13 +30,13 @@ public record Neutraliser(Amount protons, Mass base, Volume volume, Volume gas, 
     ARGININE("arginine", 174.20, 15, false);
 
     private final String label;
-    private final double molarMass;
+    private final MolarMass molarMass;
     private final double mostPercentWv;
     private final boolean gas;
 
-    Base(String label, double molarMass, double mostPercentWv, boolean gas) {
+    Base(String label, double gPerMol, double mostPercentWv, boolean gas) {
       this.label = label;
-      this.molarMass = molarMass;
+      this.molarMass = new MolarMass(gPerMol);
       this.mostPercentWv = mostPercentWv;
       this.gas = gas;
     }
@@ -44,8 +45,7 @@ public record Neutraliser(Amount protons, Mass base, Volume volume, Volume gas, 
       return label;
     }
 
-    /// g/mol.
-    public double molarMass() {
+    public MolarMass molarMass() {
       return molarMass;
     }
   }
@@ -77,7 +77,7 @@ public record Neutraliser(Amount protons, Mass base, Volume volume, Volume gas, 
             .map(c -> protons(c, volume))
             .reduce(Amount.NONE, Amount::plus);
     Amount protons = acid.less(inIt.in(volume));
-    Mass mass = protons.mass(base.molarMass);
+    Mass mass = base.molarMass.of(protons);
     Volume needed = strength.holding(mass);
     Volume gas = base.gas ? Volume.litres(protons.mol() * L_PER_MOL) : Volume.NONE;
     return new Neutraliser(protons, mass, needed, gas, needed.times(2));
@@ -85,11 +85,8 @@ public record Neutraliser(Amount protons, Mass base, Volume volume, Volume gas, 
 
   private static Amount protons(Component component, Volume volume) {
     Substance substance = component.substance();
-    return component
-        .strength()
-        .in(volume)
-        .amount(substance.molarMass())
-        .times(substance.pKas().size());
+    Amount molecules = substance.molar().in(component.strength().in(volume));
+    return molecules.times(substance.pKas().size());
   }
 
   /// Whether a formula is ended by neutralising at all. It does not undo a frost, and is never

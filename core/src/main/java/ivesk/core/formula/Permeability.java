@@ -1,20 +1,29 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.quantity.MolarMass;
+import java.util.Optional;
 
 /// How fast a substance in water passes skin.
-public final class Permeability {
-  private Permeability() {}
+///
+/// @param cmPerHour permeability coefficient, above 0
+public record Permeability(double cmPerHour) {
 
-  /// Permeability coefficient from water, cm/h: log Kp = -2.80 + 0.66 log Kow - 0.0056 MW. US EPA
-  /// RAGS Part E 2004, from memory; for neutral molecules, within a factor of ten or so, and not
-  /// for skin that a peel has opened.
+  /// From water: log Kp = -2.80 + 0.66 log Kow - 0.0056 MW. US EPA RAGS Part E 2004, from memory;
+  /// for neutral molecules, within a factor of ten or so, and not for skin that a peel has opened.
   ///
   /// @param logKow octanol-water partition, -5 to 8
-  /// @param molarMass g/mol, 10 to 800
-  public static double cmPerHour(double logKow, double molarMass) {
+  /// @param molarMass 10 to 800 g/mol
+  public static Permeability of(double logKow, MolarMass molarMass) {
     Require.range("log Kow", logKow, -5, 8);
-    Require.range("molar mass, g/mol", molarMass, 10, 800);
-    return Math.pow(10, -2.80 + 0.66 * logKow - 0.0056 * molarMass);
+    double gPerMol = Require.range("molar mass, g/mol", molarMass.gPerMol(), 10, 800);
+    return new Permeability(Math.pow(10, -2.80 + 0.66 * logKow - 0.0056 * gPerMol));
+  }
+
+  /// Of a substance; empty where its partition or molar mass is not given.
+  public static Optional<Permeability> of(Substance substance) {
+    return substance
+        .logKow()
+        .flatMap(logKow -> substance.molarMass().map(molarMass -> of(logKow, molarMass)));
   }
 }

@@ -3,6 +3,7 @@ package ivesk.core.formula;
 import ivesk.core.Require;
 import ivesk.core.quantity.Density;
 import ivesk.core.quantity.Mass;
+import ivesk.core.quantity.MolarMass;
 import ivesk.core.quantity.Molarity;
 import ivesk.core.quantity.Volume;
 
@@ -92,9 +93,8 @@ public record Strength(double percent, Convention convention) implements Compara
   }
 
   /// 10 times % w/v over the molar mass; for % w/v. Arithmetic.
-  public Molarity molarity(Substance substance) {
-    double molarMass = Require.range("molar mass, g/mol", substance.molarMass(), 1, 2000);
-    return new Molarity(10 * inWv() / molarMass);
+  public Molarity molarity(MolarMass molarMass) {
+    return new Molarity(10 * inWv() / molarMass.gPerMol());
   }
 
   /// By percent, within one convention.

@@ -1,6 +1,8 @@
 package ivesk.core.formula;
 
+import ivesk.core.quantity.MolarMass;
 import java.util.List;
+import java.util.Optional;
 
 /// A substance of a peel. Molar masses, pKa (25 C) and log Kow after the CRC Handbook, from memory.
 public enum Substance {
@@ -19,34 +21,52 @@ public enum Substance {
   GLUCONOLACTONE("gluconolactone", 178.14, -2, 3.86),
   /// A phenol: pKa 9.32, no titratable proton here.
   RESORCINOL("resorcinol", 110.11, 0.80),
-  RETINOL("retinol", 286.45, Double.NaN),
-  PAPAYA("papaya enzyme", Double.NaN, Double.NaN),
-  PINEAPPLE("pineapple enzyme", Double.NaN, Double.NaN),
-  PUMPKIN("pumpkin enzyme", Double.NaN, Double.NaN);
+  RETINOL("retinol", Optional.of(new MolarMass(286.45)), Optional.empty(), List.of()),
+  PAPAYA("papaya enzyme"),
+  PINEAPPLE("pineapple enzyme"),
+  PUMPKIN("pumpkin enzyme");
 
   private final String label;
-  private final double molarMass;
-  private final double logKow;
+  private final Optional<MolarMass> molarMass;
+  private final Optional<Double> logKow;
   private final List<Double> pKas;
 
-  Substance(String label, double molarMass, double logKow, Double... pKas) {
+  Substance(String label, double gPerMol, double logKow, Double... pKas) {
+    this(label, Optional.of(new MolarMass(gPerMol)), Optional.of(logKow), List.of(pKas));
+  }
+
+  Substance(
+      String label, Optional<MolarMass> molarMass, Optional<Double> logKow, List<Double> pKas) {
     this.label = label;
     this.molarMass = molarMass;
     this.logKow = logKow;
-    this.pKas = List.of(pKas);
+    this.pKas = pKas;
+  }
+
+  /// An enzyme: neither molar mass nor partition says what it does.
+  Substance(String label) {
+    this(label, Optional.empty(), Optional.empty(), List.of());
   }
 
   public String label() {
     return label;
   }
 
-  /// g/mol; NaN for enzymes.
-  public double molarMass() {
+  /// Empty for enzymes.
+  public Optional<MolarMass> molarMass() {
     return molarMass;
   }
 
-  /// Octanol-water partition, log; NaN where none is given.
-  public double logKow() {
+  /// Of what reacts or dissolves by the mole.
+  ///
+  /// @throws IllegalArgumentException for an enzyme
+  public MolarMass molar() {
+    return molarMass.orElseThrow(
+        () -> new IllegalArgumentException(label + " has no molar mass; name a substance"));
+  }
+
+  /// Octanol-water partition, log; empty where none is given.
+  public Optional<Double> logKow() {
     return logKow;
   }
 

@@ -32,13 +32,4 @@ public record Amount(double mmol) {
   public Amount times(double factor) {
     return new Amount(mmol * factor);
   }
-
-  /// @param gPerMol molar mass, 1 to 2,000
-  public Mass mass(double gPerMol) {
-    return new Mass(mol() * molarMass(gPerMol));
-  }
-
-  static double molarMass(double gPerMol) {
-    return Require.range("molar mass, g/mol", gPerMol, 1, 2000);
-  }
 }

@@ -35,11 +35,6 @@ public record Mass(double g) {
     return new Mass(g + other.g);
   }
 
-  /// @param gPerMol molar mass, 1 to 2,000
-  public Amount amount(double gPerMol) {
-    return Amount.mol(g / Amount.molarMass(gPerMol));
-  }
-
   private static double require(String field, double g) {
     return Require.notNegative(field + ", g", g);
   }

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /// Conversions are arithmetic of the SI, worked by hand.
 class QuantityTest {
+  private static final MolarMass BICARBONATE = new MolarMass(84.007);
 
   @Test
   void unitsConvert() {
@@ -27,9 +28,9 @@ class QuantityTest {
   /// 84.007 g/mol: 8.4007 g are 100 mmol, and 0.5 mol/L in 200 mL hold as much.
   @Test
   void massAmountAndMolarityAgree() {
-    Amount tenth = Mass.g(8.4007).amount(84.007);
+    Amount tenth = BICARBONATE.in(Mass.g(8.4007));
     assertThat(tenth.mmol()).isCloseTo(100, within(1e-9));
-    assertThat(tenth.mass(84.007).g()).isCloseTo(8.4007, within(1e-12));
+    assertThat(BICARBONATE.of(tenth).g()).isCloseTo(8.4007, within(1e-12));
     assertThat(Molarity.of(0.5).in(Volume.ml(200)).mmol()).isCloseTo(100, within(1e-9));
   }
 
@@ -46,6 +47,7 @@ class QuantityTest {
         Arguments.of((DoubleFunction<Object>) Mass::g, -0.1, "mass, g is -0.1"),
         Arguments.of((DoubleFunction<Object>) Area::cm2, -5, "area, cm2 is -5.0"),
         Arguments.of((DoubleFunction<Object>) Molarity::of, 31, "molarity, mol/L is 31.0"),
+        Arguments.of((DoubleFunction<Object>) MolarMass::new, 0, "molar mass, g/mol is 0.0"),
         Arguments.of((DoubleFunction<Object>) Density::new, 0.1, "density, g/mL is 0.1"),
         Arguments.of((DoubleFunction<Object>) Ph::of, 15, "pH is 15.0; allowed is 0.0 to 14.0"));
   }

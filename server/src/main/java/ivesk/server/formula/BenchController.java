@@ -16,6 +16,7 @@ import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Density;
+import ivesk.core.quantity.MolarMass;
 import ivesk.core.quantity.Molarity;
 import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
@@ -71,14 +72,14 @@ class BenchController {
   BenchWords words() {
     return new BenchWords(
         Arrays.stream(Substance.values())
-            .filter(substance -> !Double.isNaN(substance.molarMass()))
+            .filter(substance -> substance.molarMass().isPresent())
             .map(substance ->
                 new BenchSubstance(
                     substance,
                     substance.label(),
-                    substance.molarMass(),
+                    substance.molar().gPerMol(),
                     substance.pKas(),
-                    !Double.isNaN(substance.logKow())))
+                    substance.logKow().isPresent()))
             .toList(),
         shelf.shelf().formulas().stream()
             .filter(formula -> formula.components().stream().anyMatch(c -> c.substance().acid()))
@@ -279,7 +280,7 @@ class BenchController {
         words(
             "%.2f mmol of protons × %.2f g/mol = %.3f g %s = %.1f mL at %.1f %%",
             needed.protons().mmol(),
-            facts.base().molarMass(),
+            facts.base().molarMass().gPerMol(),
             needed.base().g(),
             facts.base().label(),
             needed.volume().ml(),
@@ -330,11 +331,12 @@ class BenchController {
             : words(
                 "%.1f %s × %.2f g/mL = %.1f %% w/v",
                 facts.percent(), facts.convention().label(), facts.densityGPerMl(), wv);
-    double molar = strength.molarity(facts.substance()).molPerL();
+    MolarMass molarMass = facts.substance().molar();
+    double molar = strength.molarity(molarMass).molPerL();
     return new StrengthAnswer(
         wv,
         molar,
-        first + words("; 10 × %.1f / %.2f = %.3f mol/L", wv, facts.substance().molarMass(), molar));
+        first + words("; 10 × %.1f / %.2f = %.3f mol/L", wv, molarMass.gPerMol(), molar));
   }
 
   /// @param baseMolar mol/L of strong base already in it
@@ -397,12 +399,19 @@ class BenchController {
   @PostMapping("/permeability")
   PermeabilityAnswer permeability(@RequestBody PermeabilityFacts facts) {
     Substance substance = facts.substance();
-    double kp = Permeability.cmPerHour(substance.logKow(), substance.molarMass());
+    double kp =
+        Permeability.of(substance)
+            .orElseThrow(() ->
+                new IllegalArgumentException(
+                    "substance is "
+                        + substance.label()
+                        + ", of which no partition is given; allowed are those with one"))
+            .cmPerHour();
     return new PermeabilityAnswer(
         kp,
         words(
             "10^(−2.80 + 0.66 × %.2f − 0.0056 × %.2f) = %.1e cm/h",
-            substance.logKow(), substance.molarMass(), kp),
+            substance.logKow().orElseThrow(), substance.molar().gPerMol(), kp),
         "US EPA RAGS Part E 2004, from memory; un-ionised, from water, whole skin.");
   }
 
