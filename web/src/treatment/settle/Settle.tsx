@@ -230,7 +230,7 @@ function AddOn({ treatment }: { treatment: Treatment }) {
       <br />
       {!addOnAt
         ? addOnNotNow
-          ? `Not today: ${addOnNotNow}.`
+          ? `Not now: ${addOnNotNow}.`
           : `Before all else; ${addOn.how}.`
         : addOnOffAt
           ? `On at ${hour(addOnAt)}, off at ${hour(addOnOffAt)}.`

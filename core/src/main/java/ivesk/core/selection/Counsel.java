@@ -36,8 +36,8 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
               Optional.empty()));
     }
     Optional<String> beyond = beyondPeels(wished);
-    boolean useless = tiles.stream().anyMatch(tile -> rankedHere(tile) && tile.open());
-    if (ranked.isEmpty() && !useless) return Optional.of(nothing(tiles, beyond, facts));
+    boolean nothingOpen = tiles.stream().noneMatch(tile -> rankedHere(tile) && tile.open());
+    if (ranked.isEmpty() && nothingOpen) return Optional.of(nothing(tiles, beyond, facts));
     if (beyond.isPresent()) {
       return Optional.of(
           new Counsel(

@@ -110,6 +110,7 @@ public final class Treatment {
   public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
     if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
     if (state.addOnAt().isPresent()) return Optional.of("the add-on was put on already");
+    if (state.phase() == Phase.CHECKED) return Optional.of("the leaving check is done");
     return when(state.phase() != Phase.AT_REST, "the skin is not at rest")
         .or(() -> Gate.b(plan, state));
   }

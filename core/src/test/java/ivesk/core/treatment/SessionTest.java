@@ -393,6 +393,8 @@ class SessionTest {
               .say(263, new SignResolved(Sign.EYE, "rinsed"));
       assertThat(hurt.refuses(264, new AddOnPutOn()).orElseThrow()).contains("clinician decides");
       assertThat(hurt.advice(264).action()).isEqualTo(Action.LEAVING_CHECK);
+      Peel left = resting(false).say(262, new LeavingChecked(true, List.of()));
+      assertThat(left.refuses(263, new AddOnPutOn())).contains("the leaving check is done");
     }
 
     @Test
