@@ -104,11 +104,15 @@ export default function Screen({ visit }: StationProps) {
 }
 
 function ToChoose({ visitId, state }: { visitId: string; state: ScreeningState }) {
-  const { verdict, open } = state.outcome;
+  const { verdict, open, unasked } = state.outcome;
   const may = (verdict === "PROCEED" || verdict === "ADAPT") && open > 0;
   return may ? (
     <Button variant="contained" component={Link} to={`/visits/${visitId}/choose`}>
       Choose acid
+    </Button>
+  ) : unasked === 0 ? (
+    <Button component={Link} to={`/visits/${visitId}/choose`}>
+      What instead
     </Button>
   ) : (
     <Button variant="contained" disabled>

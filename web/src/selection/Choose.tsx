@@ -50,8 +50,9 @@ export default function Choose({ visit }: StationProps) {
           What fits {firstName(visit.clientName)}’s skin on {day(rack.data.peelDate)}
         </h1>
         <p className="soft">
-          {rack.data.open} of {rack.data.here} made for {rack.data.region} are open. Fill shows fit;
-          the lowest strength that does the work wins a tie.
+          {rack.data.open === 0
+            ? `None of the ${rack.data.here} made for ${rack.data.region} is open; each says why.`
+            : `${rack.data.open} of ${rack.data.here} made for ${rack.data.region} are open. Fill shows fit; the lowest strength that does the work wins a tie.`}
         </p>
         <Ladders rack={rack.data} />
         {rack.data.advice && <CounselNote counsel={rack.data.advice} />}

@@ -30,6 +30,12 @@ class ChooseJourney extends Journey {
     browser.tabTo("Plan MAN-20", Keys.ENTER);
     browser.at("/plan");
 
+    show("Casper Wynd", "screen");
+    browser.tabTo("What instead", Keys.ENTER);
+    browser.see("Nothing may be offered on this day");
+    browser.see("Refer to a clinician");
+    browser.axe("Choose, nothing fits");
+
     show("Rosalind Peake", "choose");
     browser.see("AZM-15");
     browser.tabTo("~GLY-20", Keys.ENTER);

@@ -50,6 +50,11 @@ public record Finding(
     return several.isEmpty() ? said : said.replace(several, formula.family().coveredBy().label());
   }
 
+  /// Can come to an end: a STOP cannot, unless it only stands for an answer that was not asked.
+  boolean clears() {
+    return verdict != Verdict.PROCEED && (verdict != Verdict.STOP || unasked);
+  }
+
   /// What it still limits: an override takes its limits away; a clearance takes the verdict, and of
   /// the limits only zones that waited for it.
   List<Restriction> restrictionsLeft() {

@@ -141,7 +141,7 @@ public record Screening(
     if (shutAll.size() > 1) return Optional.empty();
     return (shutAll.isEmpty() ? findings : shutAll)
         .stream()
-            .filter(finding -> finding.stands() && finding.verdict() != Verdict.PROCEED)
+            .filter(finding -> finding.stands() && finding.clears())
             .map(finding -> {
               List<Finding> others = new ArrayList<>(findings);
               others.remove(finding);

@@ -70,7 +70,9 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
             : "No formula fits within the limits of this day.";
     List<String> instead = new ArrayList<>();
     List<Tile> ranked = tiles.stream().filter(tile -> rankedHere(tile)).toList();
-    if (facts.screening().verdict() != Verdict.STOP) {
+    if (facts.screening().verdict() == Verdict.STOP) {
+      instead.add("Today: bland care at home, nothing active on the skin.");
+    } else {
       opensMost(ranked).ifPresent(instead::add);
       opensLater(ranked).ifPresent(instead::add);
       instead.add("Today: a calming or hydrating treatment without acid, and the home plan.");

@@ -197,6 +197,16 @@ class LimitsTest {
     }
 
     @Test
+    void isNeverAStop() {
+      Screening pregnant = easy().answering(Question.PREGNANT, "yes").screened();
+      assertThat(pregnant.verdict()).isEqualTo(Verdict.STOP);
+      assertThat(pregnant.opensMost()).as("a pregnancy is not cleared").isEmpty();
+      assertThat(easy().notAsked(Question.PREGNANT).screened().opensMost())
+          .as("an answer that is missing is")
+          .isPresent();
+    }
+
+    @Test
     void isEmptyWhenNoSingleOneOpensAnything() {
       assertThat(
               easy()

@@ -446,6 +446,10 @@ class SelectionTest {
       assertThat(rack.ranked()).isEmpty();
       assertThat(rack.tiles()).noneMatch(Tile::open);
       assertThat(rack.advice().orElseThrow().said()).contains("pregnant");
+      assertThat(rack.advice().orElseThrow().instead())
+          .singleElement()
+          .asString()
+          .contains("bland");
     }
   }
 

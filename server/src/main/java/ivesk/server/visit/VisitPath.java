@@ -261,7 +261,8 @@ class VisitPath {
     boolean open =
         switch (station) {
           case CONSULT, SCREEN -> true;
-          case CHOOSE -> !shut(outcome) || state.isPresent();
+          // Where all is shut, Choose says why and what instead.
+          case CHOOSE -> outcome.unasked() == 0 || !shut(outcome) || state.isPresent();
           case PLAN -> formula.isPresent();
           case READY -> kept || state.isPresent();
           case TREAT ->
@@ -276,12 +277,7 @@ class VisitPath {
     return Optional.of(
         switch (station) {
           case CONSULT, SCREEN -> "";
-          case CHOOSE ->
-              outcome.unasked() > 0
-                  ? outcome.unasked() + " answers are missing in Screen"
-                  : outcome.open() == 0 && outcome.verdict().compareTo(Verdict.WAIT) < 0
-                      ? "Screen leaves nothing open"
-                      : "Screen says " + outcome.verdict();
+          case CHOOSE -> Words.count(outcome.unasked(), "answer") + " missing in Screen";
           case PLAN -> "choose a formula first";
           case READY -> "keep the plan first";
           case TREAT -> "arm the timer first";
