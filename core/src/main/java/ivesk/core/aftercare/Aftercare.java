@@ -2,6 +2,7 @@ package ivesk.core.aftercare;
 
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /// The sheet for one peel. Days and hours are common practice.
 ///
@@ -115,16 +117,13 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
     add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
     add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
-    Optional<Formula> more = worn.map(Worn::addOn).map(AddOn::formula);
-    boolean flakes = formula.peelingLast() > 0 || more.isPresent();
-    LocalDate flakesFrom =
-        day.plusDays(
-            formula.peelingLast() > 0
-                ? formula.peelingFirst()
-                : more.map(Formula::peelingFirst).orElse(0));
-    LocalDate flakesTo =
-        day.plusDays(formula.peelingLast() + more.map(Formula::peelingLast).orElse(0));
-    if (flakes) {
+    Flaking flaking =
+        Flaking.of(
+            Stream.concat(Stream.of(formula), worn.map(Worn::addOn).map(AddOn::formula).stream())
+                .toList());
+    LocalDate flakesFrom = day.plusDays(flaking.first());
+    LocalDate flakesTo = day.plusDays(flaking.last());
+    if (flaking.expected()) {
       add(
           lines,
           flakesFrom,
@@ -147,7 +146,9 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                     List.copyOf(entry.getValue())))
             .toList();
     return new Aftercare(
-        days, rules, answers(flakes, day, flakesFrom, flakesTo, rules, wash, pigmentProne));
+        days,
+        rules,
+        answers(flaking.expected(), day, flakesFrom, flakesTo, rules, wash, pigmentProne));
   }
 
   private static Mark mark(

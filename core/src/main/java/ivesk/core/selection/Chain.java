@@ -3,6 +3,7 @@ package ivesk.core.selection;
 import ivesk.core.Words;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
@@ -14,7 +15,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /// Several stages in one visit, in their order: enzyme before acid, retinoid after it, two formulas
@@ -79,32 +79,18 @@ public record Chain(
                     "TIME",
                     "the chain takes %d min in the room; %d are booked".formatted(minutes, booked),
                     "a longer appointment")));
+    Flaking flaking = Flaking.of(stages.stream().map(Stage::formula).toList());
     return new Chain(
         reading.depth(),
         reading.reasons(),
-        flakingFirst(stages),
-        acids(stages).mapToInt(Formula::peelingLast).max().orElse(0)
-            + stages.stream()
-                .map(Stage::formula)
-                .filter(formula -> formula.use() == Formula.Use.STAYS)
-                .mapToInt(Formula::peelingLast)
-                .sum(),
+        flaking.first(),
+        flaking.last(),
         acids(stages)
             .mapToInt(formula -> formula.intervalDays(Selection.plannedLayers(formula, facts)))
             .max()
             .orElse(0),
         minutes,
         List.copyOf(objections));
-  }
-
-  /// Of the acids; of a retinoid where they bring none.
-  private static int flakingFirst(List<Stage> stages) {
-    IntStream ofAcids = acids(stages).mapToInt(Formula::peelingFirst);
-    IntStream ofAll = stages.stream().mapToInt(stage -> stage.formula().peelingFirst());
-    return ofAcids
-        .filter(day -> day > 0)
-        .min()
-        .orElseGet(() -> ofAll.filter(day -> day > 0).min().orElse(0));
   }
 
   private static Stream<Formula> acids(List<Stage> stages) {

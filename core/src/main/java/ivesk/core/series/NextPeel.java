@@ -1,6 +1,7 @@
 package ivesk.core.series;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
@@ -14,6 +15,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /// The next peel: its earliest date with the reasons for it, and what it would be.
 ///
@@ -52,8 +54,6 @@ public record NextPeel(
     Formula done = plan.formula();
     int layers = Math.max(1, state.layers().size());
     List<String> reasons = new ArrayList<>();
-    Optional<Formula> addOn =
-        plan.addOn().map(AddOn::formula).filter(retinoid -> state.addOnAt().isPresent());
     int interval = done.intervalDays(layers);
     String why = "interval " + Words.count(interval, "day") + " after " + done.code();
     if (client.sensitive()) {
@@ -66,9 +66,9 @@ public record NextPeel(
     }
     LocalDate byInterval = on.plusDays(interval);
     reasons.add(why + ": " + Words.day(byInterval));
-    int flaking = done.peelingLast() + addOn.map(Formula::peelingLast).orElse(0);
-    LocalDate clear = on.plusDays(flaking + 1L);
-    if (flaking > 0) reasons.add("flakes gone, as expected: " + Words.day(clear));
+    Flaking flaking = Flaking.of(wentOn(plan, state));
+    LocalDate clear = on.plusDays(flaking.last() + 1L);
+    if (flaking.expected()) reasons.add("flakes gone, as expected: " + Words.day(clear));
     LocalDate earliest = byInterval.isAfter(clear) ? byInterval : clear;
 
     if (Outcome.injured(state)) {
@@ -110,6 +110,15 @@ public record NextPeel(
           "Well taken. At most " + (layers + 1) + " layers within the client's limits.");
     }
     return new NextPeel(earliest, reasons, Step.SAME, Optional.of(done), "Well taken. " + reason);
+  }
+
+  /// The acid, and the retinoid if it was put on.
+  private static List<Formula> wentOn(TreatmentPlan plan, TreatmentState state) {
+    return Stream.concat(
+            Stream.of(plan.formula()),
+            plan.addOn().filter(planned -> state.addOnAt().isPresent()).stream()
+                .map(AddOn::formula))
+        .toList();
   }
 
   private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {

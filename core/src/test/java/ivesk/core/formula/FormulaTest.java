@@ -13,8 +13,10 @@ import ivesk.core.quantity.Volume;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -248,6 +250,21 @@ class FormulaTest {
     void refusesWhatIsNotThere() {
       assertThatThrownBy(() -> Library.get("PHENOL")).hasMessageContaining("PHENOL");
     }
+  }
+
+  /// Days of the library's rows; a retinoid adds its own. Common practice, no source.
+  @ParameterizedTest
+  @CsvSource({
+    "SAL-20, , 2, 5",
+    "SAL-20, RET-1, 2, 8",
+    "PHA-15, , 0, 0",
+    "PHA-15, RET-1, 2, 3",
+    "MAN-20, SAL-20, 1, 5"
+  })
+  void flakingOfAllThatWentOn(String code, String other, int first, int last) {
+    List<Formula> on = Stream.of(code, other).filter(Objects::nonNull).map(Library::get).toList();
+    assertThat(Flaking.of(on)).isEqualTo(new Flaking(first, last));
+    assertThat(Flaking.of(on).expected()).isEqualTo(last > 0);
   }
 
   @Test

@@ -1,0 +1,36 @@
+package ivesk.core.formula;
+
+import java.util.List;
+import java.util.OptionalInt;
+
+/// When skin may flake after all that went on in one visit.
+///
+/// @param first day on which it may start, 0 when none is expected
+/// @param last day of it, 0 when none is expected
+public record Flaking(int first, int last) {
+
+  /// From the acids' first day to their last, with the days that a retinoid adds; its own first day
+  /// where the acids bring none.
+  public static Flaking of(List<Formula> formulas) {
+    List<Formula> acids = formulas.stream().filter(Formula::peels).toList();
+    OptionalInt ofAcids = first(acids);
+    return new Flaking(
+        ofAcids.isPresent() ? ofAcids.getAsInt() : first(formulas).orElse(0),
+        acids.stream().mapToInt(Formula::peelingLast).max().orElse(0)
+            + formulas.stream()
+                .filter(formula -> formula.use() == Formula.Use.STAYS)
+                .mapToInt(Formula::peelingLast)
+                .sum());
+  }
+
+  private static OptionalInt first(List<Formula> formulas) {
+    return formulas.stream()
+        .filter(formula -> formula.peelingLast() > 0)
+        .mapToInt(Formula::peelingFirst)
+        .min();
+  }
+
+  public boolean expected() {
+    return last > 0;
+  }
+}
