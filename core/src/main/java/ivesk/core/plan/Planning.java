@@ -31,8 +31,10 @@ public final class Planning {
         new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
   }
 
+  /// @param addOn what goes on calm skin after the formula
   /// @throws IllegalArgumentException when a wish passes the limits of the day or of the formula
-  public static TreatmentPlan plan(Formula formula, SelectionFacts facts, Wishes wishes) {
+  public static TreatmentPlan plan(
+      Formula formula, Optional<AddOn> addOn, SelectionFacts facts, Wishes wishes) {
     Limits limits = facts.screening().limits();
     int proposed = Selection.plannedLayers(formula, facts);
     boolean first = facts.ladders().firstWith(formula.family());
@@ -109,6 +111,6 @@ public final class Planning {
         area,
         Dose.layer(area),
         facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number),
-        Optional.empty());
+        addOn);
   }
 }

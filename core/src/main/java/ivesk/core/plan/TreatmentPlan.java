@@ -90,30 +90,6 @@ public record TreatmentPlan(
     return zones.getFirst().region();
   }
 
-  /// The same with something for calm skin after it.
-  public TreatmentPlan then(AddOn after) {
-    return new TreatmentPlan(
-        formula,
-        zones,
-        layersPlanned,
-        layersAtMost,
-        contactLimit,
-        hold,
-        stop,
-        phototype,
-        sensitivity,
-        firstVisit,
-        firstFrostEnds,
-        nextRung,
-        restAtMost,
-        solventAllowed,
-        depth,
-        area,
-        layer,
-        lot,
-        Optional.of(after));
-  }
-
   /// A single pass of a formula that falls by itself.
   public boolean singlePassSelfLimiting() {
     return formula.use() == Formula.Use.SELF_LIMITING && layersAtMost == 1;

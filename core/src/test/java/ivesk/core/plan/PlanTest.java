@@ -51,6 +51,7 @@ class PlanTest {
     Areas areas = new Areas(600 / 350.0, 35, Map.of());
     return Planning.plan(
         Library.get(code),
+        Optional.empty(),
         new SelectionFacts(
             client.facts(),
             client.screened(),

@@ -20,8 +20,8 @@ import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.NeutraliserView;
+import ivesk.server.plan.PlanService.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
-import ivesk.server.selection.SelectionService;
 import ivesk.server.treatment.PlanView;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -44,19 +44,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/visits/{id}")
 class PlanController {
   private final PlanService plans;
-  private final SelectionService selection;
   private final VisitStore visits;
   private final ClientStore clients;
   private final Clock clock;
 
-  PlanController(
-      PlanService plans,
-      SelectionService selection,
-      VisitStore visits,
-      ClientStore clients,
-      Clock clock) {
+  PlanController(PlanService plans, VisitStore visits, ClientStore clients, Clock clock) {
     this.plans = plans;
-    this.selection = selection;
     this.visits = visits;
     this.clients = clients;
     this.clock = clock;
@@ -118,7 +111,7 @@ class PlanController {
 
   @GetMapping("/plan")
   Optional<PlanStation> plan(@PathVariable UUID id) {
-    return plans.plan(id).map(plan -> station(id, plan));
+    return plans.planned(id).map(planned -> station(id, planned));
   }
 
   @PutMapping("/plan")
@@ -134,17 +127,18 @@ class PlanController {
     return plan(id).orElseThrow();
   }
 
-  private PlanStation station(UUID id, TreatmentPlan plan) {
-    SelectionFacts facts = selection.facts(id);
+  private PlanStation station(UUID id, Planned planned) {
+    TreatmentPlan plan = planned.plan();
+    SelectionFacts facts = planned.facts();
     Visit visit = visits.get(id);
     Client client = clients.get(visit.clientId());
     LocalDate day = facts.client().peelDate();
     Volume all = plan.layer().times(plan.layersAtMost());
     double grams = Dose.carried(plan.formula(), Substance.SALICYLIC, all).g();
-    Optional<Chain> chain = plans.chain(id);
+    Optional<Chain> chain = planned.chain();
     return new PlanStation(
         PlanView.of(plan),
-        plans.kept(id),
+        planned.chosen().kept(),
         Math.max(plan.layersPlanned(), Selection.mostLayers(plan.formula(), facts)),
         FreeAcid.of(plan.formula()).percent(),
         Trolley.neutraliser(plan).map(NeutraliserView::of),
@@ -165,7 +159,7 @@ class PlanController {
             facts.screening().limits().care().contains(Care.Kind.COVER_OPEN_SPOTS)),
         day.plusDays(chain.map(Chain::peelingFirst).orElse(plan.formula().peelingFirst())),
         day.plusDays(chain.map(Chain::peelingLast).orElse(plan.formula().peelingLast())),
-        plans.then(id).stream().map(next -> stage(next, facts)).toList(),
+        planned.chosen().then().stream().map(next -> stage(next, facts)).toList(),
         chain);
   }
 

@@ -46,9 +46,24 @@ public class PlanService {
     return store.of(visitId).map(Chosen::kept).orElse(false);
   }
 
-  /// The stage as the choice and the limits of the day make it; empty before a choice.
-  public Optional<TreatmentPlan> plan(UUID visitId) {
-    return store.of(visitId).map(chosen -> make(visitId, chosen));
+  /// What is planned for a visit, with the facts that made it.
+  ///
+  /// @param plan the first stage, as the choice and the limits of the day make it
+  /// @param chain all stages together; empty where there is only one
+  record Planned(Chosen chosen, TreatmentPlan plan, Optional<Chain> chain, SelectionFacts facts) {}
+
+  /// Empty before a choice.
+  Optional<Planned> planned(UUID visitId) {
+    return store
+        .of(visitId)
+        .map(chosen -> {
+          SelectionFacts facts = selection.facts(visitId);
+          return new Planned(
+              chosen,
+              make(chosen, facts),
+              chain(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts),
+              facts);
+        });
   }
 
   /// Takes a formula. Any but the first choice needs a few words of reason.
@@ -115,24 +130,13 @@ public class PlanService {
         });
   }
 
-  List<NextStage> then(UUID visitId) {
-    return store.of(visitId).map(Chosen::then).orElse(List.of());
-  }
-
-  /// The stages of a visit together, as kept; empty where there is only one.
-  Optional<Chain> chain(UUID visitId) {
-    return store
-        .of(visitId)
-        .flatMap(chosen ->
-            chain(chosen.formulaCode(), chosen.then(), chosen.wishes(), selection.facts(visitId)));
-  }
-
   /// Keeps the plan as it stands; Ready opens.
   @Transactional
   public void keep(UUID visitId, Wishes wishes, String who) {
     treatments.requireUnopened(visitId);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
-    requireOpen(selection.choose(visitId), chosen.formulaCode());
+    SelectionFacts facts = selection.facts(visitId);
+    requireOpen(Selection.choose(facts), chosen.formulaCode());
     // Stages have their zones from the choice; where none are named again, they stay.
     boolean asChosen = !chosen.then().isEmpty() && wishes.zones().isEmpty();
     Wishes within =
@@ -144,8 +148,8 @@ public class PlanService {
                 chosen.wishes().zones())
             : wishes;
     Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), within, true, chosen.then());
-    requireTogether(kept.formulaCode(), kept.then(), within, selection.facts(visitId));
-    make(visitId, kept);
+    requireTogether(kept.formulaCode(), kept.then(), within, facts);
+    make(kept, facts);
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
   }
@@ -162,7 +166,7 @@ public class PlanService {
     }
     requireOpen(Selection.choose(facts), chosen.formulaCode());
     requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
-    return make(visitId, chosen);
+    return make(chosen, facts);
   }
 
   private static void requireOpen(Selection rack, String code) {
@@ -172,15 +176,14 @@ public class PlanService {
     }
   }
 
-  private TreatmentPlan make(UUID visitId, Chosen chosen) {
-    SelectionFacts facts = selection.facts(visitId);
+  private static TreatmentPlan make(Chosen chosen, SelectionFacts facts) {
     Shelf shelf = facts.client().shelf();
-    TreatmentPlan plan = Planning.plan(shelf.get(chosen.formulaCode()), facts, chosen.wishes());
-    return chosen.then().stream()
-        .map(next -> shelf.get(next.formula()))
-        .filter(formula -> formula.use() == Formula.Use.STAYS)
-        .findFirst()
-        .map(formula -> plan.then(AddOn.of(formula, facts.client().policies())))
-        .orElse(plan);
+    Optional<AddOn> addOn =
+        chosen.then().stream()
+            .map(next -> shelf.get(next.formula()))
+            .filter(formula -> formula.use() == Formula.Use.STAYS)
+            .findFirst()
+            .map(formula -> AddOn.of(formula, facts.client().policies()));
+    return Planning.plan(shelf.get(chosen.formulaCode()), addOn, facts, chosen.wishes());
   }
 }

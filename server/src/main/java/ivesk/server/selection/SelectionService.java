@@ -2,7 +2,6 @@ package ivesk.server.selection;
 
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
-import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
@@ -50,9 +49,5 @@ public class SelectionService {
             BodySurface.of(client.heightCm(), client.weightKg()), facts.age(), consult.areas()),
         client.weightKg(),
         Optional.of(visit.minutes()));
-  }
-
-  public Selection choose(UUID visitId) {
-    return Selection.choose(facts(visitId));
   }
 }
