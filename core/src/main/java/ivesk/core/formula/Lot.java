@@ -71,6 +71,29 @@ public record Lot(
         });
   }
 
+  /// As its fields are filled in.
+  ///
+  /// @throws IllegalArgumentException naming the field
+  public static Lot of(
+      String formulaCode,
+      String number,
+      LocalDate received,
+      LocalDate expires,
+      Optional<LocalDate> opened,
+      Optional<Integer> monthsAfterOpening,
+      double volumeMl,
+      double leftMl) {
+    return new Lot(
+        formulaCode,
+        number,
+        received,
+        expires,
+        opened,
+        monthsAfterOpening,
+        Volume.ml("volume", volumeMl),
+        Volume.ml("volume left", leftMl));
+  }
+
   /// The last day on which it may be used: its expiry, or the end of its period after opening.
   public LocalDate lastDay() {
     return Stream.concat(

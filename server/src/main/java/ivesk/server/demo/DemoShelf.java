@@ -7,7 +7,6 @@ import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;
-import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.formula.Product;
 import ivesk.server.formula.ShelfService;
@@ -92,15 +91,15 @@ class DemoShelf {
       String who) {
     shelf.saveLot(
         UUID.randomUUID(),
-        new Lot(
+        Lot.of(
             code,
             number,
             received,
             received.plusDays(expiresAfter),
             opened,
             Optional.of(12),
-            Volume.ml(volumeMl),
-            Volume.ml(leftMl)),
+            volumeMl,
+            leftMl),
         0,
         who);
   }

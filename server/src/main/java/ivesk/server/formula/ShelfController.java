@@ -9,7 +9,6 @@ import ivesk.core.formula.ScannedLabel;
 import ivesk.core.formula.Shelf;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies.Restricted;
-import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.formula.ShelfCsv.Preview;
@@ -227,15 +226,8 @@ class ShelfController {
       double volumeMl,
       double leftMl) {
     Lot lot() {
-      return new Lot(
-          formulaCode,
-          number,
-          received,
-          expires,
-          opened,
-          monthsAfterOpening,
-          Volume.ml("volume", volumeMl),
-          Volume.ml("volume left", leftMl));
+      return Lot.of(
+          formulaCode, number, received, expires, opened, monthsAfterOpening, volumeMl, leftMl);
     }
   }
 

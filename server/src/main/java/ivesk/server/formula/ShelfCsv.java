@@ -7,7 +7,6 @@ import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;
-import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Region;
 import ivesk.server.formula.CsvSheet.Fault;
 import ivesk.server.formula.CsvSheet.Reading;
@@ -143,7 +142,7 @@ class ShelfCsv {
   Preview preview(Table table, String text) {
     return switch (table) {
       case PRODUCTS -> readProducts(text).preview();
-      case LOTS -> readLots(text).preview();
+      case LOTS -> readLots(text, knownLots()).preview();
     };
   }
 
@@ -160,9 +159,9 @@ class ShelfCsv {
         yield plan.preview();
       }
       case LOTS -> {
-        Plan<Lot> plan = readLots(text);
-        plan.requireWhole();
         Map<String, KeptLot> known = knownLots();
+        Plan<Lot> plan = readLots(text, known);
+        plan.requireWhole();
         plan.writing()
             .forEach(lot -> {
               KeptLot kept = known.get(key(lot));
@@ -243,8 +242,7 @@ class ShelfCsv {
         product -> new Line(0, product.code(), product.name(), Effect.SAME));
   }
 
-  private Plan<Lot> readLots(String text) {
-    Map<String, KeptLot> known = knownLots();
+  private Plan<Lot> readLots(String text, Map<String, KeptLot> known) {
     return plan(
         Table.LOTS,
         CsvSheet.read(text, LOT_COLUMNS, this::lot),
@@ -266,15 +264,15 @@ class ShelfCsv {
   }
 
   private Lot lot(Row row) {
-    return new Lot(
+    return Lot.of(
         shelf.shelf().get(row.text("code")).code(),
         row.text("lot"),
         row.date("received"),
         row.date("expires"),
         row.day("opened"),
         row.whole("months_after_opening"),
-        Volume.ml("volume", row.amount("volume_ml")),
-        Volume.ml("volume left", row.amount("left_ml")));
+        row.amount("volume_ml"),
+        row.amount("left_ml"));
   }
 
   private static Product product(Row row) {

@@ -89,15 +89,15 @@ class ShelfStore {
     return new KeptLot(
         row.getObject("id", UUID.class),
         row.getInt("version"),
-        new Lot(
+        Lot.of(
             row.getString("formula_code"),
             row.getString("number"),
             row.getObject("received", LocalDate.class),
             row.getObject("expires", LocalDate.class),
             Optional.ofNullable(row.getObject("opened", LocalDate.class)),
             Optional.ofNullable(row.getObject("months_after_opening", Integer.class)),
-            Volume.ml(row.getDouble("volume_ml")),
-            Volume.ml(row.getDouble("left_ml"))));
+            row.getDouble("volume_ml"),
+            row.getDouble("left_ml")));
   }
 
   void add(UUID id, Lot lot) {
