@@ -17,7 +17,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /// The real application on a free port with the demo's practice in it, and somebody signed in.
-final class Practice implements AutoCloseable {
+public final class Practice implements AutoCloseable {
   static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final ConfigurableApplicationContext application;
@@ -32,15 +32,19 @@ final class Practice implements AutoCloseable {
   }
 
   static Practice open() {
+    return new Practice(start("demo"));
+  }
+
+  /// The application alone, with data of its own.
+  public static ConfigurableApplicationContext start(String profile) {
     try {
       Path data = Files.createTempDirectory("ivesk-test-");
-      return new Practice(
-          SpringApplication.run(
-              IveskApplication.class,
-              "--server.port=0",
-              "--spring.profiles.active=demo",
-              "--ivesk.zone=UTC",
-              "--ivesk.data=" + data.toAbsolutePath()));
+      return SpringApplication.run(
+          IveskApplication.class,
+          "--server.port=0",
+          "--spring.profiles.active=" + profile,
+          "--ivesk.zone=UTC",
+          "--ivesk.data=" + data.toAbsolutePath());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,17 +3,13 @@ package ivesk.server.screening;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.screening.Question;
-import ivesk.server.IveskApplication;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import ivesk.server.Practice;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -22,14 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 class ScreeningSpeedTest {
 
   @Test
-  void allFactsGivenItAnswersInUnderFiveMilliseconds() throws IOException {
-    Path data = Files.createTempDirectory("ivesk-test-");
-    try (ConfigurableApplicationContext application =
-        SpringApplication.run(
-            IveskApplication.class,
-            "--server.port=0",
-            "--spring.profiles.active=start",
-            "--ivesk.data=" + data.toAbsolutePath())) {
+  void allFactsGivenItAnswersInUnderFiveMilliseconds() {
+    try (ConfigurableApplicationContext application = Practice.start("start")) {
       JsonMapper json = application.getBean(JsonMapper.class);
       ScreeningController controller = application.getBean(ScreeningController.class);
       String body = body();

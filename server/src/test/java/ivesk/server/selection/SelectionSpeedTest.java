@@ -6,20 +6,16 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.screening.Question;
-import ivesk.server.IveskApplication;
+import ivesk.server.Practice;
 import ivesk.server.formula.Product;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.selection.SelectionController.SelectionQuestion;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -28,14 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
 /// library, then with so many own products that the shelf holds a thousand.
 class SelectionSpeedTest {
   @Test
-  void aThousandFormulasTakeLessThanFiftyMilliseconds() throws IOException {
-    Path data = Files.createTempDirectory("ivesk-test-");
-    try (ConfigurableApplicationContext application =
-        SpringApplication.run(
-            IveskApplication.class,
-            "--server.port=0",
-            "--spring.profiles.active=demo",
-            "--ivesk.data=" + data.toAbsolutePath())) {
+  void aThousandFormulasTakeLessThanFiftyMilliseconds() {
+    try (ConfigurableApplicationContext application = Practice.start("demo")) {
       double shipped = median(application, 400);
       System.out.printf("POST /api/selection, shipped library: median %.2f ms%n", shipped);
       assertThat(shipped).isLessThan(5);
