@@ -221,22 +221,21 @@ function Settling({
 function AddOn({ treatment }: { treatment: Treatment }) {
   const { addOn } = treatment.plan;
   if (!addOn) return null;
-  const { addOnAt, addOnOffAt, addOnNotNow } = treatment;
   return (
     <p className="soft">
       <b>
         {addOn.code}, {addOn.name}
       </b>
       <br />
-      {!addOnAt
-        ? addOnNotNow
-          ? `Not now: ${addOnNotNow}.`
-          : `Before all else; ${addOn.how}.`
-        : addOnOffAt
-          ? `On at ${hour(addOnAt)}, off at ${hour(addOnOffAt)}.`
-          : `On at ${hour(addOnAt)}; ${addOn.how}.`}
+      {addOnStands(treatment, addOn.how)}
     </p>
   );
+}
+
+function addOnStands({ addOnAt, addOnOffAt, addOnNotNow }: Treatment, how: string) {
+  if (addOnAt && addOnOffAt) return `On at ${hour(addOnAt)}, off at ${hour(addOnOffAt)}.`;
+  if (addOnAt) return `On at ${hour(addOnAt)}; ${how}.`;
+  return addOnNotNow ? `Not now: ${addOnNotNow}.` : `Before all else; ${how}.`;
 }
 
 /** What goes on calm skin, in order, and the check before the client leaves. */

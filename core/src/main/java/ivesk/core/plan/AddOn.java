@@ -9,10 +9,10 @@ import java.time.Duration;
 /// @param formula one that stays
 /// @param shortContact wiped off in the room, instead of washed off at home
 public record AddOn(Formula formula, boolean shortContact) {
-  /// Short contact lasts at least this long.
+  /// Short contact lasts from the one to the other.
   public static final Duration SHORT_LEAST = Duration.ofMinutes(5);
 
-  private static final Duration SHORT_MOST = Duration.ofMinutes(10);
+  public static final Duration SHORT_MOST = Duration.ofMinutes(10);
   private static final int USUAL_HOURS = 6;
 
   public AddOn {

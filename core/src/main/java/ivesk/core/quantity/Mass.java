@@ -6,8 +6,6 @@ import ivesk.core.Require;
 ///
 /// @param g grams, 0 and up
 public record Mass(double g) {
-  public static final Mass NONE = new Mass(0);
-
   public Mass {
     require("mass", g);
   }
@@ -29,10 +27,6 @@ public record Mass(double g) {
 
   public Mass times(double factor) {
     return new Mass(g * factor);
-  }
-
-  public Mass plus(Mass other) {
-    return new Mass(g + other.g);
   }
 
   private static double require(String field, double g) {

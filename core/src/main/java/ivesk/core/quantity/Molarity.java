@@ -23,10 +23,6 @@ public record Molarity(double molPerL) {
     return new Molarity(require(field, molPerL));
   }
 
-  public Molarity plus(Molarity other) {
-    return new Molarity(molPerL + other.molPerL);
-  }
-
   public Amount in(Volume volume) {
     return Amount.mol(molPerL * volume.litres());
   }

@@ -46,8 +46,8 @@ public record Finding(
 
   /// What it says of one formula: of several families that it names, the formula's own.
   String saidOf(Formula formula) {
-    String several = Family.labels(scope.families());
-    return several.isEmpty() ? said : said.replace(several, formula.family().coveredBy().label());
+    if (scope.families().isEmpty()) return said;
+    return said.replace(Family.labels(scope.families()), formula.family().coveredBy().label());
   }
 
   /// Can come to an end: a STOP cannot, unless it only stands for an answer that was not asked.

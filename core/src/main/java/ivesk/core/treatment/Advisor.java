@@ -233,26 +233,25 @@ public final class Advisor {
   }
 
   /// When an add-on that is to come off in the room was put on; empty where none is on.
-  private static Optional<Instant> shortContact(TreatmentPlan plan, TreatmentState state) {
+  static Optional<Instant> shortContact(TreatmentPlan plan, TreatmentState state) {
     return plan.addOn()
         .filter(after -> after.shortContact() && state.addOnOn())
         .flatMap(after -> state.addOnAt());
   }
 
   private static Advice rest(TreatmentPlan plan, TreatmentState state, Instant now) {
+    String code = plan.addOn().map(after -> after.formula().code()).orElse("");
     if (Treatment.addOn(plan, state).isEmpty()) {
-      AddOn after = plan.addOn().orElseThrow();
       return outside(
               Kind.REST,
-              "At rest: " + after.formula().code() + " may go on",
-              capital(after.words()))
+              "At rest: " + code + " may go on",
+              capital(plan.addOn().orElseThrow().words()))
           .key(Action.ADD_ON)
           .other(Action.LEAVING_CHECK)
           .build();
     }
     Optional<Instant> on = shortContact(plan, state);
     if (on.isPresent()) {
-      String code = plan.addOn().orElseThrow().formula().code();
       Instant least = on.get().plus(AddOn.SHORT_LEAST);
       return now.isBefore(least)
           ? outside(Kind.REST, "Leave the " + code + " on", "Wiped off after 5 to 10 minutes.")
@@ -260,7 +259,7 @@ public final class Advisor {
               .key(Action.WIPE_ADD_ON)
               .build()
           : outside(Kind.REST, "Wipe the " + code + " off", "It stays for 10 minutes at most.")
-              .until(on.get().plus(plan.addOn().orElseThrow().most()))
+              .until(on.get().plus(AddOn.SHORT_MOST))
               .key(Action.WIPE_ADD_ON)
               .build();
     }

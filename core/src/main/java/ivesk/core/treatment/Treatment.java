@@ -1,6 +1,5 @@
 package ivesk.core.treatment;
 
-import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
@@ -78,7 +77,7 @@ public final class Treatment {
                   "the skin is not at rest")
               .or(() ->
                   when(
-                      state.addOnOn() && plan.addOn().filter(AddOn::shortContact).isPresent(),
+                      Advisor.shortContact(plan, state).isPresent(),
                       "the add-on is wiped off before the client leaves"));
       case Signed signed -> when(state.phase() != Phase.CHECKED, "the leaving check is not done");
       case HotSpotFelt(var zone, var value) -> known(plan, zone);

@@ -77,8 +77,18 @@ class GatesTest {
   }
 
   private static PastPeel peel(String code, int daysAgo) {
+    return peel(code, daysAgo, 1, true);
+  }
+
+  private static PastPeel peel(String code, int daysAgo, int layers, boolean wellTaken) {
     return new PastPeel(
-        Library.get(code), Region.FACE, T.minusDays(daysAgo), 1, Duration.ofMinutes(3), true, 3);
+        Library.get(code),
+        Region.FACE,
+        T.minusDays(daysAgo),
+        layers,
+        Duration.ofMinutes(3),
+        wellTaken,
+        3);
   }
 
   private static Lot lot(String code, LocalDate expires, double left) {
@@ -258,11 +268,6 @@ class GatesTest {
         Policies.defaults().with(Policies.Choice.SECOND_SALICYLIC_PASS);
     private static final Formula SAL_20 = Library.get("SAL-20");
 
-    private static PastPeel salicylic(int daysAgo, boolean wellTaken) {
-      return new PastPeel(
-          SAL_20, Region.FACE, T.minusDays(daysAgo), 1, Duration.ofMinutes(3), wellTaken, 5);
-    }
-
     private static int most(Clients client) {
       return Selection.mostLayers(SAL_20, facts(client.under(TWICE)));
     }
@@ -270,18 +275,18 @@ class GatesTest {
     @Test
     void followsOneUneventfulVisit() {
       assertThat(most(easy())).as("a first visit").isEqualTo(1);
-      assertThat(most(easy().after(salicylic(30, true)))).isEqualTo(2);
-      assertThat(Selection.plannedLayers(SAL_20, facts(easy().after(salicylic(30, true)))))
+      assertThat(most(easy().after(peel("SAL-20", 30, 1, true)))).isEqualTo(2);
+      assertThat(Selection.plannedLayers(SAL_20, facts(easy().after(peel("SAL-20", 30, 1, true)))))
           .as("asked for, never planned by itself")
           .isEqualTo(1);
-      assertThat(most(easy().after(salicylic(60, true), salicylic(30, false))))
+      assertThat(most(easy().after(peel("SAL-20", 60, 1, true), peel("SAL-20", 30, 1, false))))
           .as("the last one was not well taken")
           .isEqualTo(1);
     }
 
     @Test
     void needsThePolicyAndIsForThisFormulaAlone() {
-      Clients had = easy().after(salicylic(30, true));
+      Clients had = easy().after(peel("SAL-20", 30, 1, true));
       assertThat(Selection.mostLayers(SAL_20, facts(had))).isEqualTo(1);
       Clients weaker = easy().after(peel("SAL-10", 30)).under(TWICE);
       assertThat(Selection.mostLayers(Library.get("SAL-10"), facts(weaker))).isEqualTo(1);
@@ -289,20 +294,15 @@ class GatesTest {
 
     @Test
     void staysWithinThePhototypesCap() {
-      Clients six = easy().type(Phototype.VI).primed(20).after(salicylic(30, true));
+      Clients six = easy().type(Phototype.VI).primed(20).after(peel("SAL-20", 30, 1, true));
       assertThat(most(six)).as("cap of two").isEqualTo(2);
-      Clients more = easy().type(Phototype.VI).primed(20).after(peelOf(SAL_20, 2));
+      Clients more = easy().type(Phototype.VI).primed(20).after(peel("SAL-20", 30, 2, true));
       assertThat(most(more)).as("never a third").isEqualTo(2);
-    }
-
-    private static PastPeel peelOf(Formula formula, int layers) {
-      return new PastPeel(
-          formula, Region.FACE, T.minusDays(30), layers, Duration.ofMinutes(3), true, 5);
     }
 
     @Test
     void numbersTriedObjectOnlyWithoutIt() {
-      Clients had = easy().after(salicylic(30, true));
+      Clients had = easy().after(peel("SAL-20", 30, 1, true));
       assertThat(tried(had).objections().stream().map(Shut::ruleId)).contains("LAYERS");
       assertThat(tried(had.under(TWICE)).objections().stream().map(Shut::ruleId))
           .doesNotContain("LAYERS");

@@ -67,12 +67,10 @@ final class Quantities {
     abstract double ml();
   }
 
-  abstract static class InG {
-    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
-    InG(double g) {}
-
+  /// Only sent, as a dose is.
+  interface InG {
     @JsonValue
-    abstract double g();
+    double g();
   }
 
   abstract static class InCm2 {
@@ -91,18 +89,15 @@ final class Quantities {
     abstract double value();
   }
 
-  abstract static class InMgPerCm2 {
-    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
-    InMgPerCm2(double mgPerCm2) {}
-
+  interface InMgPerCm2 {
     @JsonValue
-    abstract double mgPerCm2();
+    double mgPerCm2();
   }
 
   /// What core sends and takes is in % w/v; what is not carries its convention beside it.
-  abstract static class InPercentWv {
+  interface InPercentWv {
     @JsonValue
-    abstract double percent();
+    double percent();
   }
 
   abstract static class ComponentFields {
