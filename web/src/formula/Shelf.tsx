@@ -154,10 +154,11 @@ function ItemLine({
 }) {
   const { label } = item;
   const line = useRef<HTMLButtonElement>(null);
-  // Opened by its address, a formula is in sight in the list too.
+  const opened = useRef(picked);
+  // Opened by its address, a formula is in sight in the list too; one that is tapped stays put.
   useEffect(() => {
-    if (picked) line.current?.scrollIntoView({ block: "nearest" });
-  }, [picked]);
+    if (opened.current) line.current?.scrollIntoView({ block: "nearest" });
+  }, []);
   return (
     <button
       type="button"
