@@ -1124,8 +1124,8 @@ export interface components {
             other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
             passable: boolean;
             reason: string;
-            /** Format: int32 */
-            row: number;
+            /** @enum {string} */
+            row?: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
             steps: string[];
             /** Format: date-time */
             until?: string;
@@ -1133,8 +1133,8 @@ export interface components {
         };
         AdviceDeclined: {
             reason: string;
-            /** Format: int32 */
-            row: number;
+            /** @enum {string} */
+            row: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1142,8 +1142,8 @@ export interface components {
             type: "AdviceDeclined";
         };
         AdviceTaken: {
-            /** Format: int32 */
-            row: number;
+            /** @enum {string} */
+            row: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1303,6 +1303,13 @@ export interface components {
             /** @enum {string} */
             buffer: "PH_4_01" | "PH_7_00";
         };
+        CareView: {
+            /** Format: date-time */
+            appliedAt?: string;
+            /** @enum {string} */
+            id: "CALMING_SERUM" | "BLAND_CREAM" | "EYE_AND_LIP_CARE" | "MINERAL_SUNSCREEN";
+            label: string;
+        };
         Chain: {
             /** @enum {string} */
             depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
@@ -1328,8 +1335,7 @@ export interface components {
         };
         ClearanceGiven: {
             clinician: string;
-            ruleId: string;
-            said: string;
+            finding: string;
         };
         Client: {
             allergies: string;
@@ -1600,8 +1606,8 @@ export interface components {
             site: string;
         };
         EndingStarted: {
-            /** Format: int32 */
-            row?: number;
+            /** @enum {string} */
+            row?: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1609,17 +1615,24 @@ export interface components {
             type: "EndingStarted";
         };
         EndingStepDone: {
-            step: string;
+            /** @enum {string} */
+            step: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             type: "EndingStepDone";
         };
+        EndingStepView: {
+            done: boolean;
+            /** @enum {string} */
+            id: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
+            words: string;
+        };
         Entry: {
             /** Format: date-time */
             at: string;
-            subject: string;
+            details: string;
             what: string;
             who: string;
         };
@@ -1636,7 +1649,7 @@ export interface components {
             id: string;
             who: string;
         };
-        Fact: components["schemas"]["Opened"] | components["schemas"]["StepDone"] | components["schemas"]["SensationAnswered"] | components["schemas"]["QualityTold"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["NoteWritten"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -1692,14 +1705,15 @@ export interface components {
         };
         FindingView: {
             clearedBy: string;
-            clientScope: boolean;
+            id: string;
             limits: string[];
             overridable: boolean;
             ruleId: string;
             said: string;
-            scope: string;
+            scope?: string;
             settled?: string;
             source: string;
+            toAsk: string;
             unasked: boolean;
             /** Format: date */
             until?: string;
@@ -1849,6 +1863,8 @@ export interface components {
             why: string;
         };
         LaidOut: {
+            /** @enum {string} */
+            id: "FORMULA" | "GAUZE" | "ADD_ON" | "BICARBONATE" | "COMPRESSES" | "PADS" | "WATER" | "BARRIER" | "EYE_PADS" | "GLOVES" | "FAN" | "SALINE" | "AFTERCARE";
             note: string;
             quantity: string;
             what: string;
@@ -2124,10 +2140,13 @@ export interface components {
             /** @enum {string} */
             needs: "NOTHING" | "ZONES" | "FAMILIES";
         };
+        OptionView: {
+            id: string;
+            label: string;
+        };
         OverrideGiven: {
+            finding: string;
             reason: string;
-            ruleId: string;
-            said: string;
         };
         PartsAnswer: {
             made: components["schemas"]["Made"][];
@@ -2227,6 +2246,7 @@ export interface components {
             id: "EPIDERMAL" | "DERMAL" | "BOTH";
             label: string;
             meaning: string;
+            seen: string;
         };
         PlanKept: {
             /** Format: int64 */
@@ -2264,6 +2284,7 @@ export interface components {
             addOn?: components["schemas"]["AddOnView"];
             /** Format: double */
             areaCm2: number;
+            bandFalling: boolean;
             /** Format: int32 */
             bandHigh: number;
             /** Format: int32 */
@@ -2326,16 +2347,12 @@ export interface components {
         PolicyAnswer: {
             answer: string;
         };
-        PolicyOption: {
-            id: string;
-            label: string;
-        };
         PolicyView: {
             answer: string;
             /** @enum {string} */
             id: "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             label: string;
-            options: components["schemas"]["PolicyOption"][];
+            options: components["schemas"]["OptionView"][];
             usual: string;
         };
         Preview: {
@@ -2411,7 +2428,8 @@ export interface components {
             warms: boolean;
         };
         ProductApplied: {
-            product: string;
+            /** @enum {string} */
+            product: "CALMING_SERUM" | "BLAND_CREAM" | "EYE_AND_LIP_CARE" | "MINERAL_SUNSCREEN";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -2672,7 +2690,8 @@ export interface components {
             today: string;
         };
         Shut: {
-            opens: string;
+            /** @enum {string} */
+            opens: "ASKING" | "WAITING" | "REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
             ruleId: string;
             /** Format: date */
             until?: string;
@@ -2756,6 +2775,8 @@ export interface components {
         Step: {
             /** Format: date */
             day: string;
+            /** Format: date */
+            doneOn?: string;
             /** Format: date */
             earliest?: string;
             kept: boolean;
@@ -2930,12 +2951,12 @@ export interface components {
             addOnOffAt?: string;
             advice: components["schemas"]["Advice"];
             answers: components["schemas"]["Told"][];
+            care: components["schemas"]["CareView"][];
             clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
             contactLimitSeconds?: number;
             cues: components["schemas"]["Cue"][];
-            endingDone: string[];
-            endingSteps: string[];
+            endingSteps: components["schemas"]["EndingStepView"][];
             events: components["schemas"]["EventView"][];
             fanOn: boolean;
             /** @enum {string} */
@@ -2952,7 +2973,6 @@ export interface components {
             plan: components["schemas"]["PlanView"];
             /** Format: int32 */
             prepAnswer?: number;
-            products: string[];
             /** @enum {string} */
             response: "AWAKE" | "ASLEEP" | "NUMBED";
             /** Format: date-time */
@@ -2974,6 +2994,8 @@ export interface components {
             };
         };
         Until: {
+            /** @enum {string} */
+            activity: "MAKE_UP" | "EXERCISE_AND_HEAT" | "ACIDS_AND_SCRUBS" | "RETINOID" | "OTHER_TREATMENTS" | "SUN";
             /** Format: date */
             free: string;
             what: string;
@@ -3026,6 +3048,7 @@ export interface components {
             therapist: string;
             /** Format: uuid */
             treatmentId?: string;
+            unreadable?: string;
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
         };

@@ -10,6 +10,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
 import { Ribbon } from "../parts/Ribbon";
+import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, hour, LOCALE, plural } from "../parts/words";
@@ -182,9 +183,7 @@ function AuditTrail({ visitId }: { visitId: string }) {
             <span className="mono">{`${day(entry.at)} ${hour(entry.at)}`}</span>
             <span>
               {entry.what}
-              {entry.subject !== visitId && (
-                <small className="under">{entry.subject.replace(` of visit ${visitId}`, "")}</small>
-              )}
+              {entry.details && <small className="under">{entry.details}</small>}
             </span>
             <span className="soft">{entry.who}</span>
           </li>
@@ -198,9 +197,7 @@ function AuditTrail({ visitId }: { visitId: string }) {
 function Log({ treatment }: { treatment: Treatment }) {
   return (
     <details className="log">
-      <summary>
-        Session log, {plural(treatment.events.length, "entry").replace("entrys", "entries")}
-      </summary>
+      <summary>Session log, {plural(treatment.events.length, "entry", "entries")}</summary>
       <ol>
         {treatment.events.map((event) => (
           <li key={event.id}>
@@ -209,23 +206,11 @@ function Log({ treatment }: { treatment: Treatment }) {
                 hourCycle: "h23",
               })}
             </span>
-            <span>{event.fact ? said(event.fact) : "opened"}</span>
+            <span>{event.fact ? factWords(event.fact) : "opened"}</span>
             <span className="soft">{event.who}</span>
           </li>
         ))}
       </ol>
     </details>
   );
-}
-
-function said(fact: NonNullable<Treatment["events"][number]["fact"]>): string {
-  const { type, ...rest } = fact;
-  const words = type.replace(/([a-z])([A-Z0-9])/g, "$1 $2").toLowerCase();
-  const values = Object.values(rest)
-    .map((value) => (typeof value === "object" ? JSON.stringify(value) : String(value)))
-    .join(", ")
-    .replace(/["{}[\]]/g, "")
-    .replaceAll("_", " ")
-    .toLowerCase();
-  return values ? `${words}: ${values}` : words;
 }

@@ -1,6 +1,6 @@
 import type { Product, Substance } from "../api/types";
 import { number } from "../parts/NumberField";
-import { DEPTHS } from "../parts/words";
+import { DEPTHS } from "../api/enumWords";
 
 /** A label as it is typed: numbers are text until they are kept. */
 export interface LabelDraft {

@@ -1,3 +1,4 @@
+import { REDNESS, SIGNS, WHITENING } from "../api/enumWords";
 import type { PlanStation, PlanView, Treatment } from "../api/types";
 import { zoneName } from "./words";
 
@@ -129,19 +130,9 @@ function band(plan: PlanView, start: number, end: number) {
     end,
     low: plan.bandLow,
     high: plan.bandHigh,
-    falling: plan.bandWords.includes("falling"),
+    falling: plan.bandFalling,
   };
 }
-
-const WHITE: Record<string, string> = {
-  NONE: "clear",
-  CRYSTALS: "crystals",
-  F1: "F1",
-  F2: "F2",
-  F3: "F3",
-  F4: "F4",
-};
-const RED = ["no redness", "pink", "red", "deep red"];
 
 function looks(treatment: Treatment, at: (instant: string) => number) {
   return treatment.events.flatMap(({ at: when, fact }) => {
@@ -149,10 +140,15 @@ function looks(treatment: Treatment, at: (instant: string) => number) {
     switch (fact.type) {
       case "RednessSeen": {
         const worst = Math.max(0, ...Object.values(fact.grades));
-        return [{ at: at(when), label: RED[worst] ?? "" }];
+        return [{ at: at(when), label: worst === 0 ? "no redness" : (REDNESS[worst] ?? "") }];
       }
       case "WhiteningSeen":
-        return [{ at: at(when), label: `white, ${WHITE[fact.grade]}` }];
+        return [
+          {
+            at: at(when),
+            label: fact.grade === "NONE" ? "no white" : `white, ${WHITENING[fact.grade]}`,
+          },
+        ];
       case "WipeTested":
         return [
           {
@@ -163,7 +159,7 @@ function looks(treatment: Treatment, at: (instant: string) => number) {
       case "HotSpotFelt":
         return [{ at: at(when), label: `${zoneName(fact.zone)} ${fact.value}` }];
       case "SignSeen":
-        return [{ at: at(when), label: fact.sign.toLowerCase().replaceAll("_", " ") }];
+        return [{ at: at(when), label: SIGNS[fact.sign] }];
       default:
         return [];
     }

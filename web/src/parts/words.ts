@@ -1,4 +1,5 @@
 import dayjs from "dayjs";
+import { ZONES } from "../api/enumWords";
 
 /** The browser's locale; in English the day stands before the month, as the server's words have it. */
 export const LOCALE = navigator.language.startsWith("en") ? "en-GB" : navigator.language;
@@ -41,33 +42,6 @@ export function decimal(value: number, digits: number): string {
   }).format(value);
 }
 
-const ZONES: Record<string, string> = {
-  FOREHEAD: "forehead",
-  GLABELLA: "glabella",
-  TEMPLE_RIGHT: "right temple",
-  TEMPLE_LEFT: "left temple",
-  EYE_RIGHT: "right eye contour",
-  EYE_LEFT: "left eye contour",
-  NOSE: "nose",
-  CHEEK_RIGHT: "right cheek",
-  CHEEK_LEFT: "left cheek",
-  UPPER_LIP: "upper lip",
-  CHIN: "chin",
-  JAW_RIGHT: "right jawline",
-  JAW_LEFT: "left jawline",
-  NECK: "neck",
-  DECOLLETAGE: "decolletage",
-  HAND_RIGHT: "back of the right hand",
-  HAND_LEFT: "back of the left hand",
-  BACK_UPPER: "upper back",
-  BACK_LOWER: "lower back",
-  CHEST: "chest",
-  ARM_RIGHT: "right upper arm",
-  ARM_LEFT: "left upper arm",
-  THIGH_RIGHT: "right thigh",
-  THIGH_LEFT: "left thigh",
-};
-
 /** "12 Nov 2026". */
 export function dayOfYear(date: string | Date): string {
   return new Intl.DateTimeFormat(LOCALE, {
@@ -88,15 +62,8 @@ export function wholeDay(date: string): string {
     .replace(",", "");
 }
 
-/** Depth classes in words. */
-export const DEPTHS = {
-  VERY_SUPERFICIAL: "very superficial",
-  SUPERFICIAL: "superficial",
-  MEDIUM: "medium",
-};
-
-export function zoneName(zone: string): string {
-  return ZONES[zone] ?? zone;
+export function zoneName(zone: keyof typeof ZONES): string {
+  return ZONES[zone];
 }
 
 export function firstName(name: string): string {
@@ -107,6 +74,6 @@ export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-export function plural(n: number, thing: string): string {
-  return `${n} ${thing}${n === 1 ? "" : "s"}`;
+export function plural(n: number, thing: string, things = `${thing}s`): string {
+  return `${n} ${n === 1 ? thing : things}`;
 }

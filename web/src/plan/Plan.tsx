@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { DEPTHS } from "../api/enumWords";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -11,7 +12,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan } from "../parts/ribbonModel";
 import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
-import { DEPTHS, clock, day, decimal, zoneName } from "../parts/words";
+import { clock, day, decimal, zoneName } from "../parts/words";
 import type { StationProps } from "../visit/VisitStation";
 import "./plan.css";
 
@@ -103,7 +104,8 @@ function Prep({ station }: { station: PlanStation }) {
           <span>
             {step.what}
             {step.late && step.earliest && `: too late, earliest peel is ${day(step.earliest)}`}
-            {step.kept && step.what.includes("(") && <small className="soft"> kept</small>}
+            {step.doneOn && ` (${day(step.doneOn)})`}
+            {step.kept && step.doneOn && <small className="soft"> kept</small>}
           </span>
         </div>
       ))}
@@ -121,15 +123,15 @@ function Trolley({ station }: { station: PlanStation }) {
     <section aria-label="Trolley">
       <Strip title="Trolley" code={`${station.trolley.length} · ${out.size} laid out`} />
       {station.trolley.map((thing) => (
-        <label key={thing.what} className="line thing">
+        <label key={thing.id} className="line thing">
           <input
             type="checkbox"
-            checked={out.has(thing.what)}
+            checked={out.has(thing.id)}
             onChange={(e) =>
               setOut((was) => {
                 const next = new Set(was);
-                if (e.target.checked) next.add(thing.what);
-                else next.delete(thing.what);
+                if (e.target.checked) next.add(thing.id);
+                else next.delete(thing.id);
                 return next;
               })
             }

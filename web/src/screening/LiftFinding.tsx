@@ -27,19 +27,18 @@ export function LiftFinding({
   const clearance = finding.verdict === "REFER";
   const lift = useMutation({
     mutationFn: async () => {
-      const { ruleId, said } = finding;
       const params = { path: { id: visitId } };
       return clearance
         ? body(
             await api.POST("/api/visits/{id}/clearances", {
               params,
-              body: { ruleId, said, clinician: text },
+              body: { finding: finding.id, clinician: text },
             }),
           )
         : body(
             await api.POST("/api/visits/{id}/overrides", {
               params,
-              body: { ruleId, said, reason: text },
+              body: { finding: finding.id, reason: text },
             }),
           );
     },

@@ -45,7 +45,7 @@ export function VerdictPanel({
             {listed && (
               <ol className="why">
                 {unasked.map((finding) => (
-                  <li key={finding.said}>{finding.said.replace(": not asked", "")}</li>
+                  <li key={finding.id}>{finding.toAsk}</li>
                 ))}
               </ol>
             )}
@@ -53,11 +53,7 @@ export function VerdictPanel({
         )}
         {(unasked.length > 1 ? state.findings.filter((f) => !f.unasked) : state.findings).map(
           (finding) => (
-            <FindingLine
-              key={finding.ruleId + finding.said + finding.scope}
-              finding={finding}
-              onLift={() => setLifting(finding)}
-            />
+            <FindingLine key={finding.id} finding={finding} onLift={() => setLifting(finding)} />
           ),
         )}
       </ul>
@@ -105,9 +101,7 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
         <VerdictMark verdict={finding.verdict} />
         <span className="grow">
           <b>{finding.verdict}</b> {finding.said}
-          {!finding.clientScope && !finding.said.includes(finding.scope.split(", ")[0]!) && (
-            <small>for {finding.scope}</small>
-          )}
+          {finding.scope && <small>for {finding.scope}</small>}
           {lifted && <small>{finding.settled}</small>}
         </span>
         <span className="limit">

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { memo } from "react";
 import { Link } from "react-router";
-import type { Visit } from "../api/types";
+import type { Visit, Zone } from "../api/types";
 import { clientVisitsQuery } from "../client/queries";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
@@ -36,7 +36,7 @@ export const WhatChanged = memo(function WhatChanged({
       {spots.length > 0 && (
         <p>
           <b>Hot spots:</b>{" "}
-          {spots.map(([zone, state]) => `${zoneName(zone)} ${state.hotSpot}`).join(", ")}
+          {spots.map(([zone, state]) => `${zoneName(zone as Zone)} ${state.hotSpot}`).join(", ")}
         </p>
       )}
       {signature?.fact?.type === "Signed" && (

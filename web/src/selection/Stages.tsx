@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { DEPTHS } from "../api/enumWords";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
@@ -7,7 +8,7 @@ import type { NextStage, Rack, Tile, Visit, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { DEPTHS, plural, zoneName } from "../parts/words";
+import { plural, zoneName } from "../parts/words";
 import { Days } from "./Days";
 import { Figure } from "./Figure";
 import { flaking, howLong } from "./figures";

@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { DEPTHS, SUBSTANCES } from "../api/enumWords";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { NumbersTried, Rack, Tile } from "../api/types";
@@ -6,7 +7,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { number, NumberField } from "../parts/NumberField";
 import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
-import { DEPTHS, clock, decimal, plural } from "../parts/words";
+import { clock, decimal, plural } from "../parts/words";
 import { Days } from "./Days";
 import { Figure } from "./Figure";
 import { flaking } from "./figures";
@@ -43,7 +44,7 @@ export function TryNumbers({
           ...(seconds !== undefined && { contactSeconds: seconds }),
         };
   const tried = useQuery(tryQuery(visitId, numbers));
-  const names = tile.components.map((c) => c.substance.toLowerCase().replace("_", " "));
+  const names = tile.components.map((c) => SUBSTANCES[c.substance]);
   const answer = tried.data;
   return (
     <>

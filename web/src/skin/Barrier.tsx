@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { OILS as OIL_WORDS } from "../api/enumWords";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
@@ -24,7 +25,7 @@ export function Barrier(part: ConsultPart) {
         <Segments
           label="Oil"
           value={consult.oil}
-          options={OILS.map((id) => ({ id, label: id.toLowerCase() }))}
+          options={OILS.map((id) => ({ id, label: OIL_WORDS[id] }))}
           onChange={(oil) => change({ oil })}
         />
       </div>

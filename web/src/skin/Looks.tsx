@@ -146,12 +146,12 @@ function LampOf({ words, consult, change, zone }: ConsultPart & { zone: Zone }) 
             <Segments
               label="Pigment under the lamp"
               value={lamp.pigment}
-              options={words.pigments.map((p) => ({ id: p.id, label: p.label.split(":")[0]! }))}
+              options={words.pigments.map((p) => ({ id: p.id, label: p.seen }))}
               onChange={(next) => set({ ...lamp, pigment: next })}
             />
             {pigment && (
               <p className="small">
-                <b>{pigment.label.split(": ")[1]}:</b> {pigment.meaning}
+                <b>{pigment.label}:</b> {pigment.meaning}
               </p>
             )}
           </>

@@ -23,7 +23,7 @@ import { zoneLooks } from "./zoneLooks";
 const ZERO = Date.parse("2026-11-25T14:00:00Z");
 const at = (seconds: number) => new Date(ZERO + seconds * 1000).toISOString();
 
-function advice(kind: Advice["kind"], row: number, line: string = kind): Advice {
+function advice(kind: Advice["kind"], row: Advice["row"], line: string = kind): Advice {
   return {
     kind,
     row,
@@ -39,7 +39,11 @@ function advice(kind: Advice["kind"], row: number, line: string = kind): Advice 
 
 /** What each of the eleven answers leads to on a balanced plan: hold from 5, stop from 8. */
 const ahead = Array.from({ length: 11 }, (_, value) =>
-  value >= 8 ? advice("END", 6) : value >= 5 ? advice("HOLD", 12) : advice("FINISH", 14),
+  value >= 8
+    ? advice("END", "STOP_LINE")
+    : value >= 5
+      ? advice("HOLD", "HOLD_LINE")
+      : advice("FINISH", "DONE"),
 );
 
 function cue(seconds: number, kind: Cue["kind"], then: Advice, ifAnswered = ahead): Cue {
@@ -81,6 +85,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       bandHigh: 6,
       bandSeconds: 120,
       doneWhen: "",
+      bandFalling: true,
       bandWords: "3 to 6 within 2 minutes, then falling",
       mayCrystallise: true,
       firstVisit: true,
@@ -105,16 +110,15 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
     fanOn: false,
     answers: [{ at: at(30), value: 3, phase: "ACID", layer: 1 }],
     clocks: { firstTouch: at(0), limitAt: at(180), settledAt: at(25), askAt: at(90) },
-    advice: advice("FINISH", 14, "Leave it to 3:00"),
+    advice: advice("FINISH", "DONE", "Leave it to 3:00"),
     ifAnswered: ahead,
     cues: [
-      cue(90, "ASK", advice("FINISH", 14, "Leave it to 3:00")),
-      cue(105, "ADVICE", advice("LOOK_NOW", 11)),
-      cue(180, "LIMIT", advice("END_NOW", 5)),
+      cue(90, "ASK", advice("FINISH", "DONE", "Leave it to 3:00")),
+      cue(105, "ADVICE", advice("LOOK_NOW", "NOT_LOOKED")),
+      cue(180, "LIMIT", advice("END_NOW", "LIMIT")),
     ],
     endingSteps: [],
-    endingDone: [],
-    products: [],
+    care: [],
     wipeOwed: false,
     summary: "",
     events: [],
@@ -136,7 +140,7 @@ afterEach(() => {
 describe("advice between answers", () => {
   it("moves on with the cues that the server gave, and with nothing else", () => {
     const now = treatment();
-    expect(adviceNow(now, [], ZERO + 89_000)?.row).toBe(14);
+    expect(adviceNow(now, [], ZERO + 89_000)?.row).toBe("DONE");
     expect(adviceNow(now, [], ZERO + 105_000)?.kind).toBe("LOOK_NOW");
     expect(adviceNow(now, [], ZERO + 179_999)?.kind).toBe("LOOK_NOW");
     expect(adviceNow(now, [], ZERO + 180_000)?.kind).toBe("END_NOW");
@@ -170,15 +174,15 @@ describe("advice between answers", () => {
 
   it("does not lose its advice over a note or the fan", () => {
     const note = unsent({ type: "NoteWritten", text: "calm" }, { type: "FanTurned", on: true });
-    expect(adviceNow(treatment(), note, ZERO + 50_000)?.row).toBe(14);
+    expect(adviceNow(treatment(), note, ZERO + 50_000)?.row).toBe("DONE");
   });
 
   it("tints the keys as they lead, and changes them where a window ends", () => {
     expect(ahead.map(tint).join(" ")).toBe("go go go go go hold hold hold end end end");
     const tighter = ahead.map((_, value) =>
-      value >= 4 ? advice("HOLD", 12) : advice("FINISH", 14),
+      value >= 4 ? advice("HOLD", "HOLD_LINE") : advice("FINISH", "DONE"),
     );
-    const now = treatment({ cues: [cue(120, "ADVICE", advice("FINISH", 14), tighter)] });
+    const now = treatment({ cues: [cue(120, "ADVICE", advice("FINISH", "DONE"), tighter)] });
     expect(tint(answersNow(now, ZERO + 119_000)[4])).toBe("go");
     expect(tint(answersNow(now, ZERO + 120_000)[4])).toBe("hold");
     expect(cueAt(now, ZERO + 119_000)).toBeUndefined();
@@ -328,7 +332,9 @@ describe("the ribbon of a treatment", () => {
         phase: "SIGNED",
         clocks: { firstTouch: at(0), endedAt: at(180) },
         restAt: at(420),
-        events: [{ id: "1", at: at(180), who: "ines", fact: { type: "EndingStarted", row: 5 } }],
+        events: [
+          { id: "1", at: at(180), who: "ines", fact: { type: "EndingStarted", row: "LIMIT" } },
+        ],
       }),
       ZERO + 900_000,
     );

@@ -1,13 +1,6 @@
-import type { Treatment, Zone } from "../api/types";
+import { WHITENING } from "../api/enumWords";
+import type { Treatment, Whitening, Zone } from "../api/types";
 import type { ZoneLook } from "../parts/FaceMap";
-
-const WHITE: Record<string, string> = {
-  CRYSTALS: "crystals",
-  F1: "frost F1",
-  F2: "frost F2",
-  F3: "frost F3",
-  F4: "frost F4",
-};
 
 /** What each planned zone shows, and which is next while a layer is being spread. */
 export function zoneLooks(
@@ -22,7 +15,7 @@ export function zoneLooks(
     const says = [
       state.ended ? "ended" : state.reached ? "covered" : "not covered",
       state.redness > 0 ? `redness ${state.redness}` : "",
-      WHITE[state.whitening] ?? "",
+      whiteWords(state.whitening),
       state.wipeOwed ? "wipe test owed" : "",
       state.hotSpot !== undefined ? `hot spot ${state.hotSpot}` : "",
     ];
@@ -45,4 +38,9 @@ function nextZones(treatment: Treatment): Zone[] {
   if (!layer) return treatment.plan.zones;
   if (layer.coveredAt) return [];
   return layer.zones.filter((zone) => !treatment.zones[zone]?.reached);
+}
+
+function whiteWords(whitening: Whitening): string {
+  if (whitening === "NONE") return "";
+  return whitening === "CRYSTALS" ? WHITENING.CRYSTALS : `frost ${WHITENING[whitening]}`;
 }

@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -216,8 +217,6 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   );
 }
 
-const REDNESS = ["0 none", "1 pink", "2 red, even", "3 deep or patchy"];
-
 function Baseline({
   treatment,
   live,
@@ -237,7 +236,7 @@ function Baseline({
       <div className="row wrap">
         {REDNESS.map((word, grade) => (
           <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
-            {word}
+            {grade} {word}
           </Button>
         ))}
       </div>
@@ -270,7 +269,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
         <Button color="inherit" aria-pressed={spotting} onClick={() => setSpotting(!spotting)}>
           A hot spot
         </Button>
-        {treatment.gateA && <span className="soft">decided: {treatment.gateA.toLowerCase()}</span>}
+        {treatment.gateA && <span className="soft">decided: {GATE_CHOICES[treatment.gateA]}</span>}
       </div>
       {spotting && (
         <div className="gate-face">

@@ -19,13 +19,6 @@ import { zoneLooks } from "../zoneLooks";
 import "../treat/treat.css";
 import "./settle.css";
 
-const PRODUCTS = [
-  "Calming serum, pressed in",
-  "Bland cream",
-  "Eye and lip care",
-  "Mineral sunscreen 50",
-];
-
 export default function Settle({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
   return live.treatment ? (
@@ -51,7 +44,7 @@ function Settling({
   const [chosen, setChosen] = useState<Zone[]>([]);
   const standing = adviceNow(treatment, live.unsent, now);
   const advice = standing ?? NO_ADVICE;
-  const open = treatment.endingSteps.find((step) => !treatment.endingDone.includes(step));
+  const open = treatment.endingSteps.find((step) => !step.done)?.id;
   const ended = treatment.clocks.endedAt ? Date.parse(treatment.clocks.endedAt) : now;
   const ask = treatment.clocks.askAt ? Date.parse(treatment.clocks.askAt) : undefined;
   const resting = treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
@@ -126,7 +119,7 @@ function Settling({
               name={panel}
               treatment={treatment}
               chosen={chosen}
-              row={0}
+              row={undefined}
               onSay={say}
               onClose={() => {
                 setPanel(null);
@@ -185,18 +178,15 @@ function Settling({
             <>
               <h2>Off the skin</h2>
               <ol>
-                {treatment.endingSteps.map((step) => {
-                  const done = treatment.endingDone.includes(step);
-                  return (
-                    <li key={step} className={done ? "done" : step === open ? "now" : ""}>
-                      <i aria-hidden="true" />
-                      <span>
-                        {step}
-                        {done && <span className="hidden">, done</span>}
-                      </span>
-                    </li>
-                  );
-                })}
+                {treatment.endingSteps.map(({ id, words, done }) => (
+                  <li key={id} className={done ? "done" : id === open ? "now" : ""}>
+                    <i aria-hidden="true" />
+                    <span>
+                      {words}
+                      {done && <span className="hidden">, done</span>}
+                    </span>
+                  </li>
+                ))}
               </ol>
             </>
           )}
@@ -253,27 +243,21 @@ function Leaving({
   onLeft: () => void;
 }) {
   const pink = treatment.plan.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 0) > 0);
-  const put = treatment.events.flatMap(({ at, fact }) =>
-    fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
-  );
   return (
     <div className="leaving">
       <h2>On calm skin, in order</h2>
       <div className="products" role="group" aria-label="On the skin, in order">
-        {PRODUCTS.map((product) => {
-          const when = put.find((applied) => applied.product === product)?.at;
-          return (
-            <Button
-              key={product}
-              color="inherit"
-              disabled={when !== undefined}
-              onClick={() => live.say({ type: "ProductApplied", product })}
-            >
-              {product}
-              {when && ` · ${hour(when)}`}
-            </Button>
-          );
-        })}
+        {treatment.care.map(({ id, label, appliedAt }) => (
+          <Button
+            key={id}
+            color="inherit"
+            disabled={appliedAt !== undefined}
+            onClick={() => live.say({ type: "ProductApplied", product: id })}
+          >
+            {label}
+            {appliedAt && ` · ${hour(appliedAt)}`}
+          </Button>
+        ))}
       </div>
       <p className="soft">
         {chosen.length > 0

@@ -1,7 +1,8 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { type FormEvent, type ReactNode, useState } from "react";
-import type { Fact, Sign, Treatment, Whitening, Zone } from "../../api/types";
+import { QUALITIES, REDNESS, SIGNS, WHITENING, WHITENING_LOOKS } from "../../api/enumWords";
+import type { Fact, Quality, Row, Sign, Treatment, Whitening, Zone } from "../../api/types";
 import { FaceLegend } from "../../parts/FaceMap";
 import { zoneName } from "../../parts/words";
 
@@ -22,43 +23,32 @@ interface PanelProps {
   treatment: Treatment;
   /** Zones that were chosen on the face; none means all that carry acid. */
   chosen: Zone[];
-  row: number;
+  /** Of the advice that may be gone against. */
+  row: Row | undefined;
   onSay: (fact: Fact) => void;
   onClose: () => void;
 }
 
-const REDNESS = ["none", "pink", "red, even", "deep or patchy"];
-const WHITE: { id: Whitening; label: string; key: string }[] = [
-  { id: "NONE", label: "none", key: "0" },
-  { id: "CRYSTALS", label: "crystals", key: "c" },
-  { id: "F1", label: "F1 speckled", key: "1" },
-  { id: "F2", label: "F2 even, pink through", key: "2" },
-  { id: "F3", label: "F3 solid", key: "3" },
-  { id: "F4", label: "F4 grey", key: "4" },
+const WHITE_KEYS: { id: Whitening; key: string }[] = [
+  { id: "NONE", key: "0" },
+  { id: "CRYSTALS", key: "c" },
+  { id: "F1", key: "1" },
+  { id: "F2", key: "2" },
+  { id: "F3", key: "3" },
+  { id: "F4", key: "4" },
 ];
-const QUALITIES = [
-  "COOL",
-  "TIGHT",
-  "TINGLE",
-  "HOT",
-  "STING",
-  "ITCH",
-  "THROB",
-  "NUMB",
-  "STICKY",
-] as const;
-const ALARMS: { id: Sign; label: string }[] = [
-  { id: "ASKS_TO_STOP", label: "asks to stop" },
-  { id: "EYE", label: "product in the eye" },
-  { id: "BREATHLESS", label: "breathless" },
-  { id: "FAINT", label: "faint" },
-  { id: "PALPITATION", label: "palpitation" },
-  { id: "RINGING_EARS", label: "ringing ears" },
-  { id: "SWELLING_MOUTH", label: "lip or throat swelling" },
-  { id: "WHEALS_BEYOND", label: "wheals beyond the area" },
-  { id: "BLISTER", label: "blister" },
-  { id: "SWELLING", label: "local swelling" },
-  { id: "WHEALS", label: "wheals" },
+const ALARMS: Sign[] = [
+  "ASKS_TO_STOP",
+  "EYE",
+  "BREATHLESS",
+  "FAINT",
+  "PALPITATION",
+  "RINGING_EARS",
+  "SWELLING_MOUTH",
+  "WHEALS_BEYOND",
+  "BLISTER",
+  "SWELLING",
+  "WHEALS",
 ];
 const REASONS = ["falling already", "client wants to go on", "one zone only, watched"];
 
@@ -94,10 +84,11 @@ export function Panel(props: PanelProps) {
     case "whitening":
       return (
         <Frame title={`White, ${where}`} onClose={onClose}>
-          {WHITE.filter(({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise).map(
-            ({ id, label, key }) => (
+          {WHITE_KEYS.filter(({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise).map(
+            ({ id, key }) => (
               <Button key={id} onClick={() => say({ type: "WhiteningSeen", zones, grade: id })}>
-                <kbd>{key}</kbd> {label}
+                <kbd>{key}</kbd> {WHITENING[id]}
+                <small>{id === "NONE" ? "" : WHITENING_LOOKS[id]}</small>
               </Button>
             ),
           )}
@@ -135,9 +126,9 @@ export function Panel(props: PanelProps) {
     case "quality":
       return (
         <Frame title="What it is like" onClose={onClose}>
-          {QUALITIES.map((quality) => (
+          {(Object.keys(QUALITIES) as Quality[]).map((quality) => (
             <Button key={quality} onClick={() => say({ type: "QualityTold", quality })}>
-              {quality.toLowerCase()}
+              {QUALITIES[quality]}
             </Button>
           ))}
         </Frame>
@@ -145,18 +136,18 @@ export function Panel(props: PanelProps) {
     case "alarm":
       return (
         <Frame title="Seen or said" onClose={onClose}>
-          {ALARMS.map(({ id, label }) =>
+          {ALARMS.map((id) =>
             treatment.signs.includes(id) ? (
               <Button
                 key={id}
                 color="inherit"
                 onClick={() => say({ type: "SignResolved", sign: id, note: "resolved" })}
               >
-                {label}: over
+                {SIGNS[id]}: over
               </Button>
             ) : (
               <Button key={id} color="error" onClick={() => say({ type: "SignSeen", sign: id })}>
-                {label}
+                {SIGNS[id]}
               </Button>
             ),
           )}
@@ -187,7 +178,7 @@ export function Panel(props: PanelProps) {
           button="Go on"
           presets={REASONS}
           onClose={onClose}
-          onWords={(reason) => say({ type: "AdviceDeclined", row: props.row, reason })}
+          onWords={(reason) => props.row && say({ type: "AdviceDeclined", row: props.row, reason })}
         />
       );
     case "legend":
@@ -321,7 +312,7 @@ export function panelKey(
           }
         : undefined;
     case "whitening": {
-      const grade = WHITE.find((white) => white.key === key)?.id;
+      const grade = WHITE_KEYS.find((white) => white.key === key)?.id;
       return grade && (grade !== "CRYSTALS" || treatment.plan.mayCrystallise)
         ? { type: "WhiteningSeen", zones, grade }
         : undefined;

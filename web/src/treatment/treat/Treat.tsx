@@ -50,7 +50,7 @@ function Couch({
   const endUnsent = unsent.some(({ fact }) => fact.type === "EndingStarted");
   const running = treatment.phase === "ACID";
   const advice = adviceNow(treatment, unsent, now);
-  const row = advice?.row ?? 0;
+  const row = advice?.row;
   const flash = useCues(treatment, now);
 
   useEffect(() => {
@@ -78,10 +78,10 @@ function Couch({
   const act = useCallback(
     (action: Advice["action"]) => {
       if (!advice) return;
-      const taken: Fact = { type: "AdviceTaken", row };
+      const taken: Fact[] = row ? [{ type: "AdviceTaken", row }] : [];
       switch (action) {
         case "START_LAYER":
-          say(taken, {
+          say(...taken, {
             type: "LayerStarted",
             zones: advice.zones,
             nextRung: advice.kind === "NEXT_RUNG",
@@ -97,10 +97,10 @@ function Couch({
           end();
           break;
         case "END_ZONE":
-          say(taken, ...advice.zones.map((zone): Fact => ({ type: "ZoneEnded", zone })));
+          say(...taken, ...advice.zones.map((zone): Fact => ({ type: "ZoneEnded", zone })));
           break;
         case "FAN":
-          say(taken, { type: "FanTurned", on: true });
+          say(...taken, { type: "FanTurned", on: true });
           break;
         case "MORE_LAYERS":
           say({ type: "LayersExtended" });
@@ -276,7 +276,6 @@ function Couch({
 }
 
 const ENDED_HERE: Advice = {
-  row: 0,
   kind: "END",
   line: "Ended: take it off now",
   reason: "Kept on this screen, not saved yet. The ending steps follow when the server is back.",

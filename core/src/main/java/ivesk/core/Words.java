@@ -24,9 +24,14 @@ public final class Words {
     return duration.toMinutes() + (seconds < 10 ? ":0" : ":") + seconds;
   }
 
-  /// "2.5", with one decimal.
-  public static String tenths(double value) {
-    return String.valueOf(Math.round(value * 10) / 10.0);
+  /// "2.5", with so many decimals and a point, whatever the machine's language is.
+  public static String number(double value, int decimals) {
+    return String.format(Locale.ROOT, "%." + decimals + "f", value);
+  }
+
+  /// Puts the parts where the words have %s, in their order.
+  public static String fill(String words, Object... parts) {
+    return String.format(Locale.ROOT, words, parts);
   }
 
   /// "1 day", "3 days".

@@ -2,6 +2,7 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.treatment.Row;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.Practice.Answer;
@@ -260,21 +261,19 @@ class PracticeTest {
       String visit = "/api/visits/" + visitId("Casper Wynd");
       JsonNode refer =
           practice.get(visit + "/screening").body().get("outcome").get("findings").get(0);
-      String said = refer.get("said").asString();
+      String finding = refer.get("id").asString();
       assertThat(
               practice
                   .post(
                       visit + "/overrides",
-                      "{\"ruleId\":\"SCR-HSV-PAST\",\"said\":\"%s\",\"reason\":\"fine\"}"
-                          .formatted(said))
+                      "{\"finding\":\"%s\",\"reason\":\"fine\"}".formatted(finding))
                   .status())
           .isEqualTo(422);
       JsonNode cleared =
           practice
               .post(
                   visit + "/clearances",
-                  "{\"ruleId\":\"SCR-HSV-PAST\",\"said\":\"%s\",\"clinician\":\"Dr Thea Lund\"}"
-                      .formatted(said))
+                  "{\"finding\":\"%s\",\"clinician\":\"Dr Thea Lund\"}".formatted(finding))
               .body()
               .get("outcome");
       assertThat(cleared.get("verdict").asString()).isEqualTo("PROCEED");
@@ -284,11 +283,15 @@ class PracticeTest {
     @Test
     void aStopCannotBeLifted() {
       String visit = "/api/visits/" + visitId("Linnea Strand");
+      JsonNode stop =
+          practice.get(visit + "/screening").body().get("outcome").get("findings").get(0);
+      assertThat(stop.get("verdict").asString()).isEqualTo("STOP");
       Answer answer =
           practice.post(
               visit + "/overrides",
-              "{\"ruleId\":\"SCR-PREG\",\"said\":\"pregnant or possibly\",\"reason\":\"please\"}");
+              "{\"finding\":\"%s\",\"reason\":\"please\"}".formatted(stop.get("id").asString()));
       assertThat(answer.status()).isEqualTo(422);
+      assertThat(answer.detail()).contains("cannot be lifted this way");
       assertThat(practice.post(visit + "/treatment", "").status()).isEqualTo(422);
     }
   }
@@ -405,7 +408,7 @@ class PracticeTest {
     void comeWithAdviceForEveryAnswerAndEveryCue() {
       JsonNode view = practice.get("/api/treatments/" + treatment()).body();
       assertThat(view.get("ifAnswered").size()).isEqualTo(11);
-      assertThat(view.get("advice").get("row").asInt()).isBetween(1, 17);
+      assertThat(Row.valueOf(view.get("advice").get("row").asString()).number()).isBetween(1, 17);
       assertThat(view.get("plan").get("formulaCode").asString()).isEqualTo("MAN-20");
       assertThat(Instant.parse(view.get("serverNow").asString()))
           .isBetween(Instant.now().minusSeconds(5), Instant.now().plusSeconds(5));

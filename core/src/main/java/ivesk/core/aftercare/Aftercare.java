@@ -35,8 +35,33 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
   public record Day(LocalDate date, Mark mark, List<String> lines) {}
 
+  /// What rests for a while after a peel.
+  public enum Activity {
+    MAKE_UP("make-up (mineral powder is fine)"),
+    EXERCISE_AND_HEAT("exercise, sauna, hot shower, steam"),
+    ACIDS_AND_SCRUBS("scrub, acid, vitamin C in acid form, deep-clean wash"),
+    RETINOID("retinoid"),
+    OTHER_TREATMENTS("wax, laser or other treatment"),
+    SUN("sun without strict care");
+
+    private final String words;
+
+    Activity(String words) {
+      this.words = words;
+    }
+  }
+
+  /// @param what in words
   /// @param free the first day on which it is allowed again
-  public record Until(String what, LocalDate free) {}
+  public record Until(Activity activity, String what, LocalDate free) {
+    private static Until of(Activity activity, LocalDate free) {
+      return new Until(activity, activity.words, free);
+    }
+  }
+
+  /// One line of a day, and whether it says that something is free again or that the practice
+  /// checks.
+  private record Line(Mark mark, String words) {}
 
   public record Reply(String question, String answer) {}
 
@@ -72,7 +97,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
       Policies policies) {
     LocalDate day = ended.toLocalDate();
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
-    TreeMap<LocalDate, List<String>> lines = new TreeMap<>();
+    TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
     List<Until> rules = new ArrayList<>();
 
     Optional<LocalDateTime> wash = worn.flatMap(Worn::washedOff);
@@ -81,9 +106,9 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
       add(
           lines,
           day,
-          "leave the %s on, no water, until %s; then wash it off with mild cleanser, and bland cream"
-              .formatted(
-                  noun(worn.orElseThrow().addOn().formula().name()), HOUR.format(wash.get())));
+          Words.fill(
+              "leave the %s on, no water, until %s; then wash it off with mild cleanser, and bland cream",
+              noun(worn.orElseThrow().addOn().formula().name()), HOUR.format(wash.get())));
     } else if (formula.ending() == Formula.Ending.SELF_LIMITING) {
       add(
           lines,
@@ -97,23 +122,24 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     if (formula.contains(Substance.SALICYLIC)) add(lines, day, "drink water well");
     add(lines, day, "mineral sunscreen SPF 30 or more, every 2 hours outdoors, and a hat");
 
-    rules.add(new Until("make-up (mineral powder is fine)", day.plusDays(1)));
-    rules.add(new Until("exercise, sauna, hot shower, steam", day.plusDays(superficial ? 2 : 1)));
+    rules.add(Until.of(Activity.MAKE_UP, day.plusDays(1)));
+    rules.add(Until.of(Activity.EXERCISE_AND_HEAT, day.plusDays(superficial ? 2 : 1)));
     rules.add(
-        new Until(
-            "scrub, acid, vitamin C in acid form, deep-clean wash",
+        Until.of(
+            Activity.ACIDS_AND_SCRUBS,
             day.plusDays(superficial ? policies.homeAcidsAgainDays() : 3)));
     rules.add(
         new Until(
-            worn.isPresent() ? "retinoid of your own" : "retinoid",
+            Activity.RETINOID,
+            worn.isPresent() ? "retinoid of your own" : Activity.RETINOID.words,
             day.plusDays(superficial ? 7 : 5)));
-    rules.add(new Until("wax, laser or other treatment", day.plusDays(superficial ? 14 : 7)));
-    rules.add(new Until("sun without strict care", day.plusDays(strictSunDays(depth))));
+    rules.add(Until.of(Activity.OTHER_TREATMENTS, day.plusDays(superficial ? 14 : 7)));
+    rules.add(Until.of(Activity.SUN, day.plusDays(strictSunDays(depth))));
     rules.sort(Comparator.comparing(Until::free));
     rules.stream()
         .map(Until::free)
         .distinct()
-        .forEach(free -> add(lines, free, returning(rules, free)));
+        .forEach(free -> add(lines, free, Mark.FREE, returning(rules, free)));
 
     add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
     add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
@@ -132,10 +158,11 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
               + "; do not pick, pull or scrub");
       add(lines, flakesTo, "flaking mostly over");
     }
-    add(lines, day.plusDays(1), "we ask how it is");
-    add(lines, day.plusDays(3), "we ask how it is");
-    add(lines, day.plusDays(7), "we ask for a photo");
-    if (pigmentProne) add(lines, day.plusDays(14), "late marks show about now: a photo");
+    add(lines, day.plusDays(1), Mark.CHECK, "we ask how it is");
+    add(lines, day.plusDays(3), Mark.CHECK, "we ask how it is");
+    add(lines, day.plusDays(7), Mark.CHECK, "we ask for a photo");
+    if (pigmentProne)
+      add(lines, day.plusDays(14), Mark.CHECK, "late marks show about now: a photo");
 
     List<Day> days =
         lines.entrySet().stream()
@@ -143,7 +170,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                 new Day(
                     entry.getKey(),
                     mark(entry.getKey(), entry.getValue(), day, flakesFrom, flakesTo),
-                    List.copyOf(entry.getValue())))
+                    entry.getValue().stream().map(Line::words).toList()))
             .toList();
     return new Aftercare(
         days,
@@ -152,16 +179,11 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   }
 
   private static Mark mark(
-      LocalDate date, List<String> lines, LocalDate peel, LocalDate from, LocalDate to) {
+      LocalDate date, List<Line> lines, LocalDate peel, LocalDate from, LocalDate to) {
     if (date.equals(peel)) return Mark.PEEL;
     if (to.isAfter(peel) && !date.isBefore(from) && !date.isAfter(to)) return Mark.FLAKING;
-    if (lines.stream()
-        .anyMatch(line -> line.startsWith("may return") || line.startsWith("strict"))) {
-      return Mark.FREE;
-    }
-    return lines.stream().anyMatch(line -> line.startsWith("we ask") || line.startsWith("late"))
-        ? Mark.CHECK
-        : Mark.CARE;
+    if (lines.stream().anyMatch(line -> line.mark() == Mark.FREE)) return Mark.FREE;
+    return lines.stream().anyMatch(line -> line.mark() == Mark.CHECK) ? Mark.CHECK : Mark.CARE;
   }
 
   private static List<Reply> answers(
@@ -177,7 +199,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         new Reply(
             "When can I go out in the sun?",
             "With mineral sunscreen and a hat, today. Without strict care from "
-                + Words.day(free(rules, "sun"))
+                + Words.day(free(rules, Activity.SUN))
                 + "."));
     answers.add(
         new Reply(
@@ -195,17 +217,17 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         new Reply(
             "Make-up, gym, sauna?",
             "Mineral powder today, other make-up from "
-                + Words.day(free(rules, "make-up"))
+                + Words.day(free(rules, Activity.MAKE_UP))
                 + ". Exercise and heat from "
-                + Words.day(free(rules, "exercise"))
+                + Words.day(free(rules, Activity.EXERCISE_AND_HEAT))
                 + "."));
     answers.add(
         new Reply(
             "My acids and retinoid again?",
             "Acids and scrubs from "
-                + Words.day(free(rules, "scrub"))
+                + Words.day(free(rules, Activity.ACIDS_AND_SCRUBS))
                 + ", retinoid from "
-                + Words.day(free(rules, "retinoid"))
+                + Words.day(free(rules, Activity.RETINOID))
                 + ", and only on calm skin."));
     answers.add(
         new Reply(
@@ -223,18 +245,22 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   }
 
   private static String returning(List<Until> rules, LocalDate day) {
-    List<String> what =
-        rules.stream().filter(rule -> rule.free().equals(day)).map(Until::what).toList();
-    return what.getFirst().startsWith("sun")
+    List<Until> back = rules.stream().filter(rule -> rule.free().equals(day)).toList();
+    return back.getFirst().activity() == Activity.SUN
         ? "strict sun care ends; daily sunscreen stays"
-        : "may return: " + String.join("; ", what);
+        : "may return: " + String.join("; ", back.stream().map(Until::what).toList());
   }
 
-  private static LocalDate free(List<Until> rules, String what) {
-    return rules.stream().filter(r -> r.what().startsWith(what)).findFirst().orElseThrow().free();
+  private static LocalDate free(List<Until> rules, Activity activity) {
+    return rules.stream().filter(r -> r.activity() == activity).findFirst().orElseThrow().free();
   }
 
-  private static void add(TreeMap<LocalDate, List<String>> lines, LocalDate day, String line) {
-    lines.computeIfAbsent(day, d -> new ArrayList<>()).add(line);
+  private static void add(TreeMap<LocalDate, List<Line>> lines, LocalDate day, String words) {
+    add(lines, day, Mark.CARE, words);
+  }
+
+  private static void add(
+      TreeMap<LocalDate, List<Line>> lines, LocalDate day, Mark mark, String words) {
+    lines.computeIfAbsent(day, d -> new ArrayList<>()).add(new Line(mark, words));
   }
 }

@@ -62,8 +62,8 @@ public final class Depth {
       case TCA ->
           rubin(
               tca(formula.strengthOf(Substance.TCA), layers),
-              "TCA %.0f %%, %s"
-                  .formatted(formula.strengthOf(Substance.TCA).percent(), layers(layers)));
+              Words.fill(
+                  "TCA %.0f %%, %s", formula.strengthOf(Substance.TCA).percent(), layers(layers)));
       case JESSNER -> rubin(jessner(layers), "Jessner, " + layers(layers));
       case RESORCINOL ->
           rubin(
@@ -93,7 +93,7 @@ public final class Depth {
 
   /// "glycolic 35 %".
   private static String percent(Formula formula, Substance substance) {
-    return "%s %.0f %%".formatted(substance.label(), formula.strengthOf(substance).percent());
+    return Words.fill("%s %.0f %%", substance.label(), formula.strengthOf(substance).percent());
   }
 
   private static String layers(int n) {
@@ -114,7 +114,8 @@ public final class Depth {
             .orElseThrow(() -> new IllegalArgumentException("a chain needs a stage"));
     Reading reading =
         new Reading(
-            deepest.depth(), List.of("%s: the deepest stage".formatted(deepest.formula().code())));
+            deepest.depth(),
+            List.of(Words.fill("%s: the deepest stage", deepest.formula().code())));
     if (deepest.depth() == DepthClass.MEDIUM) return reading;
     boolean jessner = false;
     for (Stage stage : stages) {

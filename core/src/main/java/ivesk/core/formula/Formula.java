@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.Words;
 import ivesk.core.formula.Strength.Convention;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.quantity.Ph;
@@ -61,8 +62,9 @@ public record Formula(
     public Component {
       if (strength.convention() != Convention.WV) {
         throw new IllegalArgumentException(
-            "%s strength is in %s; a formula has %% w/v"
-                .formatted(substance.label(), strength.convention().label()));
+            Words.fill(
+                "%s strength is in %s; a formula has %% w/v",
+                substance.label(), strength.convention().label()));
       }
       Require.range(substance.label() + " strength, % w/v", strength.percent(), 0, 100);
     }
@@ -192,8 +194,6 @@ public record Formula(
     Require.text("code", code, 12);
     Require.text("name", name, 80);
     components = List.copyOf(components);
-    // A record from before labels were kept was on a face.
-    if (label == null) label = Label.madeFor(Set.of(Region.FACE));
     Require.range("rung", rung, 1, 9);
     ph.ifPresent(value -> Require.range("pH", value.value(), 0, 14));
     if (use != Use.OUT_OF_SCOPE) {

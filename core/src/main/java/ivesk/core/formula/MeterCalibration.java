@@ -1,6 +1,7 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
+import ivesk.core.Words;
 import ivesk.core.quantity.Ph;
 import java.time.Duration;
 
@@ -28,8 +29,9 @@ public record MeterCalibration(Reading low, Reading high) {
   public MeterCalibration {
     if (high.ph().value() - low.ph().value() < 1) {
       throw new IllegalArgumentException(
-          "the buffers are pH %.2f and %.2f; they must lie 1 or more apart"
-              .formatted(low.ph().value(), high.ph().value()));
+          Words.fill(
+              "the buffers are pH %.2f and %.2f; they must lie 1 or more apart",
+              low.ph().value(), high.ph().value()));
     }
     Require.range("slope of the electrode, %", slopePercent(low, high), 85, 105);
     Require.range("electrode at pH 7, mV", zeroMv(low, high), -30, 30);

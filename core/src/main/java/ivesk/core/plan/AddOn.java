@@ -1,5 +1,6 @@
 package ivesk.core.plan;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies;
 import java.time.Duration;
@@ -36,6 +37,6 @@ public record AddOn(Formula formula, boolean shortContact) {
   public String words() {
     return shortContact
         ? "short contact, 5 to 10 min, then wiped off"
-        : "stays %d h, then washed off".formatted(most().toHours());
+        : Words.fill("stays %d h, then washed off", most().toHours());
   }
 }

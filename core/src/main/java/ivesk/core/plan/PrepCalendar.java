@@ -1,6 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
@@ -17,10 +16,16 @@ public final class PrepCalendar {
   private PrepCalendar() {}
 
   /// @param day the last day on which the step can be kept
+  /// @param doneOn when it was done, where that was told
   /// @param late in the past when the plan is made and not known to have been kept
   /// @param earliest the first date on which a peel could be if the step began today
   public record Step(
-      LocalDate day, String what, boolean late, boolean kept, Optional<LocalDate> earliest) {}
+      LocalDate day,
+      String what,
+      Optional<LocalDate> doneOn,
+      boolean late,
+      boolean kept,
+      Optional<LocalDate> earliest) {}
 
   /// @param today the day on which the plan is made
   public static List<Step> of(ScreeningFacts client, DepthClass depth, LocalDate today) {
@@ -98,16 +103,26 @@ public final class PrepCalendar {
       boolean never) {
     LocalDate last = peel.minusDays(days);
     boolean kept = never || on.filter(date -> !date.isAfter(last)).isPresent();
-    String said = what + on.map(date -> " (" + Words.day(date) + ")").orElse("");
-    return step(last, said, today, peel, kept);
+    return step(last, what, on, today, peel, kept);
   }
 
   private static Step step(
       LocalDate day, String what, LocalDate today, LocalDate peel, boolean kept) {
+    return step(day, what, Optional.empty(), today, peel, kept);
+  }
+
+  private static Step step(
+      LocalDate day,
+      String what,
+      Optional<LocalDate> doneOn,
+      LocalDate today,
+      LocalDate peel,
+      boolean kept) {
     boolean late = day.isBefore(today) && !kept;
     return new Step(
         day,
         what,
+        doneOn,
         late,
         kept,
         late

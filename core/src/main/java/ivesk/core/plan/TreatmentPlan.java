@@ -56,10 +56,6 @@ public record TreatmentPlan(
 
   public TreatmentPlan {
     zones = List.copyOf(zones);
-    // A record from before bottles were counted.
-    if (lot == null) lot = Optional.empty();
-    // And from before retinoids were kept with the plan.
-    if (addOn == null) addOn = Optional.empty();
     if (zones.isEmpty()) throw new IllegalArgumentException("the plan has no zone; choose one");
     if (new HashSet<>(zones).size() != zones.size()) {
       throw new IllegalArgumentException("the plan names a zone twice: " + zones);

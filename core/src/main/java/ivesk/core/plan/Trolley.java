@@ -1,5 +1,6 @@
 package ivesk.core.plan;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Neutraliser;
@@ -15,8 +16,24 @@ public final class Trolley {
 
   private Trolley() {}
 
+  public enum Item {
+    FORMULA,
+    GAUZE,
+    ADD_ON,
+    BICARBONATE,
+    COMPRESSES,
+    PADS,
+    WATER,
+    BARRIER,
+    EYE_PADS,
+    GLOVES,
+    FAN,
+    SALINE,
+    AFTERCARE
+  }
+
   /// @param quantity with its unit, as laid out
-  public record LaidOut(String what, String quantity, String note) {}
+  public record LaidOut(Item id, String what, String quantity, String note) {}
 
   /// For some layers, with a tenth over; Ivesk's own default.
   public static Volume poured(TreatmentPlan plan, int layers) {
@@ -42,20 +59,25 @@ public final class Trolley {
     List<LaidOut> items = new ArrayList<>();
     items.add(
         new LaidOut(
+            Item.FORMULA,
             plan.formula().code(),
-            "%.1f mL".formatted(poured(plan, layers).ml()),
-            "%.1f mL a layer, and a tenth over".formatted(plan.layer().ml())
+            Words.fill("%.1f mL", poured(plan, layers).ml()),
+            Words.fill("%.1f mL a layer, and a tenth over", plan.layer().ml())
                 + bottle.map(lot -> "; lot " + lot.number() + left(lot, plan)).orElse("")
                 + (plan.formula().label().measure().isEmpty()
                     ? ""
                     : "; label: " + plan.formula().label().measure())));
     items.add(
         new LaidOut(
-            "gauze 10 × 10", String.valueOf(2 * layers), "folded, two a layer; never dip twice"));
+            Item.GAUZE,
+            "gauze 10 × 10",
+            String.valueOf(2 * layers),
+            "folded, two a layer; never dip twice"));
     plan.addOn()
         .ifPresent(after ->
             items.add(
                 new LaidOut(
+                    Item.ADD_ON,
                     after.formula().code(),
                     after.formula().label().measure().isEmpty()
                         ? "a thin film"
@@ -66,30 +88,42 @@ public final class Trolley {
             n ->
                 items.add(
                     new LaidOut(
+                        Item.BICARBONATE,
                         "bicarbonate 10 %",
-                        "%.0f mL".formatted(Math.ceil(n.layOut().ml() / 5) * 5),
-                        "shake; %.2f L gas, leave froth room".formatted(n.gas().litres()))),
+                        Words.fill("%.0f mL", Math.ceil(n.layOut().ml() / 5) * 5),
+                        Words.fill("shake; %.2f L gas, leave froth room", n.gas().litres()))),
             () ->
                 items.add(
-                    new LaidOut("cold compresses", "4", "a neutraliser does not end this one")));
+                    new LaidOut(
+                        Item.COMPRESSES,
+                        "cold compresses",
+                        "4",
+                        "a neutraliser does not end this one")));
     items.add(
         new LaidOut(
+            Item.PADS,
             "pads to remove",
             String.valueOf((int) Math.ceil(plan.area().cm2() / 50)),
             endingNote(plan.formula())));
-    items.add(new LaidOut("cool water", "600 mL", "cool or tepid, never warm"));
+    items.add(new LaidOut(Item.WATER, "cool water", "600 mL", "cool or tepid, never warm"));
     items.add(
         new LaidOut(
-            "barrier gel", "2 g", guarded ? "each open spot too" : "nostrils, lips, eye corners"));
-    items.add(new LaidOut("eye pads, damp", "2", "lids covered"));
+            Item.BARRIER,
+            "barrier gel",
+            "2 g",
+            guarded ? "each open spot too" : "nostrils, lips, eye corners"));
+    items.add(new LaidOut(Item.EYE_PADS, "eye pads, damp", "2", "lids covered"));
     items.add(
         new LaidOut(
+            Item.GLOVES,
             latexAllergy ? "gloves, nitrile" : "gloves",
             "2 pairs",
             latexAllergy ? "latex allergy" : "the outer pair goes with the acid"));
-    items.add(new LaidOut("fan, tissue", "1 each", "in the client's hands"));
-    items.add(new LaidOut("saline for eyes", "1", "within reach"));
-    items.add(new LaidOut("calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
+    items.add(new LaidOut(Item.FAN, "fan, tissue", "1 each", "in the client's hands"));
+    items.add(new LaidOut(Item.SALINE, "saline for eyes", "1", "within reach"));
+    items.add(
+        new LaidOut(
+            Item.AFTERCARE, "calming cream, sunscreen", "1 each", "mineral, SPF 30 or more"));
     return List.copyOf(items);
   }
 
@@ -97,7 +131,7 @@ public final class Trolley {
     boolean enough = lot.left().compareTo(poured(plan, plan.layersAtMost())) >= 0;
     return enough && !lot.low()
         ? ""
-        : ", %s: %.0f mL left".formatted(enough ? "low" : "not enough", lot.left().ml());
+        : Words.fill(", %s: %.0f mL left", enough ? "low" : "not enough", lot.left().ml());
   }
 
   private static String endingNote(Formula formula) {

@@ -5,148 +5,119 @@ import ivesk.core.practice.Policies.LicenceScope;
 import ivesk.core.practice.Policies.Thresholds;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 
-/// Where the schools differ, one question after the other as the table of the trade has them, with
-/// the usual answer first or marked. A maker's instruction on a product comes before any of them.
+/// Where the schools differ, one question after the other as the table of the trade has them; each
+/// answer carries what it changes, the usual one changes nothing. A maker's instruction on a
+/// product comes before any of them.
 public enum PolicyQuestion {
   THRESHOLDS(
       "Hold and stop lines of sensation",
-      "balanced",
-      List.of(
-          option("comfort", "comfort-led 4/6"),
-          option("balanced", "balanced 5/8"),
-          option("endpoint", "endpoint-led 7/9")),
-      (policies, id) ->
-          policies.with(
-              switch (id) {
-                case "comfort" -> Thresholds.COMFORT_LED;
-                case "endpoint" -> Thresholds.ENDPOINT_LED;
-                default -> Thresholds.BALANCED;
-              })),
+      option("comfort", "comfort-led 4/6", p -> p.with(Thresholds.COMFORT_LED)),
+      usual("balanced", "balanced 5/8"),
+      option("endpoint", "endpoint-led 7/9", p -> p.with(Thresholds.ENDPOINT_LED))),
   HYDROXY_ACIDS(
       "Hydroxy acids in one visit",
-      Choice.STRENGTH_STEPS,
-      "one timed application",
-      "layers with strength steps"),
+      usual("usual", "one timed application"),
+      option("other", "layers with strength steps", p -> p.with(Choice.STRENGTH_STEPS))),
   SALICYLIC_PASSES(
       "Salicylic 20 %",
-      Choice.SECOND_SALICYLIC_PASS, "one pass", "a second pass after one uneventful visit"),
+      usual("usual", "one pass"),
+      option(
+          "other",
+          "a second pass after one uneventful visit",
+          p -> p.with(Choice.SECOND_SALICYLIC_PASS))),
   JESSNER_LAYERS(
-      "Jessner layers",
-      "4",
-      List.of(option("4", "up to 4"), option("5", "up to 5")),
-      (policies, id) -> policies.withJessnerLayers(Integer.parseInt(id))),
+      "Jessner layers", usual("4", "up to 4"), option("5", "up to 5", p -> p.withJessnerLayers(5))),
   JESSNER_ENDPOINT(
       "Jessner endpoint",
-      Choice.JESSNER_FIRST_FROST,
-      "planned layers, even pink or crystals",
-      "first frost"),
+      usual("usual", "planned layers, even pink or crystals"),
+      option("other", "first frost", p -> p.with(Choice.JESSNER_FIRST_FROST))),
   BARRIER(
       "Compromised barrier",
-      Choice.MILD_LACTIC_AT_BARRIER,
-      "wait until calm",
-      "mild lactic, half the time"),
-  REST(
-      "Rest after ending",
-      "1",
-      List.of(option("0", "0"), option("1", "1 or less")),
-      (policies, id) -> policies.withRestAtMost(Integer.parseInt(id))),
+      usual("usual", "wait until calm"),
+      option("other", "mild lactic, half the time", p -> p.with(Choice.MILD_LACTIC_AT_BARRIER))),
+  REST("Rest after ending", option("0", "0", p -> p.withRestAtMost(0)), usual("1", "1 or less")),
   MILD_AHA_ENDING(
-      "Ending a mild AHA", Choice.COOL_WATER_ENDS_MILD_AHA, "neutraliser", "cool water"),
+      "Ending a mild AHA",
+      usual("usual", "neutraliser"),
+      option("other", "cool water", p -> p.with(Choice.COOL_WATER_ENDS_MILD_AHA))),
   NO_WATER(
       "No water after a self-limiting peel",
-      "8",
-      List.of(option("3", "3 h"), option("8", "8 h"), option("12", "overnight")),
-      (policies, id) -> policies.withNoWaterHours(Integer.parseInt(id))),
+      option("3", "3 h", p -> p.withNoWaterHours(3)),
+      usual("8", "8 h"),
+      option("12", "overnight", p -> p.withNoWaterHours(12))),
   DERMAPLANING(
       "Dermaplaning with a peel",
-      Choice.PEEL_AFTER_DERMAPLANING,
-      "not within 7 days",
-      "paired, adapted"),
+      usual("usual", "not within 7 days"),
+      option("other", "paired, adapted", p -> p.with(Choice.PEEL_AFTER_DERMAPLANING))),
   RETINOL(
       "Retinol add-on",
-      "none",
-      List.of(
-          option("none", "none"),
-          option("short", "short contact, 5 to 10 min"),
-          option("hours", "stays the label's hours, else 6")),
-      (policies, id) ->
-          switch (id) {
-            case "short" -> policies.with(Choice.RETINOL_SHORT_CONTACT);
-            case "hours" -> policies.with(Choice.RETINOL_LABEL_HOURS);
-            default -> policies;
-          }),
+      usual("none", "none"),
+      option("short", "short contact, 5 to 10 min", p -> p.with(Choice.RETINOL_SHORT_CONTACT)),
+      option("hours", "stays the label's hours, else 6", p -> p.with(Choice.RETINOL_LABEL_HOURS))),
   HOME_ACIDS(
       "Home acids again after",
-      "7",
-      List.of(option("3", "3 days"), option("7", "7 days")),
-      (policies, id) -> policies.withHomeAcidsAgainDays(Integer.parseInt(id))),
+      option("3", "3 days", p -> p.withHomeAcidsAgainDays(3)),
+      usual("7", "7 days")),
   ISOTRETINOIN(
       "Isotretinoin",
-      Choice.ISOTRETINOIN_BY_CONSENSUS,
-      "6 months for all",
-      "consensus: superficial with clearance"),
+      usual("usual", "6 months for all"),
+      option(
+          "other",
+          "consensus: superficial with clearance",
+          p -> p.with(Choice.ISOTRETINOIN_BY_CONSENSUS))),
   PREGNANCY(
       "Pregnancy",
-      Choice.MILD_PEEL_IN_PREGNANCY,
-      "no peel",
-      "LAC-10, LAC-30 or MAN-20 with clearance"),
+      usual("usual", "no peel"),
+      option(
+          "other",
+          "LAC-10, LAC-30 or MAN-20 with clearance",
+          p -> p.with(Choice.MILD_PEEL_IN_PREGNANCY))),
   PATCH_TEST(
-      "Patch test", Choice.PATCH_TEST_SUPERFICIAL_ONLY, "every new family", "superficial only"),
-  COMPOUNDING("Compounding", Choice.MAY_DILUTE_AND_MIX, "labels only", "may dilute and mix"),
+      "Patch test",
+      usual("usual", "every new family"),
+      option("other", "superficial only", p -> p.with(Choice.PATCH_TEST_SUPERFICIAL_ONLY))),
+  COMPOUNDING(
+      "Compounding",
+      usual("usual", "labels only"),
+      option("other", "may dilute and mix", p -> p.with(Choice.MAY_DILUTE_AND_MIX))),
   LICENCE(
       "Licence scope",
-      "superficial",
-      List.of(
-          option("very", "very superficial"),
-          option("superficial", "very superficial and superficial"),
-          option("medium", "medium too, under supervision")),
-      (policies, id) ->
-          policies.with(
-              switch (id) {
-                case "very" -> LicenceScope.VERY_SUPERFICIAL;
-                case "medium" -> LicenceScope.MEDIUM_SUPERVISED;
-                default -> LicenceScope.SUPERFICIAL;
-              }));
+      option("very", "very superficial", p -> p.with(LicenceScope.VERY_SUPERFICIAL)),
+      usual("superficial", "very superficial and superficial"),
+      option(
+          "medium", "medium too, under supervision", p -> p.with(LicenceScope.MEDIUM_SUPERVISED)));
 
-  public record PolicyOption(String id, String label) {}
+  /// @param id as it is kept
+  /// @param change of the usual policies
+  /// @param usual the default
+  public record PolicyOption(
+      String id, String label, UnaryOperator<Policies> change, boolean usual) {}
 
   private final String label;
-  private final String usual;
   private final List<PolicyOption> options;
-  private final BiFunction<Policies, String, Policies> set;
 
-  PolicyQuestion(
-      String label,
-      String usual,
-      List<PolicyOption> options,
-      BiFunction<Policies, String, Policies> set) {
+  PolicyQuestion(String label, PolicyOption... options) {
     this.label = label;
-    this.usual = usual;
-    this.options = options;
-    this.set = set;
+    this.options = List.of(options);
   }
 
-  PolicyQuestion(String label, Choice choice, String usualWords, String otherWords) {
-    this(
-        label,
-        "usual",
-        List.of(option("usual", usualWords), option("other", otherWords)),
-        (policies, id) -> id.equals("other") ? policies.with(choice) : policies);
+  private static PolicyOption usual(String id, String label) {
+    return new PolicyOption(id, label, UnaryOperator.identity(), true);
   }
 
-  private static PolicyOption option(String id, String label) {
-    return new PolicyOption(id, label);
+  private static PolicyOption option(String id, String label, UnaryOperator<Policies> change) {
+    return new PolicyOption(id, label, change, false);
   }
 
   public String label() {
     return label;
   }
 
-  /// The default.
+  /// The default answer.
   public String usual() {
-    return usual;
+    return options.stream().filter(PolicyOption::usual).findFirst().orElseThrow().id();
   }
 
   public List<PolicyOption> options() {
@@ -154,22 +125,27 @@ public enum PolicyQuestion {
   }
 
   /// @throws IllegalArgumentException for an answer that the question does not have
-  public void check(String id) {
-    if (options.stream().noneMatch(option -> option.id().equals(id))) {
-      throw new IllegalArgumentException(
-          label
-              + " is '"
-              + id
-              + "'; allowed is "
-              + options.stream().map(PolicyOption::id).toList());
-    }
+  public PolicyOption option(String id) {
+    return options.stream()
+        .filter(option -> option.id().equals(id))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                label
+                    + " is '"
+                    + id
+                    + "'; allowed is "
+                    + options.stream().map(PolicyOption::id).toList()));
   }
 
   /// The usual policies but for what was answered otherwise.
+  ///
+  /// @throws IllegalArgumentException for an answer that its question does not have
   public static Policies policies(Map<PolicyQuestion, String> answers) {
     Policies policies = Policies.defaults();
     for (PolicyQuestion question : values()) {
-      policies = question.set.apply(policies, answers.getOrDefault(question, question.usual));
+      String answer = answers.getOrDefault(question, question.usual());
+      policies = question.option(answer).change().apply(policies);
     }
     return policies;
   }

@@ -4,34 +4,55 @@ import ivesk.core.Source;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /// What one rule says of one client on one day.
 ///
-/// @param said what was answered or found, in words
+/// @param basis what it rests on, as ids and dates: questions, answers, the day it ends
+/// @param stem what was answered or found, in words; where it names families, up to their names
+/// @param naming families that the words name
 /// @param why the reason behind the rule
 /// @param until WAIT ends on this day, where a day is known
 /// @param clearedBy what would clear it
 /// @param overridable ADAPT and a WAIT that only counts days; REFER needs a clearance, STOP nothing
 /// @param unasked stands in place of the rule because an answer is missing
-/// @param settled an override or clearance that lifted it, in words
+/// @param settled what lifted it
 public record Finding(
     String ruleId,
-    String said,
+    String basis,
+    String stem,
+    Set<Family> naming,
     Verdict verdict,
     Scope scope,
     List<Restriction> restrictions,
     String why,
     Source source,
     Optional<LocalDate> until,
-    String clearedBy,
+    Clearing clearedBy,
     boolean overridable,
     boolean unasked,
-    Optional<String> settled) {
+    Optional<Settlement> settled) {
 
   public Finding {
+    naming = Set.copyOf(naming);
     restrictions = List.copyOf(restrictions);
+  }
+
+  /// Names it for an override or a clearance; with another answer it is another finding. Never made
+  /// of words.
+  public String id() {
+    return ruleId + ":" + basis;
+  }
+
+  /// Whether it may be lifted in this way.
+  public boolean mayBe(Settlement settlement) {
+    return switch (settlement) {
+      case Settlement.Override o -> overridable;
+      case Settlement.Clearance c -> verdict == Verdict.REFER;
+    };
   }
 
   /// Still counts: not lifted by an override or a clearance.
@@ -44,10 +65,21 @@ public record Finding(
     return stands() && verdict.compareTo(Verdict.WAIT) >= 0;
   }
 
+  /// What was answered or found, in words.
+  public String said() {
+    return stem + Family.labels(naming);
+  }
+
+  /// The question that it waits for, where it stands for an answer that is missing.
+  public Optional<Question> asks() {
+    return unasked
+        ? Arrays.stream(Question.values()).filter(q -> q.name().equals(basis)).findFirst()
+        : Optional.empty();
+  }
+
   /// What it says of one formula: of several families that it names, the formula's own.
   String saidOf(Formula formula) {
-    if (scope.families().isEmpty()) return said;
-    return said.replace(Family.labels(scope.families()), formula.family().coveredBy().label());
+    return naming.isEmpty() ? stem : stem + formula.family().coveredBy().label();
   }
 
   /// Can come to an end: a STOP cannot, unless it only stands for an answer that was not asked.
@@ -65,10 +97,12 @@ public record Finding(
         .toList();
   }
 
-  Finding settledBy(String words) {
+  Finding settledBy(Settlement settlement) {
     return new Finding(
         ruleId,
-        said,
+        basis,
+        stem,
+        naming,
         verdict,
         scope,
         restrictions,
@@ -78,6 +112,6 @@ public record Finding(
         clearedBy,
         overridable,
         unasked,
-        Optional.of(words));
+        Optional.of(settlement));
   }
 }

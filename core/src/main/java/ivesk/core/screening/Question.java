@@ -280,6 +280,13 @@ public enum Question {
             .id());
   }
 
+  /// @throws IllegalArgumentException for a choice that the question does not have
+  Option requireOption(String id) {
+    return option(id)
+        .orElseThrow(
+            () -> new IllegalArgumentException("answer '" + id + "' does not belong to: " + text));
+  }
+
   Optional<Option> option(String id) {
     return options.stream().filter(option -> option.id().equals(id)).findFirst();
   }
@@ -290,11 +297,7 @@ public enum Question {
   /// @throws IllegalArgumentException for a choice that the question does not have, or a date that
   ///   lies on the wrong side of `today`
   public Option check(Answer answer, LocalDate today) {
-    Option option =
-        option(answer.choice())
-            .orElseThrow(() ->
-                new IllegalArgumentException(
-                    "answer '" + answer.choice() + "' does not belong to: " + text));
+    Option option = requireOption(answer.choice());
     if (option.dateLabel().isEmpty() || answer.on().isEmpty()) return option;
     LocalDate on = answer.on().get();
     if (this == SUN_PLANNED ? on.isBefore(today) : on.isAfter(today)) {

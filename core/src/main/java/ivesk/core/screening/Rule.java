@@ -1,58 +1,75 @@
 package ivesk.core.screening;
 
 import ivesk.core.Source;
+import ivesk.core.screening.Question.Answer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
-/// A screening rule as a value: whom it concerns, what it asks, and what it finds.
+/// A screening rule as a value: whom it concerns, and clause by clause when it finds what. It asks
+/// the questions that its conditions read.
 public final class Rule {
   private final String id;
   private final Source source;
   private final String why;
-  private Predicate<ScreeningFacts> concerns = facts -> true;
-  private Function<ScreeningFacts, List<Question>> asks = facts -> List.of();
-  private Function<ScreeningFacts, List<String>> needs = facts -> List.of();
-  private Function<ScreeningFacts, List<Draft>> finds = facts -> List.of();
+  private final Predicate<ScreeningFacts> concerns;
+  private final List<Lack> needs;
+  private final List<Clause> clauses;
 
-  private Rule(String id, Source source, String why) {
+  private Rule(
+      String id,
+      Source source,
+      String why,
+      Predicate<ScreeningFacts> concerns,
+      List<Lack> needs,
+      List<Clause> clauses) {
     this.id = id;
     this.source = source;
     this.why = why;
+    this.concerns = concerns;
+    this.needs = needs;
+    this.clauses = clauses;
   }
 
-  static Rule rule(String id, Source source, String why) {
-    return new Rule(id, source, why);
+  /// One line of a rule: a condition and what is found where it holds.
+  record Clause(When when, Function<ScreeningFacts, List<Draft>> finds) {}
+
+  /// Something that must be known besides answers.
+  ///
+  /// @param id stands in the finding's basis
+  /// @param missing why it is not known, in words; empty when it is
+  record Lack(String id, Function<ScreeningFacts, Optional<String>> missing) {}
+
+  static Rule rule(String id, Source source, String why, Clause... clauses) {
+    return new Rule(id, source, why, facts -> true, List.of(), List.of(clauses));
+  }
+
+  static Clause when(When when, Draft... finds) {
+    List<Draft> drafts = List.of(finds);
+    return new Clause(when, facts -> drafts);
+  }
+
+  static Clause when(When when, Function<ScreeningFacts, Draft> finds) {
+    return new Clause(when, facts -> List.of(finds.apply(facts)));
+  }
+
+  /// May find nothing, or several things.
+  static Clause all(When when, Function<ScreeningFacts, List<Draft>> finds) {
+    return new Clause(when, finds);
   }
 
   /// Leaves the rule out for clients to whom its questions are not put.
-  Rule concerns(Predicate<ScreeningFacts> whom) {
-    concerns = whom;
-    return this;
+  Rule concerning(Predicate<ScreeningFacts> whom) {
+    return new Rule(id, source, why, whom, needs, clauses);
   }
 
-  Rule asks(Question... questions) {
-    return asksOf(facts -> List.of(questions));
-  }
-
-  /// Asks what depends on what is known already.
-  Rule asksOf(Function<ScreeningFacts, List<Question>> questions) {
-    asks = questions;
-    return this;
-  }
-
-  /// What else must be known before it can judge, beside its questions; in words.
-  Rule needs(Function<ScreeningFacts, List<String>> missing) {
-    needs = missing;
-    return this;
-  }
-
-  Rule finds(Function<ScreeningFacts, List<Draft>> what) {
-    finds = what;
-    return this;
+  Rule needing(Lack... lacks) {
+    return new Rule(id, source, why, concerns, List.of(lacks), clauses);
   }
 
   public String id() {
@@ -65,113 +82,94 @@ public final class Rule {
 
   /// The questions that it puts to this client.
   public List<Question> asks(ScreeningFacts facts) {
-    return concerns.test(facts) ? asks.apply(facts) : List.of();
+    return concerns.test(facts)
+        ? clauses.stream()
+            .flatMap(clause -> clause.when().asks().apply(facts).stream())
+            .distinct()
+            .toList()
+        : List.of();
   }
 
   /// The rule's findings; a missing answer gives "WAIT: ask first" in place of its own verdict.
   public List<Finding> apply(ScreeningFacts facts) {
     if (!concerns.test(facts)) return List.of();
+    List<Question> asked = asks(facts);
     List<Finding> found = new ArrayList<>();
-    for (Question question : asks.apply(facts)) {
+    for (Question question : asked) {
       if (!facts.answered(question)) {
-        String said = question.text() + ": not asked";
-        found.add(finding(Draft.ask(said)));
+        found.add(finding(Draft.ask(question.text() + ": not asked"), question.name()));
       }
     }
-    needs.apply(facts).forEach(missing -> found.add(finding(Draft.ask(missing))));
-    if (found.isEmpty()) finds.apply(facts).forEach(draft -> found.add(finding(draft)));
+    for (Lack lack : needs) {
+      lack.missing()
+          .apply(facts)
+          .ifPresent(words -> found.add(finding(Draft.ask(words), lack.id())));
+    }
+    if (!found.isEmpty()) return found;
+    String answers =
+        asked.stream().map(question -> basis(question, facts)).collect(Collectors.joining(","));
+    for (int i = 0; i < clauses.size(); i++) {
+      Clause clause = clauses.get(i);
+      if (!clause.when().holds().test(facts)) continue;
+      List<Draft> drafts = clause.finds().apply(facts);
+      for (int j = 0; j < drafts.size(); j++) {
+        found.add(finding(drafts.get(j), basis(i, j, drafts.get(j), answers)));
+      }
+    }
     return found;
   }
 
-  private Finding finding(Draft draft) {
-    return new Finding(
-        id,
-        draft.said,
-        draft.verdict,
-        draft.scope,
-        draft.restrictions,
-        why,
-        source,
-        draft.until,
-        draft.clearedBy,
-        draft.overridable,
-        draft.unasked,
-        Optional.empty());
+  private static String basis(Question question, ScreeningFacts facts) {
+    Answer answer = facts.answers().get(question);
+    String given =
+        answer == null
+            ? ""
+            : answer.choice()
+                + answer.on().map(on -> "@" + on).orElse("")
+                + (answer.zones().isEmpty() ? "" : names(answer.zones()))
+                + (answer.families().isEmpty() ? "" : names(answer.families()));
+    String atHome =
+        facts.atHome(question).stream()
+            .sorted()
+            .map(LocalDate::toString)
+            .collect(Collectors.joining("+"));
+    return question.name() + "=" + given + (atHome.isEmpty() ? "" : "+" + atHome);
   }
 
-  /// A finding before the rule has put its name to it.
-  static final class Draft {
-    private final Verdict verdict;
-    private final String said;
-    private final List<Restriction> restrictions;
-    private Optional<LocalDate> until = Optional.empty();
-    private String clearedBy;
-    private boolean overridable;
-    private boolean unasked;
-    private Scope scope = Scope.CLIENT;
+  private static String basis(int clause, int place, Draft draft, String answers) {
+    return String.join(
+        ";",
+        clause + "." + place,
+        draft.verdict().name(),
+        draft.restrictions().stream()
+            .map(restriction -> restriction.getClass().getSimpleName())
+            .collect(Collectors.joining("+")),
+        answers,
+        draft.until().map(LocalDate::toString).orElse(""),
+        draft.naming().isEmpty() ? "" : names(draft.naming()));
+  }
 
-    private Draft(Verdict verdict, String said, List<Restriction> restrictions, String clearedBy) {
-      this.verdict = verdict;
-      this.said = said;
-      this.restrictions = restrictions;
-      this.clearedBy = clearedBy;
-    }
+  private static String names(Iterable<? extends Enum<?>> constants) {
+    TreeSet<String> names = new TreeSet<>();
+    constants.forEach(constant -> names.add(constant.name()));
+    return names.toString();
+  }
 
-    static Draft proceed(String said) {
-      return new Draft(Verdict.PROCEED, said, List.of(), "");
-    }
-
-    static Draft adapt(String said, Restriction... restrictions) {
-      Draft draft =
-          new Draft(Verdict.ADAPT, said, List.of(restrictions), "a written reason lifts it");
-      draft.overridable = true;
-      return draft;
-    }
-
-    /// A WAIT that only counts days; it may be overridden with a reason.
-    static Draft until(LocalDate date, String said) {
-      Draft draft = new Draft(Verdict.WAIT, said, List.of(), "waiting");
-      draft.until = Optional.of(date);
-      draft.overridable = true;
-      return draft;
-    }
-
-    /// A WAIT for a present cause or a missing thing; it may not be overridden.
-    static Draft cause(String said, String clearedBy) {
-      return new Draft(Verdict.WAIT, said, List.of(), clearedBy);
-    }
-
-    /// WAIT: ask first.
-    static Draft ask(String said) {
-      Draft draft = cause(said, "asking");
-      draft.unasked = true;
-      return draft;
-    }
-
-    static Draft refer(String said, Restriction... restrictions) {
-      return new Draft(
-          Verdict.REFER, said, List.of(restrictions), "clearance by a named clinician");
-    }
-
-    static Draft stop(String said) {
-      return new Draft(Verdict.STOP, said, List.of(), "nothing today");
-    }
-
-    Draft only(Scope narrower) {
-      scope = narrower;
-      return this;
-    }
-
-    /// May not be overridden.
-    Draft firm() {
-      overridable = false;
-      clearedBy = "nothing today";
-      return this;
-    }
-
-    Draft earliest(LocalDate date) {
-      until = Optional.of(date);
-      return this;
-    }
+  private Finding finding(Draft draft, String basis) {
+    return new Finding(
+        id,
+        basis,
+        draft.said(),
+        draft.naming(),
+        draft.verdict(),
+        draft.scope(),
+        draft.restrictions(),
+        why,
+        source,
+        draft.until(),
+        draft.clearedBy(),
+        draft.overridable(),
+        draft.unasked(),
+        Optional.empty());
   }
 }

@@ -10,27 +10,28 @@ import java.util.function.BiPredicate;
 /// What a finding speaks of: the client, or only some formulas at some depth.
 ///
 /// @param label as shown
-/// @param families that it names; empty where it goes by something else
+/// @param told the finding's own words name it already
 /// @param covers whether a formula, planned at a class, falls under it
 public record Scope(
-    String label, boolean client, Set<Family> families, BiPredicate<Formula, DepthClass> covers) {
+    String label, boolean client, boolean told, BiPredicate<Formula, DepthClass> covers) {
 
-  public static final Scope CLIENT = new Scope("client", true, Set.of(), (formula, depth) -> true);
+  public static final Scope CLIENT = new Scope("client", true, true, (formula, depth) -> true);
 
   public static Scope of(String label, BiPredicate<Formula, DepthClass> covers) {
-    return new Scope(label, false, Set.of(), covers);
+    return new Scope(label, false, false, covers);
   }
 
   /// A part of the skin, which is all that is planned.
   public static Scope zone(String label) {
-    return of(label, (formula, depth) -> true);
+    return new Scope(label, false, true, (formula, depth) -> true);
   }
 
+  /// Families that the finding names.
   public static Scope families(Set<Family> families) {
     return new Scope(
-        String.join(", ", families.stream().sorted().map(Family::label).toList()),
+        Family.labels(families),
         false,
-        Set.copyOf(families),
+        true,
         (formula, depth) -> families.contains(formula.family().coveredBy()));
   }
 
@@ -43,7 +44,7 @@ public record Scope(
     return new Scope(
         label + ", " + least.label() + " or deeper",
         client,
-        families,
+        false,
         (formula, depth) -> covers.test(formula, depth) && !least.deeperThan(depth));
   }
 

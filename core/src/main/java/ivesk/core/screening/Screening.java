@@ -37,7 +37,7 @@ public record Screening(
         ScreeningRules.ALL.stream()
             .flatMap(rule -> rule.apply(facts).stream())
             // Two rules may wait for the same answer; it is asked once.
-            .filter(finding -> !finding.unasked() || unaskedOnce.add(finding.said()))
+            .filter(finding -> !finding.unasked() || unaskedOnce.add(finding.basis()))
             .map(finding -> settle(finding, settlements))
             .sorted(Comparator.comparing(Finding::verdict).reversed())
             .toList();
@@ -79,24 +79,11 @@ public record Screening(
 
   private static Finding settle(Finding finding, List<Settlement> settlements) {
     return settlements.stream()
-        .filter(s -> s.ruleId().equals(finding.ruleId()) && s.said().equals(finding.said()))
-        .flatMap(settlement -> words(finding, settlement).stream())
+        .filter(settlement -> settlement.findingId().equals(finding.id()))
+        .filter(finding::mayBe)
         .findFirst()
         .map(finding::settledBy)
         .orElse(finding);
-  }
-
-  private static Optional<String> words(Finding finding, Settlement settlement) {
-    return switch (settlement) {
-      case Settlement.Override(var id, var said, var reason, var by) ->
-          finding.overridable()
-              ? Optional.of("overridden by " + by + ": " + reason)
-              : Optional.empty();
-      case Settlement.Clearance(var id, var said, var clinician, var on) ->
-          finding.verdict() == Verdict.REFER
-              ? Optional.of("cleared by " + clinician + ", " + on)
-              : Optional.empty();
-    };
   }
 
   /// The questions that are put to this client.
@@ -125,14 +112,14 @@ public record Screening(
     }
     limits
         .objections(formula, depth, limits.rung(entryRung))
-        .forEach(words -> why.add(new Shut("SCREEN", words, Optional.empty(), "")));
+        .forEach(words -> why.add(new Shut("SCREEN", words, Optional.empty(), Clearing.NONE)));
     return List.copyOf(why);
   }
 
   /// One reason by which a formula is shut.
   ///
-  /// @param opens what would open it, in words; empty when nothing today
-  public record Shut(String ruleId, String words, Optional<LocalDate> until, String opens) {}
+  /// @param opens what would open it
+  public record Shut(String ruleId, String words, Optional<LocalDate> until, Clearing opens) {}
 
   private Optional<Opening> opensMost(ScreeningFacts facts) {
     // What shuts the whole client keeps everything shut, whichever other finding goes.

@@ -98,7 +98,18 @@ public record ScreeningFacts(
         .toList();
   }
 
+  /// When the products at home that answer a question were last used, or started.
+  List<LocalDate> atHome(Question question) {
+    Set<Active> actives = HOME_USE.getOrDefault(question, Set.of());
+    return products.stream()
+        .filter(product -> of(product, actives))
+        .flatMap(product -> Stream.of(product.since(), product.lastUse()).flatMap(Optional::stream))
+        .toList();
+  }
+
+  /// @throws IllegalArgumentException for a choice that the question does not have
   public boolean is(Question question, String choice) {
+    question.requireOption(choice);
     Answer answer = answers.get(question);
     return answer != null
         && answer.choice().equals(choice)

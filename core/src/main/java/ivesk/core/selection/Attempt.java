@@ -14,6 +14,7 @@ import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.Screening.Shut;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -163,9 +164,10 @@ public record Attempt(
       objections.add(
           Gates.gate(
               "STRENGTH",
-              "%.0f %% is stronger than any %s on the shelf"
-                  .formatted(tried.strength().percent(), formula.family().label()),
-              "a weaker strength"));
+              Words.fill(
+                  "%.0f %% is stronger than any %s on the shelf",
+                  tried.strength().percent(), formula.family().label()),
+              Clearing.WEAKER));
     }
     numbers.contact().flatMap(time -> tooLong(formula, time, facts)).ifPresent(objections::add);
     formula
@@ -176,16 +178,17 @@ public record Attempt(
             Gates.gate(
                 "CONTACT",
                 formula.code() + " needs at least " + Words.clock(least) + " by its label",
-                "a longer time"))
+                Clearing.LONGER_TIME))
         .ifPresent(objections::add);
     int cap = facts.screening().limits().layers(Selection.cap(formula, facts));
     if (numbers.layers() > cap) {
       objections.add(
           Gates.gate(
               "LAYERS",
-              "%s; %s takes at most %d today"
-                  .formatted(Words.count(numbers.layers(), "layer"), formula.code(), cap),
-              "fewer layers"));
+              Words.fill(
+                  "%s; %s takes at most %d today",
+                  Words.count(numbers.layers(), "layer"), formula.code(), cap),
+              Clearing.FEWER_LAYERS));
     }
     return objections;
   }
@@ -199,9 +202,10 @@ public record Attempt(
         Gates.gate(
             "CONTACT",
             today.compareTo(most) < 0
-                ? "%s; shortened to %s today".formatted(Words.clock(time), Words.clock(today))
-                : "%s; %s is never left beyond %s"
-                    .formatted(Words.clock(time), formula.code(), Words.clock(most)),
-            "a shorter time"));
+                ? Words.fill("%s; shortened to %s today", Words.clock(time), Words.clock(today))
+                : Words.fill(
+                    "%s; %s is never left beyond %s",
+                    Words.clock(time), formula.code(), Words.clock(most)),
+            Clearing.SHORTER_TIME));
   }
 }

@@ -7,6 +7,7 @@ import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
@@ -77,8 +78,9 @@ public record Chain(
             objections.add(
                 Gates.gate(
                     "TIME",
-                    "the chain takes %d min in the room; %d are booked".formatted(minutes, booked),
-                    "a longer appointment")));
+                    Words.fill(
+                        "the chain takes %d min in the room; %d are booked", minutes, booked),
+                    Clearing.LONGER_APPOINTMENT)));
     Flaking flaking = Flaking.of(stages.stream().map(Stage::formula).toList());
     return new Chain(
         reading.depth(),
@@ -121,21 +123,21 @@ public record Chain(
       objections.add(
           Gates.gate(
               "CHAIN",
-              "together %s: deeper than %s"
-                  .formatted(
-                      reading.depth().label(),
-                      deeperThanLicence ? "the licence" : "today's cap, " + cap.get().label()),
-              "one stage"));
+              Words.fill(
+                  "together %s: deeper than %s",
+                  reading.depth().label(),
+                  deeperThanLicence ? "the licence" : "today's cap, " + cap.get().label()),
+              Clearing.ONE_STAGE));
     }
     for (int i = 0; i < stages.size(); i++) {
       Formula formula = stages.get(i).formula();
       if (formula.use() == Formula.Use.STAYS && i < stages.size() - 1) {
         objections.add(
-            Gates.gate("ORDER", formula.code() + " stays on: it goes last", "another order"));
+            Gates.gate("ORDER", formula.code() + " stays on: it goes last", Clearing.OTHER_ORDER));
       }
       if (i == 0 && !formula.peels()) {
         objections.add(
-            Gates.gate("ORDER", formula.code() + " is no first stage", "an acid before it"));
+            Gates.gate("ORDER", formula.code() + " is no first stage", Clearing.ACID_BEFORE_IT));
       }
       for (int j = 0; j < i; j++)
         overlap(stages.get(j), stages.get(i), policies).ifPresent(objections::add);
@@ -153,9 +155,10 @@ public record Chain(
         ? Optional.of(
             Gates.gate(
                 "POLICY",
-                "%s and %s on the same skin: one application of acid in one visit"
-                    .formatted(one.formula().code(), other.formula().code()),
-                "zones of their own, or the policy"))
+                Words.fill(
+                    "%s and %s on the same skin: one application of acid in one visit",
+                    one.formula().code(), other.formula().code()),
+                Clearing.ZONES_OF_THEIR_OWN))
         : Optional.empty();
   }
 

@@ -50,7 +50,7 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
         ? Optional.empty()
         : Optional.of(
             new Counsel(
-                "A peel alone does little for these goals: at best %.0f of 100.".formatted(best),
+                Words.fill("A peel alone does little for these goals: at best %.0f of 100.", best),
                 List.of(),
                 Optional.of("a dermatologist, if they matter most")));
   }
@@ -96,13 +96,14 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
     return tiles.stream()
         .filter(tile -> tile.shut().stream().map(Shut::opens).distinct().count() == 1)
         .map(tile -> tile.shut().getFirst())
-        .filter(shut -> !shut.opens().isBlank() && shut.until().isEmpty())
+        .filter(shut -> shut.opens().possible() && shut.until().isEmpty())
         .collect(Collectors.groupingBy(Shut::opens, TreeMap::new, Collectors.counting()))
         .entrySet()
         .stream()
         .max(Map.Entry.comparingByValue())
         .map(most ->
-            "Opens %s: %s.".formatted(Words.count(most.getValue(), "formula"), most.getKey()));
+            Words.fill(
+                "Opens %s: %s.", Words.count(most.getValue(), "formula"), most.getKey().words()));
   }
 
   /// The first day on which something is open of which only time is asked.
@@ -120,7 +121,8 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
     return days.entrySet().stream()
         .findFirst()
         .map(first ->
-            "Move the visit: from %s, %s open."
-                .formatted(Words.day(first.getKey()), Words.count(first.getValue(), "formula")));
+            Words.fill(
+                "Move the visit: from %s, %s open.",
+                Words.day(first.getKey()), Words.count(first.getValue(), "formula")));
   }
 }

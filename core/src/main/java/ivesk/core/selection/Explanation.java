@@ -59,7 +59,18 @@ final class Explanation {
           case EYE -> "For the eye contour, and for nothing else.";
           case LONG_WEAR -> "Stays on for most of the visit; the client needs the time.";
           case RETINOID -> "Goes on after an acid has ended and the skin is at rest.";
-          default -> "The practice knows what it is for.";
+          case PHA,
+              ENZYME,
+              LACTIC,
+              MANDELIC,
+              AZELAIC_MANDELIC,
+              GLYCOLIC,
+              SALICYLIC,
+              JESSNER,
+              PYRUVIC,
+              TCA,
+              RESORCINOL ->
+              "The practice knows what it is for.";
         };
   }
 

@@ -7,6 +7,7 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.skin.Region;
 import java.time.Duration;
@@ -35,22 +36,24 @@ final class Gates {
       SelectionFacts facts) {
     Region region = facts.client().region();
     if (formula.use() == Formula.Use.OUT_OF_SCOPE) {
-      return List.of(gate("SCOPE", "medium depth: outside a therapist's scope", "a physician"));
+      return List.of(
+          gate("SCOPE", "medium depth: outside a therapist's scope", Clearing.PHYSICIAN));
     }
     if (!formula.label().regions().contains(region)) {
       return List.of(
           gate(
               NOT_HERE,
               "made for " + regions(formula) + ", not for " + region.withArticle(),
-              region == Region.EYE_CONTOUR ? "an eye formula" : ""));
+              region == Region.EYE_CONTOUR ? Clearing.EYE_FORMULA : Clearing.NONE));
     }
     List<Shut> shut = new ArrayList<>();
     practice(formula, depth, facts).forEach(shut::add);
     if (facts.zones().isEmpty()) {
-      shut.add(gate("ZONE", "every zone of " + region.withArticle() + " is left out", "Screen"));
+      shut.add(
+          gate("ZONE", "every zone of " + region.withArticle() + " is left out", Clearing.SCREEN));
     }
     if (region == Region.NECK_DECOLLETAGE && formula.contains(Substance.RESORCINOL)) {
-      shut.add(gate("ZONE", "no resorcinol on neck or decolletage", "another region"));
+      shut.add(gate("ZONE", "no resorcinol on neck or decolletage", Clearing.OTHER_REGION));
     }
     shut.addAll(
         facts.screening().shuts(formula, depth, facts.client().entryRung(formula.family())));
@@ -61,7 +64,7 @@ final class Gates {
               "MILDER-FIRST",
               "three well-taken peels of a milder family come first; so far "
                   + facts.ladders().milderPeels(),
-              "milder peels"));
+              Clearing.MILDER_PEELS));
     }
     downtime(formula, depth, facts).forEach(shut::add);
     time(formula, contact, layers, facts).ifPresent(shut::add);
@@ -74,27 +77,24 @@ final class Gates {
     List<Shut> shut = new ArrayList<>();
     Policies policies = facts.client().policies();
     if (depth.ordinal() > policies.scope().ordinal()) {
-      shut.add(gate("SCOPE", depth.label() + ": deeper than the licence", "a wider licence"));
+      shut.add(gate("SCOPE", depth.label() + ": deeper than the licence", Clearing.WIDER_LICENCE));
     }
     for (Policies.Restricted restricted : Policies.Restricted.values()) {
       if (formula.holds(restricted) && !policies.openedByClinician().contains(restricted)) {
         shut.add(
-            gate(
-                "CLINICIAN",
-                "not opened by the supervising clinician",
-                "the clinician, once for the practice; the local law decides"));
+            gate("CLINICIAN", "not opened by the supervising clinician", Clearing.CLINICIAN_OPENS));
       }
     }
     if (formula.use() == Formula.Use.STAYS
         && !policies.chose(Policies.Choice.RETINOL_SHORT_CONTACT)
         && !policies.chose(Policies.Choice.RETINOL_LABEL_HOURS)) {
-      shut.add(gate("POLICY", "no retinol after a peel in this practice", "the policy"));
+      shut.add(gate("POLICY", "no retinol after a peel in this practice", Clearing.POLICY));
     }
     facts
         .client()
         .shelf()
         .nothingLeft(formula.code(), facts.client().peelDate())
-        .ifPresent(words -> shut.add(gate("STOCK", words, "a bottle in date, on the Shelf")));
+        .ifPresent(words -> shut.add(gate("STOCK", words, Clearing.BOTTLE)));
     return shut;
   }
 
@@ -115,8 +115,7 @@ final class Gates {
             .getOrDefault(
                 formula.family(),
                 "this client enters " + formula.family().label() + " at rung " + rung);
-    return Optional.of(
-        gate("LADDER", "rung " + formula.rung() + ": " + why, "a full series below"));
+    return Optional.of(gate("LADDER", "rung " + formula.rung() + ": " + why, Clearing.FULL_SERIES));
   }
 
   /// The client's ladder rung within the limits of the day.
@@ -141,7 +140,7 @@ final class Gates {
                         + "; "
                         + days
                         + " fit the client's life",
-                    "more days without plans")));
+                    Clearing.FREE_DAYS)));
     if (facts.event().isEmpty()) return shut;
     LocalDate event = facts.event().get();
     long days = ChronoUnit.DAYS.between(facts.client().peelDate(), event);
@@ -158,7 +157,7 @@ final class Gates {
               "EVENT",
               Words.count(days, "day") + " before the event; " + needed + " are needed",
               Optional.of(event.plusDays(1)),
-              "after the event"));
+              Clearing.AFTER_THE_EVENT));
     }
     return shut;
   }
@@ -172,8 +171,8 @@ final class Gates {
         .map(booked ->
             gate(
                 "TIME",
-                "takes %d min in the room; %d are booked".formatted(needed, booked),
-                "a longer appointment"));
+                Words.fill("takes %d min in the room; %d are booked", needed, booked),
+                Clearing.LONGER_APPOINTMENT));
   }
 
   private static Optional<Shut> salicylate(Formula formula, int layers, SelectionFacts facts) {
@@ -185,12 +184,13 @@ final class Gates {
         : Optional.of(
             gate(
                 "SALICYLATE",
-                "carries %.0f %% of the salicylate yardstick; above 40 %% is shut"
-                    .formatted(share * 100),
-                "a smaller area or fewer layers"));
+                Words.fill(
+                    "carries %.0f %% of the salicylate yardstick; above 40 %% is shut",
+                    share * 100),
+                Clearing.LESS_OF_IT));
   }
 
-  static Shut gate(String id, String words, String opens) {
+  static Shut gate(String id, String words, Clearing opens) {
     return new Shut(id, words, Optional.empty(), opens);
   }
 }

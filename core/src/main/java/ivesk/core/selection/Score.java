@@ -29,6 +29,9 @@ public record Score(
     int downtimeDays,
     double series) {
 
+  /// Of the first, second and third goal; every other wish counts once.
+  private static final double[] GOAL_WEIGHTS = {3, 2, 1.5};
+
   public double total() {
     return benefit - 2 * level - 10 * overTolerance - pihRisk - downtimeDays + series;
   }
@@ -37,10 +40,10 @@ public record Score(
   public List<String> terms() {
     List<String> terms = new ArrayList<>();
     terms.add("benefit " + Math.round(benefit) + " of 100");
-    terms.add("irritation level " + Words.tenths(level) + ": -" + Math.round(2 * level));
+    terms.add("irritation level " + Words.number(level, 1) + ": -" + Math.round(2 * level));
     if (overTolerance > 0) {
       terms.add(
-          Words.tenths(overTolerance) + " over tolerance: -" + Math.round(10 * overTolerance));
+          Words.number(overTolerance, 1) + " over tolerance: -" + Math.round(10 * overTolerance));
     }
     if (pihRisk > 0) terms.add("risk of dark marks: -" + Math.round(pihRisk));
     if (downtimeDays > 0) terms.add("flaking to day " + downtimeDays + ": -" + downtimeDays);
@@ -103,13 +106,7 @@ public record Score(
     for (Condition condition : Condition.values()) {
       int goal = client.skin().goals().indexOf(condition);
       int severity = Math.max(client.skin().severity(condition), goal >= 0 ? 1 : 0);
-      double weight =
-          switch (goal) {
-            case 0 -> 3;
-            case 1 -> 2;
-            case 2 -> 1.5;
-            default -> 1;
-          };
+      double weight = goal >= 0 && goal < GOAL_WEIGHTS.length ? GOAL_WEIGHTS[goal] : 1;
       if (severity > 0) wishes.put(condition, severity * weight);
     }
     return wishes;

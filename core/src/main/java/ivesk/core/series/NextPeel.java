@@ -116,7 +116,7 @@ public record NextPeel(
   private static List<Formula> wentOn(TreatmentPlan plan, TreatmentState state) {
     return Stream.concat(
             Stream.of(plan.formula()),
-            plan.addOn().filter(planned -> state.addOnAt().isPresent()).stream()
+            plan.addOn().filter(planned -> state.care().addOnAt().isPresent()).stream()
                 .map(AddOn::formula))
         .toList();
   }

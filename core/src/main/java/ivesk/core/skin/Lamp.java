@@ -39,16 +39,23 @@ public record Lamp(Set<Colour> colours, Optional<Pigment> pigment) {
   /// Epidermal pigment darkens under the lamp, dermal pigment does not. Gilchrest et al. 1977, from
   /// memory.
   public enum Pigment {
-    EPIDERMAL("darkens: epidermal", "lies where a superficial peel works, with priming"),
-    DERMAL("does not darken: dermal", "lies below a superficial peel, which does little; say so"),
-    BOTH("in parts: mixed", "only its upper part answers a peel");
+    EPIDERMAL("darkens", "epidermal", "lies where a superficial peel works, with priming"),
+    DERMAL("does not darken", "dermal", "lies below a superficial peel, which does little; say so"),
+    BOTH("in parts", "mixed", "only its upper part answers a peel");
 
+    private final String seen;
     private final String label;
     private final String meaning;
 
-    Pigment(String label, String meaning) {
+    Pigment(String seen, String label, String meaning) {
+      this.seen = seen;
       this.label = label;
       this.meaning = meaning;
+    }
+
+    /// What the lamp shows.
+    public String seen() {
+      return seen;
     }
 
     public String label() {

@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /// The one line after a look, its reason, and the one key to take it.
 ///
-/// @param row of the decision table, 1 to 17; 0 before the acid and after END
+/// @param row of the decision table; empty before the acid and after END
 /// @param line large, a few words
 /// @param action what the key does
 /// @param until the instant that the line counts down to
@@ -16,7 +16,7 @@ import java.util.Optional;
 /// @param steps what to do, one after the other
 /// @param other a second thing that is equally open; NONE when there is none
 public record Advice(
-    int row,
+    Optional<Row> row,
     Kind kind,
     String line,
     String reason,
@@ -46,6 +46,11 @@ public record Advice(
     SETTLE,
     REST,
     DONE;
+
+    /// Goes against carrying on: END, HOLD or END THAT ZONE.
+    public boolean stops() {
+      return this == END || this == END_NOW || this == END_ZONE || this == HOLD;
+    }
 
     /// Whether another layer may go on.
     public boolean layer() {

@@ -5,20 +5,14 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /// An advice being put into words.
 final class AdviceDraft {
-  /// Rows that a few words of reason may pass: END and HOLD by sensation and redness. Rows 1 to 5
-  /// and 7 never.
-  private static final Set<Integer> PASSABLE = Set.of(6, 8, 10, 12);
-
-  private final int row;
   private final Kind kind;
   private final String line;
+  private Optional<Row> row = Optional.empty();
   private String reason = "";
   private Action action = Action.NONE;
   private Action other = Action.NONE;
@@ -26,14 +20,23 @@ final class AdviceDraft {
   private List<Zone> zones = List.of();
   private List<String> steps = List.of();
 
-  private AdviceDraft(int row, Kind kind, String line) {
-    this.row = row;
+  private AdviceDraft(Kind kind, String line) {
     this.kind = kind;
     this.line = line;
   }
 
+  static AdviceDraft advice(Kind kind, String line) {
+    return new AdviceDraft(kind, line);
+  }
+
   AdviceDraft because(String why) {
     reason = why;
+    return this;
+  }
+
+  /// Of another row than the line that gives it.
+  AdviceDraft by(Row other) {
+    row = Optional.of(other);
     return this;
   }
 
@@ -52,33 +55,28 @@ final class AdviceDraft {
     return this;
   }
 
-  AdviceDraft until(Optional<Instant> at) {
-    until = at;
-    return this;
-  }
-
   AdviceDraft on(List<Zone> which) {
     zones = which;
     return this;
   }
 
   AdviceDraft steps(String... what) {
-    steps = new ArrayList<>(List.of(what));
+    return steps(List.of(what));
+  }
+
+  AdviceDraft steps(List<String> what) {
+    steps = what;
     return this;
   }
 
+  Advice build(Row line) {
+    return row.isPresent() ? build() : by(line).build();
+  }
+
+  /// Before the acid and after END no row of the table holds.
   Advice build() {
-    return new Advice(
-        row, kind, line, reason, action, until, PASSABLE.contains(row), zones, steps, other);
-  }
-
-  static AdviceDraft row(int row, Kind kind, String line) {
-    return new AdviceDraft(row, kind, line);
-  }
-
-  /// Before the acid and after END, where no row of the table holds.
-  static AdviceDraft outside(Kind kind, String line, String why) {
-    return new AdviceDraft(0, kind, line).because(why);
+    boolean passable = kind.stops() && row.filter(Row::passable).isPresent();
+    return new Advice(row, kind, line, reason, action, until, passable, zones, steps, other);
   }
 
   static String names(List<Zone> zones) {

@@ -1,19 +1,18 @@
 package ivesk.core.treatment;
 
+import static ivesk.core.treatment.AdviceDraft.advice;
 import static ivesk.core.treatment.AdviceDraft.capital;
 import static ivesk.core.treatment.AdviceDraft.names;
-import static ivesk.core.treatment.AdviceDraft.outside;
-import static ivesk.core.treatment.AdviceDraft.row;
 
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.Looks.Told;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
-import ivesk.core.treatment.TreatmentState.Layer;
-import ivesk.core.treatment.TreatmentState.Told;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -25,19 +24,25 @@ import java.util.stream.IntStream;
 /// The decision after every look: the first row of the table that matches. Common practice; the
 /// maker's label, the law, the licence and the supervising clinician come before it.
 public final class Advisor {
-  private static final Duration CLOSE = Duration.ofSeconds(30);
+  static final Duration CLOSE_CHECK_IN = Duration.ofSeconds(30);
   private static final Duration REST_ASK = Duration.ofSeconds(60);
   private static final Duration LONG_REST = Duration.ofMinutes(15);
 
   private Advisor() {}
 
+  /// Where no row of the table holds.
+  private static AdviceDraft outside(Kind kind, String line, String why) {
+    return advice(kind, line).because(why);
+  }
+
   public static Advice advise(TreatmentPlan plan, TreatmentState state, Instant now) {
-    Optional<Advice> danger = danger(plan, state);
-    if (danger.isPresent()) return danger.get();
+    Look look = Look.of(plan, state, now);
+    Optional<Advice> row = DecisionTable.first(look);
+    if (row.isPresent()) return row.get();
     return switch (state.phase()) {
       case READY -> outside(Kind.PREPARE, "Get ready", "Steps are open").key(Action.ARM).build();
-      case ARMED -> start(plan, state);
-      case ACID -> DecisionTable.advise(plan, state, now);
+      case ARMED -> start(look);
+      case ACID -> throw new IllegalStateException("with acid on the last row always answers");
       case ENDING -> takeOff(plan, state);
       case SETTLING -> settle(plan, state, now);
       case AT_REST -> rest(plan, state, now);
@@ -60,12 +65,16 @@ public final class Advisor {
     clocks.askAt().ifPresent(instants::add);
     if (state.phase() == Phase.ACID) {
       clocks.askAt().map(at -> at.plus(DecisionTable.GRACE)).ifPresent(instants::add);
+      if (DecisionTable.endsUnseen(plan, state)) {
+        clocks.askAt().map(at -> at.plus(DecisionTable.NOBODY_LOOKS)).ifPresent(instants::add);
+      }
+      Look.tooLateAt(plan, state).ifPresent(instants::add);
       clocks.settledAt().ifPresent(instants::add);
       clocks.limitAt().ifPresent(instants::add);
       SensationLines.windowEnds(plan, state).ifPresent(instants::add);
     }
     if (state.phase() == Phase.SETTLING) {
-      state.endingStartedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
+      state.endedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
     }
     shortContact(plan, state).ifPresent(on -> instants.add(on.plus(AddOn.SHORT_LEAST)));
     return instants.tailSet(state.lastEventAt(), false).stream()
@@ -113,92 +122,31 @@ public final class Advisor {
               state.firstTouch().map(start -> lastLook(state, start).plus(checkIn(plan, state)));
           case SETTLING ->
               state
-                  .endingStartedAt()
+                  .endedAt()
                   .map(end -> state.lastAnswer().map(Told::at).filter(end::isBefore).orElse(end))
                   .map(last -> last.plus(REST_ASK));
-          default -> Optional.empty();
+          case READY, ARMED, ENDING, AT_REST, CHECKED, SIGNED, STOPPED -> Optional.empty();
         };
-    return new Clocks(state.firstTouch(), state.limitAt(), settled, ask, state.endingStartedAt());
+    return new Clocks(state.firstTouch(), state.limitAt(), settled, ask, state.endedAt());
   }
 
   /// Every 30 s or 60 s by formula; every 30 s after an answer of 4 or more; twice as often when
   /// the client cannot answer.
   static Duration checkIn(TreatmentPlan plan, TreatmentState state) {
     Duration base = plan.formula().checkIn();
-    if (state.lastUnderAcid().filter(answer -> answer.value() >= 4).isPresent()) base = CLOSE;
+    if (state.lastUnderAcid().filter(answer -> answer.value() >= 4).isPresent())
+      base = CLOSE_CHECK_IN;
     return state.response() == Response.AWAKE ? base : base.dividedBy(2);
   }
 
   private static Instant lastLook(TreatmentState state, Instant firstTouch) {
-    return state.lastLookAt().filter(firstTouch::isBefore).orElse(firstTouch);
-  }
-
-  /// Rows 1 to 3, which hold before, during and after the acid.
-  private static Optional<Advice> danger(TreatmentPlan plan, TreatmentState state) {
-    Optional<Sign> emergency = sign(state, Sign.Weight.EMERGENCY);
-    if (emergency.isPresent()) {
-      return Optional.of(
-          row(1, Kind.EMERGENCY, "Emergency: call now")
-              .because(emergency.get().label() + " was seen.")
-              .steps(
-                  "Call the emergency number",
-                  "Lie flat, legs up; sit if breathless",
-                  "The client's own adrenaline, if there is one",
-                  "Wash the product off",
-                  "Do not leave",
-                  "Ringing ears, nausea or fast breathing after salicylic: poison centre too")
-              .key(acidOn(state) ? Action.END : Action.NONE)
-              .build());
-    }
-    if (state.signs().contains(Sign.EYE)) {
-      return Optional.of(
-          row(2, Kind.EYE, "Rinse the eye now, 15 minutes")
-              .because("Product is in the eye.")
-              .steps(
-                  "Lids held open, nose outward, water or saline",
-                  "Lenses out",
-                  "No neutraliser in the eye",
-                  "Someone takes the acid off the skin",
-                  "Go on to emergency care")
-              .key(acidOn(state) ? Action.END : Action.NONE)
-              .build());
-    }
-    List<Zone> injured =
-        plan.zones().stream()
-            .filter(zone -> state.zones().get(zone).whitening().atLeast(Whitening.F3))
-            .toList();
-    Optional<Sign> injury = sign(state, Sign.Weight.INJURY);
-    if (state.phase().closed() || injured.isEmpty() && injury.isEmpty()) return Optional.empty();
-    String seen = injury.map(Sign::label).orElse("frost beyond any endpoint, " + names(injured));
-    return Optional.of(
-        row(3, Kind.END_NOW, acidOn(state) ? "End now, cool" : "Incident: cool, call")
-            .because(capital(seen) + ".")
-            .on(injured)
-            .steps(
-                "Cool with wet compresses, no ice",
-                "Write the incident down",
-                "Call the supervising clinician")
-            .key(acidOn(state) ? Action.END : followUp(plan, state))
-            .build());
-  }
-
-  private static Action followUp(TreatmentPlan plan, TreatmentState state) {
-    return switch (state.phase()) {
-      case ENDING -> takeOff(plan, state).action();
-      case SETTLING -> Action.ASK;
-      case AT_REST -> Action.LEAVING_CHECK;
-      case READY, ARMED, ACID, CHECKED, SIGNED, STOPPED -> Action.NONE;
-    };
-  }
-
-  private static boolean acidOn(TreatmentState state) {
-    return state.phase() == Phase.ACID;
+    return state.acid().lastLookAt().filter(firstTouch::isBefore).orElse(firstTouch);
   }
 
   /// Armed, no acid yet: the first layer, unless there is a reason not to begin.
-  private static Advice start(TreatmentPlan plan, TreatmentState state) {
-    List<Zone> zones = DecisionTable.startable(plan, state);
-    if (state.signs().contains(Sign.ASKS_TO_STOP)) {
+  private static Advice start(Look look) {
+    List<Zone> zones = look.startable();
+    if (look.state().signs().contains(Sign.ASKS_TO_STOP)) {
       return outside(Kind.PREPARE, "Do not start", "The client asks to stop.")
           .key(Action.END)
           .build();
@@ -208,25 +156,26 @@ public final class Advisor {
           .key(Action.END)
           .build();
     }
-    return row(0, Kind.START, "Start the first layer")
+    return advice(Kind.START, "Start the first layer")
         .because("The clock starts as the acid first touches.")
         .on(zones)
         .key(Action.START_LAYER)
         .build();
   }
 
-  private static Advice takeOff(TreatmentPlan plan, TreatmentState state) {
-    return EndingSteps.of(plan, state).stream()
-        .filter(step -> !state.endingSteps().contains(step))
+  static Advice takeOff(TreatmentPlan plan, TreatmentState state) {
+    List<EndingStep> steps = EndingSteps.of(plan, state);
+    return steps.stream()
+        .filter(step -> !state.ending().steps().contains(step))
         .findFirst()
         .map(step ->
-            row(0, Kind.TAKE_OFF, step)
+            advice(Kind.TAKE_OFF, step.words())
                 .because(
                     plan.formula().mayCrystallise() || plan.formula().family().strong()
                         ? "What has been absorbed runs its course. A neutraliser does not undo"
                             + " a frost."
                         : "Neutralise or rinse before anything else.")
-                .steps(EndingSteps.of(plan, state).toArray(String[]::new))
+                .steps(steps.stream().map(EndingStep::words).toList())
                 .key(Action.ENDING_STEP)
                 .build())
         .orElseGet(() -> outside(Kind.SETTLE, "Ask how it feels", "").key(Action.ASK).build());
@@ -235,8 +184,8 @@ public final class Advisor {
   /// When an add-on that is to come off in the room was put on; empty where none is on.
   static Optional<Instant> shortContact(TreatmentPlan plan, TreatmentState state) {
     return plan.addOn()
-        .filter(after -> after.shortContact() && state.addOnOn())
-        .flatMap(after -> state.addOnAt());
+        .filter(after -> after.shortContact() && state.care().addOnOn())
+        .flatMap(after -> state.care().addOnAt());
   }
 
   private static Advice rest(TreatmentPlan plan, TreatmentState state, Instant now) {
@@ -269,9 +218,9 @@ public final class Advisor {
   }
 
   private static Advice settle(TreatmentPlan plan, TreatmentState state, Instant now) {
-    if (state.addOnOn()) {
+    if (state.care().addOnOn()) {
       String code = plan.addOn().orElseThrow().formula().code();
-      return row(0, Kind.SETTLE, "Wipe the " + code + " off, then cool")
+      return advice(Kind.SETTLE, "Wipe the " + code + " off, then cool")
           .because(
               state
                   .lastAnswer()
@@ -281,36 +230,32 @@ public final class Advisor {
           .key(Action.WIPE_ADD_ON)
           .build();
     }
-    Instant ended = state.endingStartedAt().orElseThrow();
+    Instant ended = state.endedAt().orElseThrow();
     List<Zone> rising =
         plan.zones().stream()
             .filter(zone -> state.zones().get(zone).whitening().atLeast(Whitening.F2))
             .toList();
     boolean frostIsPlanned = Endpoints.planned(plan).isPresent();
     if (!rising.isEmpty() && !frostIsPlanned) {
-      return row(0, Kind.SETTLE, "Incident: cool, look again in 60 s")
+      return advice(Kind.SETTLE, "Incident: cool, look again in 60 s")
           .because("Even white after the end: " + names(rising) + ". Call the clinician.")
           .on(rising)
           .key(Action.ASK)
           .build();
     }
     if (!now.isBefore(ended.plus(LONG_REST))) {
-      return row(0, Kind.SETTLE, "Cool, check each zone, call the clinician")
+      return advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
           .because("Fifteen minutes since the end and not at rest.")
           .key(Action.ASK)
           .build();
     }
     Optional<Told> told = state.lastAnswer().filter(answer -> answer.at().isAfter(ended));
-    return row(0, Kind.SETTLE, told.isPresent() ? "Cool, then ask again" : "Ask how it feels")
+    return advice(Kind.SETTLE, told.isPresent() ? "Cool, then ask again" : "Ask how it feels")
         .because(
             told.map(answer -> answer.value() + " is above rest. Minutes are normal.")
                 .orElse("Rest is " + plan.restAtMost() + " or less. No fixed time."))
-        .until(clocks(plan, state).askAt())
+        .until(clocks(plan, state).askAt().orElseThrow())
         .key(Action.ASK)
         .build();
-  }
-
-  private static Optional<Sign> sign(TreatmentState state, Sign.Weight weight) {
-    return state.signs().stream().filter(s -> s.weight() == weight).sorted().findFirst();
   }
 }

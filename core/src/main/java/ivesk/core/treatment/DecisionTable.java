@@ -1,323 +1,442 @@
 package ivesk.core.treatment;
 
+import static ivesk.core.treatment.AdviceDraft.advice;
 import static ivesk.core.treatment.AdviceDraft.capital;
 import static ivesk.core.treatment.AdviceDraft.names;
-import static ivesk.core.treatment.AdviceDraft.row;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
-import ivesk.core.treatment.TreatmentEvent.Response;
-import ivesk.core.treatment.TreatmentState.Layer;
-import ivesk.core.treatment.TreatmentState.Told;
-import ivesk.core.treatment.TreatmentState.ZoneState;
+import ivesk.core.treatment.Looks.Told;
+import ivesk.core.treatment.Looks.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
-/// Rows 4 to 17 of the decision, one after the other: the first that matches holds. Common
-/// practice.
-final class DecisionTable {
+/// The decision after every look, one line after the other: the first that matches answers. Common
+/// practice; the maker's label, the law, the licence and the supervising clinician come before it.
+public final class DecisionTable {
   /// How long after the check-in a missing look becomes the advice.
   static final Duration GRACE = Duration.ofSeconds(15);
 
-  private static final int HOT_SPOT_ENDS = 7;
+  /// How long after a check-in of 30 s a missing look ends the peel.
+  static final Duration NOBODY_LOOKS = Duration.ofSeconds(60);
+
+  private static final Duration APART = Duration.ofSeconds(20);
   private static final int STEPPED_LAYERS_MOST = 3;
+
+  /// @param when it matches, as a clinician reads it
+  /// @param then what it advises
+  public record Line(
+      Row row,
+      String when,
+      String then,
+      Predicate<Look> matches,
+      Function<Look, AdviceDraft> advises) {
+
+    /// Rows 1 to 3 hold before, during and after the acid; the others while it is on.
+    boolean always() {
+      return row.compareTo(Row.INJURY) <= 0;
+    }
+  }
+
+  public static final List<Line> LINES =
+      List.of(
+          line(
+              Row.EMERGENCY,
+              "faint, breathless, palpitation, ringing ears, wheals beyond the area, lip, tongue or"
+                  + " throat swelling",
+              "EMERGENCY",
+              look -> look.sign(Sign.Weight.EMERGENCY).isPresent(),
+              DecisionTable::emergency),
+          line(
+              Row.EYE,
+              "eye exposure",
+              "EYE",
+              look -> look.sign(Sign.Weight.EYE).isPresent(),
+              DecisionTable::eye),
+          line(
+              Row.INJURY,
+              "F3, F4, blister, local swelling or wheals",
+              "END NOW, cool, incident, clinician",
+              look ->
+                  !look.state().phase().closed()
+                      && (look.sign(Sign.Weight.INJURY).isPresent() || !look.injured().isEmpty()),
+              DecisionTable::injury),
+          line(
+              Row.WISH,
+              "client asks to stop",
+              "END",
+              look -> look.state().signs().contains(Sign.ASKS_TO_STOP),
+              look -> end("The client asks to stop.")),
+          line(
+              Row.LIMIT,
+              "contact limit reached",
+              "END NOW",
+              look -> look.over(look.state().limitAt()),
+              look ->
+                  advice(Kind.END_NOW, "End now")
+                      .because("The limit of " + limit(look) + " is reached.")
+                      .key(Action.END)),
+          line(
+              Row.STOP_LINE,
+              "sensation at or above the stop line",
+              "END",
+              look -> look.atStopLine() && look.open(Row.STOP_LINE),
+              look ->
+                  end("The answer %s is at the stop line, %s.", look.feels(), look.lines().stop())),
+          line(
+              Row.WHITENING,
+              "ending whitening on half the treated area or more (ended zones count)",
+              "END",
+              look -> !look.white().isEmpty() && Endpoints.halfOrMore(look.white(), look.treated()),
+              look ->
+                  end("Ending whitening on half the treated area or more: %s.", names(look.white()))
+                      .on(look.white())),
+          line(
+              Row.REDNESS,
+              "redness 3 on most zones, or up two grades between looks (the second not for TCA or"
+                  + " Jessner)",
+              "END",
+              look -> look.open(Row.REDNESS) && (deepOnMost(look) || !jumped(look).isEmpty()),
+              look ->
+                  deepOnMost(look)
+                      ? end("Deep or patchy redness on most zones.").on(deep(look))
+                      : end("Redness rose two grades between looks: %s.", names(jumped(look)))
+                          .on(jumped(look))),
+          line(
+              Row.WIPE_TEST,
+              "whitening on a formula with salicylic acid, wipe test not done",
+              "WIPE TEST, no layer until done",
+              look -> look.state().wipeOwed(),
+              look ->
+                  advice(Kind.WIPE_TEST, "Wipe test: damp swab over the white")
+                      .because(
+                          "Comes off: crystals, harmless. Stays: frost. No layer until it is done.")
+                      .on(look.where(look.active(), ZoneState::wipeOwed))
+                      .key(Action.WIPE)),
+          line(
+              Row.SPENT_ZONE,
+              "ending whitening, redness 3 or a hot spot of 7 or more in fewer zones",
+              "END THAT ZONE; the rest goes on",
+              look -> !look.spent().isEmpty() && look.open(Row.SPENT_ZONE),
+              look ->
+                  advice(Kind.END_ZONE, "End the " + look.spent().getFirst().label())
+                      .because(whySpent(look, look.spent().getFirst()) + " The rest goes on.")
+                      .on(look.spent().subList(0, 1))
+                      .key(Action.END_ZONE)),
+          line(
+              Row.NOT_LOOKED,
+              "no look for check-in + 15 s; from check-in + 60 s on, where the check-in is 30 s",
+              "LOOK NOW; then END, nobody has looked",
+              look -> !look.active().isEmpty() && look.over(askAt(look).map(at -> at.plus(GRACE))),
+              DecisionTable::notLooked),
+          line(
+              Row.HOLD_LINE,
+              "sensation at or above the hold line; twice running without falling, at least 20 s"
+                  + " apart (single-pass salicylic: fan until it falls)",
+              "HOLD: fan, no layer, ask again in 30 s; then END",
+              look -> !look.active().isEmpty() && look.atHoldLine() && look.open(Row.HOLD_LINE),
+              DecisionTable::hold),
+          line(
+              Row.DWELL,
+              "dwell not over and the planned endpoint not reached",
+              "WAIT, with the time left, never past the limit",
+              look ->
+                  !look.active().isEmpty()
+                      && !look.settled()
+                      && (look.state().layerRunning() || !look.endpointReached()),
+              DecisionTable::dwell),
+          line(
+              Row.DONE,
+              "planned layers done, or planned endpoint reached",
+              "FINISH: leave to its time, then end",
+              look ->
+                  look.startable().isEmpty()
+                      || look.active().isEmpty()
+                      || look.endpointReached()
+                      || look.layersDone() >= look.layersPlanned(),
+              DecisionTable::done),
+          line(
+              Row.NEXT_RUNG,
+              "strength-stepping policy, sensation up to 1, redness up to 1",
+              "NEXT RUNG (one contact clock; layers up to 3 in all)",
+              look ->
+                  anotherLayer(look)
+                      && look.plan().nextRung().isPresent()
+                      && !look.state().acid().onNextRung()
+                      && look.feels() <= 1
+                      && look.redCalm()
+                      && look.layersDone() < STEPPED_LAYERS_MOST,
+              look ->
+                  advice(
+                          Kind.NEXT_RUNG,
+                          "Next rung: " + look.plan().nextRung().orElseThrow().code())
+                      .because("Barely felt, no more than pink. The clock runs on.")
+                      .on(look.startable())
+                      .key(Action.START_LAYER)),
+          line(
+              Row.FELT,
+              "sensation from 4 to below hold",
+              "SAME AGAIN with the fan on, or FINISH here (FINISH on a first visit or sensitivity"
+                  + " 2 and more)",
+              look -> anotherLayer(look) && look.feels() >= 4,
+              DecisionTable::felt),
+          line(
+              Row.AGAIN,
+              "otherwise, sensation below hold",
+              "SAME AGAIN (at 1 and less stopping is equally fine); less than the dwell and 30 s"
+                  + " before the limit: FINISH",
+              look -> true,
+              DecisionTable::again));
 
   private DecisionTable() {}
 
-  /// Rows 4 to 17, while acid is on.
-  static Advice advise(TreatmentPlan plan, TreatmentState state, Instant now) {
-    List<Zone> treated = state.treated(plan);
-    List<Zone> active = state.active(plan);
-    Optional<Told> told = state.lastUnderAcid();
-    int feels = told.map(Told::value).orElse(0);
-    SensationLines lines =
-        SensationLines.at(plan, state, told.map(Told::at).orElse(state.lastEventAt()));
-
-    if (state.signs().contains(Sign.ASKS_TO_STOP)) {
-      return row(4, Kind.END, "End").because("The client asks to stop.").key(Action.END).build();
-    }
-    Optional<Instant> limit = state.limitAt();
-    if (limit.isPresent() && !now.isBefore(limit.get())) {
-      return row(5, Kind.END_NOW, "End now")
-          .because(
-              "The limit of " + Words.clock(state.contactLimit().orElseThrow()) + " is reached.")
-          .key(Action.END)
-          .build();
-    }
-    if (told.isPresent() && feels >= lines.stop() && open(state, 6)) {
-      return row(6, Kind.END, "End")
-          .because("The answer " + feels + " is at the stop line, " + lines.stop() + ".")
-          .key(Action.END)
-          .build();
-    }
-    List<Zone> white =
-        treated.stream().filter(z -> Endpoints.ends(plan, state.zones().get(z))).toList();
-    if (!white.isEmpty() && Endpoints.halfOrMore(white, treated)) {
-      return row(7, Kind.END, "End")
-          .because("Ending whitening on half the treated area or more: " + names(white) + ".")
-          .on(white)
-          .key(Action.END)
-          .build();
-    }
-    Optional<Advice> redness = redness(plan, state, active);
-    if (redness.isPresent()) return redness.get();
-    if (state.wipeOwed()) {
-      return row(9, Kind.WIPE_TEST, "Wipe test: damp swab over the white")
-          .because("Comes off: crystals, harmless. Stays: frost. No layer until it is done.")
-          .on(zonesWhere(state, active, ZoneState::wipeOwed))
-          .key(Action.WIPE)
-          .build();
-    }
-    List<Zone> spent = spent(plan, state, active);
-    if (!spent.isEmpty() && open(state, 10)) {
-      return row(10, Kind.END_ZONE, "End the " + spent.getFirst().label())
-          .because(whySpent(plan, state, spent.getFirst()) + " The rest goes on.")
-          .on(spent.subList(0, 1))
-          .key(Action.END_ZONE)
-          .build();
-    }
-    if (active.isEmpty()) {
-      return row(14, Kind.FINISH, "Finish: end it")
-          .because("Every zone is ended.")
-          .key(Action.END)
-          .build();
-    }
-    Instant ask = Advisor.clocks(plan, state).askAt().orElseThrow();
-    if (!now.isBefore(ask.plus(GRACE))) {
-      return row(11, Kind.LOOK_NOW, "Look now, and ask")
-          .because("No answer since " + (told.isPresent() ? "the last " + feels : "the acid") + ".")
-          .key(Action.ASK)
-          .build();
-    }
-    if (told.isPresent() && feels >= lines.hold() && open(state, 12)) {
-      return hold(plan, state, feels, lines);
-    }
-    if (state.layerRunning()) {
-      return row(13, Kind.WAIT, "Finish this layer")
-          .because(stillToCover(plan, state))
-          .on(treatable(plan, state))
-          .key(Action.COVERED)
-          .build();
-    }
-    Instant settled = Advisor.clocks(plan, state).settledAt().orElseThrow();
-    if (now.isBefore(settled)) {
-      return row(13, Kind.WAIT, "Wait")
-          .because("The layer settles before the next decision.")
-          .until(settled)
-          .build();
-    }
-    return decide(plan, state, told, lines, active);
+  private static Line line(
+      Row row,
+      String when,
+      String then,
+      Predicate<Look> matches,
+      Function<Look, AdviceDraft> advises) {
+    return new Line(row, when, then, matches, advises);
   }
 
-  /// Rows 14 to 17: another layer or the finish.
-  private static Advice decide(
-      TreatmentPlan plan,
-      TreatmentState state,
-      Optional<Told> told,
-      SensationLines lines,
-      List<Zone> active) {
-    int feels = told.map(Told::value).orElse(0);
-    int done = state.layers().size();
-    int planned = state.extended() ? plan.layersAtMost() : state.layersPlanned();
-    List<Zone> next = startable(plan, state);
-    boolean redCalm = active.stream().allMatch(zone -> state.zones().get(zone).redness() <= 1);
-    if (Endpoints.reachedPlanned(plan, state)) {
-      return finish(state, 14, "The planned endpoint is reached.", Action.NONE);
-    }
-    if (next.isEmpty()) {
-      return finish(state, 14, "No zone is left for another layer.", Action.NONE);
-    }
-    if (done >= planned) {
-      boolean more = planned < plan.layersAtMost() && !numbed(state) && answeredSince(state);
-      return finish(
-          state,
-          14,
-          Words.count(done, "planned layer") + (done == 1 ? " is done." : " are done."),
-          more ? Action.MORE_LAYERS : Action.NONE);
-    }
-    if (!answeredSince(state)) {
-      return row(11, Kind.LOOK_NOW, "Ask before another layer")
-          .because("No answer since this layer.")
-          .key(Action.ASK)
-          .build();
-    }
-    if (numbed(state)) {
-      return finish(state, 17, "A low number on numbed skin adds no layer.", Action.NONE);
-    }
-    if (plan.nextRung().isPresent()
-        && !state.onNextRung()
-        && feels <= 1
-        && redCalm
-        && done < STEPPED_LAYERS_MOST) {
-      return row(15, Kind.NEXT_RUNG, "Next rung: " + plan.nextRung().get().code())
-          .because("Barely felt, no more than pink. The clock runs on.")
-          .on(next)
-          .key(Action.START_LAYER)
-          .build();
-    }
-    if (feels >= 4) {
-      return plan.firstVisit() || plan.sensitivity().atLeast(Sensitivity.SENSITIVE)
-          ? finish(
-              state,
-              16,
-              feels + " on " + (plan.firstVisit() ? "a first visit." : "sensitive skin."),
-              Action.NONE)
-          : row(16, Kind.SAME_AGAIN, "Same again, fan on")
-              .because(feels + ", below the hold line, " + lines.hold() + ". Ending here is fine.")
-              .on(next)
-              .key(Action.START_LAYER)
-              .other(Action.END)
-              .build();
-    }
-    return row(17, Kind.SAME_AGAIN, "Same again")
-        .because(
-            "Layer "
-                + (done + 1)
-                + " of "
-                + planned
-                + "."
-                + (feels <= 1 ? " Stopping is equally fine." : ""))
-        .on(next)
-        .key(Action.START_LAYER)
-        .other(feels <= 1 ? Action.END : Action.NONE)
-        .build();
+  /// The advice of the first line that matches; the last one always does while acid is on.
+  static Optional<Advice> first(Look look) {
+    return LINES.stream()
+        .filter(line -> line.always() || look.acidOn())
+        .filter(line -> line.matches().test(look))
+        .findFirst()
+        .map(line -> line.advises().apply(look).build(line.row()));
   }
 
-  private static Optional<Advice> redness(
-      TreatmentPlan plan, TreatmentState state, List<Zone> active) {
-    if (!open(state, 8)) return Optional.empty();
-    List<Zone> deep = zonesWhere(state, active, zone -> zone.redness() == 3);
-    if (!deep.isEmpty() && deep.size() * 2 > active.size()) {
-      return Optional.of(
-          row(8, Kind.END, "End")
-              .because("Deep or patchy redness on most zones.")
-              .on(deep)
-              .key(Action.END)
-              .build());
+  private static AdviceDraft end(String why, Object... parts) {
+    return advice(Kind.END, "End").because(Words.fill(why, parts)).key(Action.END);
+  }
+
+  private static AdviceDraft emergency(Look look) {
+    return advice(Kind.EMERGENCY, "Emergency: call now")
+        .because(look.sign(Sign.Weight.EMERGENCY).orElseThrow().label() + " was seen.")
+        .steps(
+            "Call the emergency number",
+            "Lie flat, legs up; sit if breathless",
+            "The client's own adrenaline, if there is one",
+            "Wash the product off",
+            "Do not leave",
+            "Ringing ears, nausea or fast breathing after salicylic: poison centre too")
+        .key(look.acidOn() ? Action.END : Action.NONE);
+  }
+
+  private static AdviceDraft eye(Look look) {
+    return advice(Kind.EYE, "Rinse the eye now, 15 minutes")
+        .because("Product is in the eye.")
+        .steps(
+            "Lids held open, nose outward, water or saline",
+            "Lenses out",
+            "No neutraliser in the eye",
+            "Someone takes the acid off the skin",
+            "Go on to emergency care")
+        .key(look.acidOn() ? Action.END : Action.NONE);
+  }
+
+  private static AdviceDraft injury(Look look) {
+    String seen =
+        look.sign(Sign.Weight.INJURY)
+            .map(Sign::label)
+            .orElse("frost beyond any endpoint, " + names(look.injured()));
+    return advice(Kind.END_NOW, look.acidOn() ? "End now, cool" : "Incident: cool, call")
+        .because(capital(seen) + ".")
+        .on(look.injured())
+        .steps(
+            "Cool with wet compresses, no ice",
+            "Write the incident down",
+            "Call the supervising clinician")
+        .key(
+            switch (look.state().phase()) {
+              case ACID -> Action.END;
+              case ENDING -> Advisor.takeOff(look.plan(), look.state()).action();
+              case SETTLING -> Action.ASK;
+              case AT_REST -> Action.LEAVING_CHECK;
+              case READY, ARMED, CHECKED, SIGNED, STOPPED -> Action.NONE;
+            });
+  }
+
+  private static List<Zone> deep(Look look) {
+    return look.where(look.active(), zone -> zone.redness() == 3);
+  }
+
+  private static boolean deepOnMost(Look look) {
+    return deep(look).size() * 2 > look.active().size();
+  }
+
+  private static List<Zone> jumped(Look look) {
+    Family family = look.plan().formula().family();
+    return family == Family.TCA || family == Family.JESSNER
+        ? List.of()
+        : look.where(look.active(), zone -> zone.rise() >= 2);
+  }
+
+  private static String whySpent(Look look, Zone zone) {
+    ZoneState seen = look.state().zones().get(zone);
+    if (Endpoints.ends(look.plan(), seen)) {
+      return "It is at its end: " + seen.whitening().label() + ".";
     }
-    Family family = plan.formula().family();
-    boolean frostFormula = family == Family.TCA || family == Family.JESSNER;
-    List<Zone> jumped = zonesWhere(state, active, zone -> zone.rise() >= 2);
-    return jumped.isEmpty() || frostFormula
-        ? Optional.empty()
-        : Optional.of(
-            row(8, Kind.END, "End")
-                .because("Redness rose two grades between looks: " + names(jumped) + ".")
-                .on(jumped)
-                .key(Action.END)
-                .build());
-  }
-
-  private static Advice hold(
-      TreatmentPlan plan, TreatmentState state, int feels, SensationLines lines) {
-    List<Told> told = state.underAcid();
-    boolean twice =
-        told.size() >= 2
-            && told.getLast().value() >= told.get(told.size() - 2).value()
-            && told.get(told.size() - 2).value()
-                >= SensationLines.at(plan, state, told.get(told.size() - 2).at()).hold();
-    if (twice && !plan.singlePassSelfLimiting()) {
-      return row(12, Kind.END, "End")
-          .because(feels + ", twice running at the hold line without falling.")
-          .key(Action.END)
-          .build();
-    }
-    return row(12, Kind.HOLD, "Hold: fan, no layer")
-        .because(
-            feels
-                + " is at the hold line, "
-                + lines.hold()
-                + (plan.singlePassSelfLimiting()
-                    ? ". Fan until it falls."
-                    : ". Ask again in 30 seconds."))
-        .key(Action.FAN)
-        .build();
-  }
-
-  private static Advice finish(TreatmentState state, int row, String why, Action other) {
-    Optional<Instant> limit = state.limitAt();
-    return limit.isPresent()
-        ? AdviceDraft.row(
-                row, Kind.FINISH, "Leave it to " + Words.clock(state.contactLimit().orElseThrow()))
-            .because(why + " Then end it.")
-            .until(limit.get())
-            .other(other)
-            .build()
-        : AdviceDraft.row(row, Kind.FINISH, "Finish: end it")
-            .because(why)
-            .key(Action.END)
-            .other(other)
-            .build();
-  }
-
-  /// Zones that have had enough: ending whitening, redness 3, or a hot spot of 7 and more.
-  private static List<Zone> spent(TreatmentPlan plan, TreatmentState state, List<Zone> active) {
-    return zonesWhere(state, active, zone -> isSpent(plan, zone));
-  }
-
-  private static boolean isSpent(TreatmentPlan plan, ZoneState zone) {
-    return Endpoints.ends(plan, zone)
-        || zone.redness() == 3
-        || zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
-  }
-
-  private static String whySpent(TreatmentPlan plan, TreatmentState state, Zone zone) {
-    ZoneState seen = state.zones().get(zone);
-    if (Endpoints.ends(plan, seen)) return "It is at its end: " + seen.whitening().label() + ".";
     return seen.redness() == 3
         ? "Deep or patchy redness there."
         : "A hot spot of " + seen.hotSpot().orElse(0) + ".";
   }
 
-  /// Zones on which another layer may go: never over frost, never on what is ended or spent.
-  static List<Zone> startable(TreatmentPlan plan, TreatmentState state) {
-    return plan.zones().stream()
-        .filter(zone -> {
-          ZoneState seen = state.zones().get(zone);
-          return !seen.ended()
-              && !seen.wipeOwed()
-              && !seen.whitening().frost()
-              && !isSpent(plan, seen);
-        })
-        .toList();
+  private static Optional<Instant> askAt(Look look) {
+    return Advisor.clocks(look.plan(), look.state()).askAt();
   }
 
-  private static List<Zone> treatable(TreatmentPlan plan, TreatmentState state) {
-    List<Zone> layer = state.lastLayer().map(Layer::zones).orElse(plan.zones());
-    return layer.stream().filter(zone -> !state.zones().get(zone).reached()).toList();
+  /// The check-in is so close that a missing look ends the peel.
+  static boolean endsUnseen(TreatmentPlan plan, TreatmentState state) {
+    return Advisor.checkIn(plan, state).compareTo(Advisor.CLOSE_CHECK_IN) <= 0;
   }
 
-  private static String stillToCover(TreatmentPlan plan, TreatmentState state) {
-    List<Zone> left = treatable(plan, state);
-    return left.isEmpty() || left.size() == state.lastLayer().orElseThrow().zones().size()
-        ? "Spread within a minute, thin and even."
-        : capital(names(left)) + " still to cover.";
+  private static AdviceDraft notLooked(Look look) {
+    if (endsUnseen(look.plan(), look.state())
+        && look.open(Row.NOT_LOOKED)
+        && look.over(askAt(look).map(at -> at.plus(NOBODY_LOOKS)))) {
+      return end("Nobody has looked since %s.", lastSaid(look));
+    }
+    return advice(Kind.LOOK_NOW, "Look now, and ask")
+        .because("No answer since " + lastSaid(look) + ".")
+        .key(Action.ASK);
   }
 
-  private static boolean numbed(TreatmentState state) {
-    return state.response() != Response.AWAKE;
+  private static String lastSaid(Look look) {
+    return look.told().map(told -> "the last " + told.value()).orElse("the acid");
   }
 
-  private static boolean answeredSince(TreatmentState state) {
-    Instant covered = state.lastLayer().flatMap(Layer::coveredAt).orElse(Instant.MAX);
-    return state.lastUnderAcid().filter(answer -> !answer.at().isBefore(covered)).isPresent()
-        || numbed(state) && state.lastLookAt().filter(at -> !at.isBefore(covered)).isPresent();
+  private static AdviceDraft hold(Look look) {
+    boolean single = look.plan().singlePassSelfLimiting();
+    if (!single && heldTwice(look)) {
+      return end("%s, twice running at the hold line without falling.", look.feels());
+    }
+    return advice(Kind.HOLD, "Hold: fan, no layer")
+        .because(
+            Words.fill(
+                single
+                    ? "%s is at the hold line, %s. Fan until it falls."
+                    : "%s is at the hold line, %s. Ask again in 30 seconds.",
+                look.feels(),
+                look.lines().hold()))
+        .key(Action.FAN);
   }
 
-  private static boolean open(TreatmentState state, int row) {
-    return !state.declined().contains(row);
+  /// The last answer and one at least 20 s before it were at the hold line, and none in between was
+  /// higher than the one after it.
+  private static boolean heldTwice(Look look) {
+    List<Told> told = look.state().underAcid();
+    Told last = told.getLast();
+    for (int i = told.size() - 2; i >= 0; i--) {
+      Told before = told.get(i);
+      boolean held =
+          before.value() >= SensationLines.at(look.plan(), look.state(), before.at()).hold();
+      if (!held || before.value() > told.get(i + 1).value()) return false;
+      if (!before.at().plus(APART).isAfter(last.at())) return true;
+    }
+    return false;
   }
 
-  private static List<Zone> zonesWhere(
-      TreatmentState state, List<Zone> among, Predicate<ZoneState> test) {
-    return among.stream().filter(zone -> test.test(state.zones().get(zone))).toList();
+  private static AdviceDraft dwell(Look look) {
+    if (look.state().layerRunning()) {
+      List<Zone> left = look.uncovered();
+      int all = look.state().lastLayer().orElseThrow().zones().size();
+      return advice(Kind.WAIT, "Finish this layer")
+          .because(
+              left.isEmpty() || left.size() == all
+                  ? "Spread within a minute, thin and even."
+                  : capital(names(left)) + " still to cover.")
+          .on(left)
+          .key(Action.COVERED);
+    }
+    Instant settled = look.settledAt().orElseThrow();
+    Instant limit = look.state().limitAt().orElse(settled);
+    return advice(Kind.WAIT, "Wait")
+        .because("The layer settles before the next decision.")
+        .until(limit.isBefore(settled) ? limit : settled);
+  }
+
+  private static AdviceDraft done(Look look) {
+    if (look.active().isEmpty()) {
+      return advice(Kind.FINISH, "Finish: end it").because("Every zone is ended.").key(Action.END);
+    }
+    if (look.endpointReached()) return finish(look, "The planned endpoint is reached.");
+    if (look.startable().isEmpty()) return finish(look, "No zone is left for another layer.");
+    int done = look.layersDone();
+    boolean more =
+        look.layersPlanned() < look.plan().layersAtMost()
+            && !look.numbed()
+            && look.lookedSinceLayer();
+    return finish(
+            look, Words.count(done, "planned layer") + (done == 1 ? " is done." : " are done."))
+        .other(more ? Action.MORE_LAYERS : Action.NONE);
+  }
+
+  /// One more layer may be thought of: asked since the last one, and a number to rely on.
+  private static boolean anotherLayer(Look look) {
+    return look.lookedSinceLayer() && !look.numbed() && !look.tooLate() && !look.atHoldLine();
+  }
+
+  private static AdviceDraft felt(Look look) {
+    if (look.careful()) {
+      return finish(
+          look,
+          look.feels()
+              + " on "
+              + (look.plan().firstVisit() ? "a first visit." : "sensitive skin."));
+    }
+    return advice(Kind.SAME_AGAIN, "Same again, fan on")
+        .because(
+            Words.fill(
+                "%s, below the hold line, %s. Ending here is fine.",
+                look.feels(), look.lines().hold()))
+        .on(look.startable())
+        .key(Action.START_LAYER)
+        .other(Action.END);
+  }
+
+  private static AdviceDraft again(Look look) {
+    if (!look.lookedSinceLayer()) {
+      return advice(Kind.LOOK_NOW, "Ask before another layer")
+          .by(Row.NOT_LOOKED)
+          .because("No answer since this layer.")
+          .key(Action.ASK);
+    }
+    if (look.numbed()) return finish(look, "A low number on numbed skin adds no layer.");
+    if (look.tooLate()) return finish(look, "Another layer would not settle before the limit.");
+    if (look.atHoldLine()) {
+      return finish(look, look.feels() + " is at the hold line: no layer.");
+    }
+    boolean barely = look.feels() <= 1;
+    return advice(Kind.SAME_AGAIN, "Same again")
+        .because(
+            Words.fill("Layer %s of %s.", look.layersDone() + 1, look.layersPlanned())
+                + (barely ? " Stopping is equally fine." : ""))
+        .on(look.startable())
+        .key(Action.START_LAYER)
+        .other(barely ? Action.END : Action.NONE);
+  }
+
+  private static AdviceDraft finish(Look look, String why) {
+    Optional<Instant> limit = look.state().limitAt();
+    return limit.isPresent()
+        ? advice(Kind.FINISH, "Leave it to " + limit(look))
+            .because(why + " Then end it.")
+            .until(limit.get())
+        : advice(Kind.FINISH, "Finish: end it").because(why).key(Action.END);
+  }
+
+  private static String limit(Look look) {
+    return Words.clock(look.state().ready().contactLimit().orElseThrow());
   }
 }

@@ -1,68 +1,55 @@
 package ivesk.core.treatment;
 
+import static ivesk.core.treatment.EndingStep.BLOT;
+import static ivesk.core.treatment.EndingStep.COLD_COMPRESSES;
+import static ivesk.core.treatment.EndingStep.COOL_RINSE;
+import static ivesk.core.treatment.EndingStep.COOL_WATER;
+import static ivesk.core.treatment.EndingStep.FAN;
+import static ivesk.core.treatment.EndingStep.FAN_AND_COMPRESS;
+import static ivesk.core.treatment.EndingStep.FRESH_PADS;
+import static ivesk.core.treatment.EndingStep.LEAVE_AS_IT_IS;
+import static ivesk.core.treatment.EndingStep.LIFT_GEL;
+import static ivesk.core.treatment.EndingStep.NEUTRALISE;
+import static ivesk.core.treatment.EndingStep.NEUTRALISE_LIFTED;
+import static ivesk.core.treatment.EndingStep.PADS_FROM_THE_NOSE;
+import static ivesk.core.treatment.EndingStep.PAT_DRY;
+import static ivesk.core.treatment.EndingStep.PRESS_HOT_SPOTS;
+import static ivesk.core.treatment.EndingStep.REPEAT_TO_NO_FIZZ;
+import static ivesk.core.treatment.EndingStep.RINSE_COOL;
+import static ivesk.core.treatment.EndingStep.SAY_IT_RUNS_ITS_COURSE;
+import static ivesk.core.treatment.EndingStep.SAY_IT_UNDOES_NOTHING;
+import static ivesk.core.treatment.EndingStep.SAY_STING;
+import static ivesk.core.treatment.EndingStep.WIPE_PASTE;
+import static ivesk.core.treatment.EndingStep.WIPE_THEN_RINSE;
+
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import java.util.List;
 
 /// How a formula comes off, step by step. Common practice.
 public final class EndingSteps {
+  private static final List<EndingStep> ENDED_EARLY =
+      List.of(WIPE_THEN_RINSE, FAN_AND_COMPRESS, SAY_IT_RUNS_ITS_COURSE);
+
   private EndingSteps() {}
 
-  /// Ended for any reason but its time, its planned layers or its planned endpoint.
-  public static boolean early(TreatmentState state) {
-    return state.endedByRow().map(row -> row != 5 && row != 14).orElse(true);
+  public static List<EndingStep> of(TreatmentPlan plan, TreatmentState state) {
+    return of(plan.formula().ending(), state.ending().early());
   }
 
-  public static List<String> of(TreatmentPlan plan, TreatmentState state) {
-    Formula formula = plan.formula();
-    return switch (formula.ending()) {
-      case NEUTRALISE ->
-          List.of(
-              "Say it first: a short sting is normal",
-              "Blot the excess",
-              "Neutraliser on hot spots first, then in the order applied, from each zone's edge",
-              "Repeat until no fizz",
-              "Rinse cool");
+  /// @param early ended for any reason but its time, its planned layers or its planned endpoint
+  static List<EndingStep> of(Formula.Ending ending, boolean early) {
+    return switch (ending) {
+      case NEUTRALISE -> List.of(SAY_STING, BLOT, NEUTRALISE, REPEAT_TO_NO_FIZZ, RINSE_COOL);
       case LIFT_THEN_NEUTRALISE ->
-          List.of(
-              "Say it first: a short sting is normal",
-              "Lift the gel with dry gauze, light strokes away from centre and eyes",
-              "Neutraliser on hot spots first, then in the order applied",
-              "Press hot spots again, repeat until no fizz",
-              "Rinse cool");
-      case WIPE_THEN_COOL_RINSE ->
-          List.of(
-              "Wipe the paste off with dry gauze",
-              "Cool rinse, a clean face of the pad for each stroke",
-              "Fan until it falls");
-      case COOL_PADS ->
-          List.of(
-              "Lids stay closed: cool damp pads, outwards from the nose",
-              "A fresh pad each stroke");
-      case RINSE, DAMP_PADS ->
-          List.of("Cool water, a clean face of the pad for each stroke", "Pat dry");
-      case COOL_RINSE ->
-          early(state)
-              ? List.of(
-                  "Wipe, then cool rinse with mild cleanser",
-                  "Fan, cool wet compress",
-                  "What has been absorbed runs its course: say so")
-              : List.of(
-                  "Cool rinse, a clean face of the pad for each stroke", "Fan until it falls");
-      case SELF_LIMITING ->
-          early(state)
-              ? List.of(
-                  "Wipe, then cool rinse with mild cleanser",
-                  "Fan, cool wet compress",
-                  "What has been absorbed runs its course: say so")
-              : List.of(
-                  "Leave it as it is; loose crystals may be dusted off", "Fan until it falls");
-      case FROST_IS_THE_END ->
-          List.of(
-              "Cold wet compresses, changed often; no ice on skin",
-              "They dilute what is left and undo nothing: say so",
-              "Fan until it falls");
-      case NONE -> List.of("Rinse cool");
+          List.of(SAY_STING, LIFT_GEL, NEUTRALISE_LIFTED, PRESS_HOT_SPOTS, RINSE_COOL);
+      case WIPE_THEN_COOL_RINSE -> List.of(WIPE_PASTE, COOL_RINSE, FAN);
+      case COOL_PADS -> List.of(PADS_FROM_THE_NOSE, FRESH_PADS);
+      case RINSE, DAMP_PADS -> List.of(COOL_WATER, PAT_DRY);
+      case COOL_RINSE -> early ? ENDED_EARLY : List.of(COOL_RINSE, FAN);
+      case SELF_LIMITING -> early ? ENDED_EARLY : List.of(LEAVE_AS_IT_IS, FAN);
+      case FROST_IS_THE_END -> List.of(COLD_COMPRESSES, SAY_IT_UNDOES_NOTHING, FAN);
+      case NONE -> List.of(RINSE_COOL);
     };
   }
 }

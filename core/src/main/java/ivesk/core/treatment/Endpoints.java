@@ -3,7 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.TreatmentState.ZoneState;
+import ivesk.core.treatment.Looks.ZoneState;
 import java.util.Collection;
 import java.util.Optional;
 
@@ -20,7 +20,20 @@ public final class Endpoints {
     return switch (plan.formula().family()) {
       case TCA, JESSNER -> darker ? Whitening.F1 : Whitening.F2;
       // Frost under an AHA is injury starting: any whitening at all, but for crystals of salicylic.
-      default -> plan.formula().mayCrystallise() ? Whitening.F1 : Whitening.CRYSTALS;
+      case PHA,
+          ENZYME,
+          LACTIC,
+          MANDELIC,
+          AZELAIC_MANDELIC,
+          GLYCOLIC,
+          SALICYLIC,
+          PYRUVIC,
+          RESORCINOL,
+          LONG_WEAR,
+          SPOT,
+          EYE,
+          RETINOID ->
+          plan.formula().mayCrystallise() ? Whitening.F1 : Whitening.CRYSTALS;
     };
   }
 
@@ -29,7 +42,20 @@ public final class Endpoints {
     return switch (plan.formula().family()) {
       case TCA -> Optional.of(Whitening.F1);
       case JESSNER -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
-      default -> Optional.empty();
+      case PHA,
+          ENZYME,
+          LACTIC,
+          MANDELIC,
+          AZELAIC_MANDELIC,
+          GLYCOLIC,
+          SALICYLIC,
+          PYRUVIC,
+          RESORCINOL,
+          LONG_WEAR,
+          SPOT,
+          EYE,
+          RETINOID ->
+          Optional.empty();
     };
   }
 

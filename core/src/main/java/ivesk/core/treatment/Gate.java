@@ -1,5 +1,6 @@
 package ivesk.core.treatment;
 
+import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
@@ -27,15 +28,15 @@ public final class Gate {
       return Optional.of("an injury or alarm was seen: the clinician decides");
     }
     for (Zone zone : plan.zones()) {
-      TreatmentState.ZoneState look = state.zones().get(zone);
+      Looks.ZoneState look = state.zones().get(zone);
       if (look.whitening().frost()) return Optional.of("frost on the " + zone.label());
       if (look.redness() > 1) {
-        return Optional.of("the %s is red, %d".formatted(zone.label(), look.redness()));
+        return Optional.of(Words.fill("the %s is red, %d", zone.label(), look.redness()));
       }
     }
     return state
         .lastAnswer()
-        .map(TreatmentState.Told::value)
+        .map(Looks.Told::value)
         .filter(value -> value >= AWAKE)
         .map(value -> value + " is above 3");
   }

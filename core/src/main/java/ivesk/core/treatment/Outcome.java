@@ -6,24 +6,20 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.TreatmentState.Told;
+import ivesk.core.treatment.Looks.Told;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /// What a finished treatment tells the next one, and the record's one paragraph.
 public final class Outcome {
-  /// Limit reached, planned layers or endpoint, finish on a strong answer, finish on numbed skin.
-  private static final Set<Integer> AS_PLANNED = Set.of(5, 14, 16, 17);
-
   private Outcome() {}
 
   /// No red flag, endpoint or time reached, and the last answer below the hold line.
   public static boolean wellTaken(TreatmentPlan plan, TreatmentState state) {
-    boolean asPlanned = state.endedByRow().filter(AS_PLANNED::contains).isPresent();
+    boolean asPlanned = state.ending().byRow().filter(Row::asPlanned).isPresent();
     boolean bearable =
         state
             .lastUnderAcid()
@@ -34,14 +30,14 @@ public final class Outcome {
 
   /// An alarm, or frost beyond any endpoint.
   public static boolean injured(TreatmentState state) {
-    return state.seenSigns().stream().anyMatch(sign -> sign.weight() != Sign.Weight.WISH)
+    return state.looks().seenSigns().stream().anyMatch(sign -> sign.weight() != Sign.Weight.WISH)
         || state.zones().values().stream().anyMatch(z -> z.whitening().atLeast(Whitening.F3));
   }
 
   /// The class of what was done, which the layers may have taken deeper than the plan.
   public static DepthClass depth(TreatmentPlan plan, TreatmentState state) {
     int layers = Math.max(1, state.layers().size());
-    return Depth.of(plan.formula(), state.contactLimit(), layers).deeper(plan.depth());
+    return Depth.of(plan.formula(), state.ready().contactLimit(), layers).deeper(plan.depth());
   }
 
   public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {
@@ -92,7 +88,7 @@ public final class Outcome {
                     : Words.list(there.stream().map(Zone::label).toList())));
       }
     }
-    parts.add("ended " + endedBy(state));
+    parts.add("ended " + state.ending().byRow().map(Row::endedBy).orElse("by the therapist"));
     state
         .timeToRest()
         .ifPresent(rest ->
@@ -101,32 +97,17 @@ public final class Outcome {
                     + Words.clock(rest)
                     + state.lastAnswer().map(Told::value).map(value -> " at " + value).orElse("")));
     state
+        .care()
         .addOnAt()
         .ifPresent(on ->
             parts.add(
                 "then "
                     + plan.addOn().orElseThrow().formula().name()
                     + state
+                        .care()
                         .addOnOffAt()
                         .map(off -> " for " + Words.clock(Duration.between(on, off)))
                         .orElse(", to be washed off")));
     return String.join("; ", parts) + ".";
-  }
-
-  private static String endedBy(TreatmentState state) {
-    return switch (state.endedByRow().orElse(0)) {
-      case 1 -> "as an emergency";
-      case 2 -> "for the eye";
-      case 3 -> "for an injury";
-      case 4 -> "at the client's wish";
-      case 5 -> "at its limit";
-      case 6 -> "at the stop line";
-      case 7 -> "by frost";
-      case 8 -> "by redness";
-      case 12 -> "at the hold line, not falling";
-      case 14 -> "as planned";
-      case 16, 17 -> "after this layer";
-      default -> "by the therapist";
-    };
   }
 }

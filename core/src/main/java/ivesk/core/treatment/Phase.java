@@ -1,5 +1,30 @@
 package ivesk.core.treatment;
 
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.TreatmentEvent.Acting;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.Ending;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.FanTurned;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.Looking;
+import ivesk.core.treatment.TreatmentEvent.Preparing;
+import ivesk.core.treatment.TreatmentEvent.Recorded;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+
 /// Where a treatment stands.
 public enum Phase {
   READY,
@@ -23,5 +48,47 @@ public enum Phase {
 
   public boolean closed() {
     return this == SIGNED || this == STOPPED;
+  }
+
+  /// @param ending as it was before the fact
+  Phase after(Fact fact, TreatmentPlan plan, EndingState ending) {
+    return switch (fact) {
+      case Preparing step ->
+          switch (step) {
+            case GateADecided(var choice, var note) -> choice == GateA.STOP ? STOPPED : this;
+            case TimerArmed _ -> ARMED;
+            case StepDone _ -> this;
+          };
+      case Acting act ->
+          switch (act) {
+            case LayerStarted _ -> ACID;
+            case ZoneReached _,
+                LayerCovered _,
+                LayersExtended _,
+                ZoneEnded _,
+                FanTurned _,
+                AdviceDeclined _ ->
+                this;
+          };
+      case Looking look ->
+          look instanceof SensationAnswered(var value) ? told(value <= plan.restAtMost()) : this;
+      case Ending end ->
+          switch (end) {
+            case EndingStarted _ -> ENDING;
+            case EndingStepDone(var step) ->
+                this == ENDING && ending.doneWith(step, plan) ? SETTLING : this;
+            case LeavingChecked(var noBurning, var pink) -> noBurning ? CHECKED : this;
+            case Signed _ -> SIGNED;
+          };
+      case Caring _, Recorded _ -> this;
+    };
+  }
+
+  private Phase told(boolean resting) {
+    return switch (this) {
+      case SETTLING, AT_REST -> resting ? AT_REST : SETTLING;
+      case CHECKED -> resting ? CHECKED : SETTLING;
+      case READY, ARMED, ACID, ENDING, SIGNED, STOPPED -> this;
+    };
   }
 }

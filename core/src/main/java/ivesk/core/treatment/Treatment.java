@@ -2,10 +2,14 @@ package ivesk.core.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
@@ -13,12 +17,21 @@ import ivesk.core.treatment.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.WorkedIn;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 import java.time.Instant;
@@ -58,13 +71,15 @@ public final class Treatment {
       case LayerCovered covered -> when(!state.layerRunning(), "no layer is being spread");
       case LayersExtended extended ->
           when(
-              state.extended() || plan.layersAtMost() <= state.layersPlanned(),
+              state.acid().extended() || plan.layersAtMost() <= state.ready().layersPlanned(),
               "no more layers are planned for today");
       case ZoneEnded(var zone) ->
           when(state.phase() != Phase.ACID, "no acid is on").or(() -> known(plan, zone));
       case AdviceDeclined(var row, var reason) -> {
         Advice advice = Advisor.advise(plan, state, at);
-        yield when(advice.row() != row || !advice.passable(), "this advice cannot be passed");
+        yield when(
+            !advice.passable() || advice.row().filter(row::equals).isEmpty(),
+            "this advice cannot be passed");
       }
       case EndingStarted(var row) -> when(state.phase() != Phase.ACID, "no acid is on");
       case EndingStepDone(var step) ->
@@ -88,27 +103,21 @@ public final class Treatment {
                   when(
                       grade == Whitening.CRYSTALS && !plan.formula().mayCrystallise(),
                       plan.formula().code() + " leaves no crystals: choose a frost level"));
-      case TreatmentEvent.SensationAnswered f -> Optional.empty();
-      case TreatmentEvent.QualityTold f -> Optional.empty();
-      case TreatmentEvent.WipeTested f -> when(!state.wipeOwed(), "no wipe test is owed");
-      case TreatmentEvent.SignSeen f -> Optional.empty();
-      case TreatmentEvent.SignResolved f -> Optional.empty();
-      case TreatmentEvent.ResponseNoted f -> Optional.empty();
-      case TreatmentEvent.WorkedIn f -> known(plan, f.zone());
-      case TreatmentEvent.AdviceTaken f -> Optional.empty();
-      case TreatmentEvent.FanTurned f -> Optional.empty();
-      case TreatmentEvent.NoteWritten f -> Optional.empty();
-      case TreatmentEvent.AddOnPutOn f -> addOn(plan, state);
-      case TreatmentEvent.AddOnWipedOff f -> when(!state.addOnOn(), "no add-on is on");
-      case TreatmentEvent.ProductApplied f ->
-          when(!state.phase().afterAcid(), "the acid is not off yet");
+      case SensationAnswered _, SignSeen _, SignResolved _, ResponseNoted _, FanTurned _ ->
+          Optional.empty();
+      case WipeTested _ -> when(!state.wipeOwed(), "no wipe test is owed");
+      case AddOnPutOn _ -> addOn(plan, state);
+      case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
+      case ProductApplied _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
+      case WorkedIn(var zone) -> known(plan, zone);
+      case QualityTold _, AdviceTaken _, NoteWritten _ -> Optional.empty();
     };
   }
 
   /// Why the add-on may not go on now; empty when it may.
   public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
     if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
-    if (state.addOnAt().isPresent()) return Optional.of("the add-on was put on already");
+    if (state.care().addOnAt().isPresent()) return Optional.of("the add-on was put on already");
     if (state.phase() == Phase.CHECKED) return Optional.of("the leaving check is done");
     return when(state.phase() != Phase.AT_REST, "the skin is not at rest")
         .or(() -> Gate.b(plan, state));
@@ -116,18 +125,18 @@ public final class Treatment {
 
   /// The number told after the prep wipe; empty when it was not asked.
   public static Optional<Integer> prepAnswer(TreatmentState state) {
-    Instant prepped = state.stepsDone().get(ReadyStep.PREP);
+    Instant prepped = state.ready().stepsDone().get(ReadyStep.PREP);
     if (prepped == null) return Optional.empty();
     return state
         .lastAnswer()
         .filter(answer -> !answer.at().isBefore(prepped))
-        .map(TreatmentState.Told::value);
+        .map(Looks.Told::value);
   }
 
   /// Steps of Ready that are still open, in order.
   public static List<ReadyStep> openSteps(TreatmentState state) {
     return ReadyStep.inOrder().stream()
-        .filter(step -> !state.stepsDone().containsKey(step))
+        .filter(step -> !state.ready().stepsDone().containsKey(step))
         .toList();
   }
 

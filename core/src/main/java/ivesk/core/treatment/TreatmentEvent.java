@@ -15,48 +15,76 @@ import java.util.UUID;
 /// @param who signed-in therapist
 public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
-  /// What happened.
+  /// What happened. Facts of one kind are folded by the same part of the state.
   public sealed interface Fact {}
 
-  /// The client is in the room; the plan is fixed from here on.
-  public record Opened(TreatmentPlan plan) implements Fact {}
+  /// Before the acid: steps of Ready, the gate, the armed timer.
+  public sealed interface Preparing extends Fact {}
 
-  public record StepDone(ReadyStep step, String note) implements Fact {
+  /// What is done with the acid while it is on.
+  public sealed interface Acting extends Fact {}
+
+  /// What was said or seen.
+  public sealed interface Looking extends Fact {}
+
+  /// From END to the signature.
+  public sealed interface Ending extends Fact {}
+
+  /// What goes on calm skin.
+  public sealed interface Caring extends Fact {}
+
+  /// Kept for the record; nothing follows from it.
+  public sealed interface Recorded extends Fact {}
+
+  /// The client is in the room; the plan is fixed from here on.
+  public record Opened(TreatmentPlan plan) implements Recorded {}
+
+  public record StepDone(ReadyStep step, String note) implements Preparing {
     public StepDone {
-      note = note == null ? "" : note;
+      Require.atMost("note", note, 2000);
     }
   }
 
   /// An answer to "how does it feel", 0 to 10, before, during or after the acid.
-  public record SensationAnswered(int value) implements Fact {
+  public record SensationAnswered(int value) implements Looking {
     public SensationAnswered {
       Require.range("sensation", value, 0, 10);
     }
   }
 
-  public record QualityTold(Quality quality) implements Fact {}
+  public record QualityTold(Quality quality) implements Recorded {}
 
   public enum Quality {
-    COOL,
-    TIGHT,
-    TINGLE,
-    HOT,
-    STING,
-    ITCH,
-    THROB,
-    NUMB,
-    STICKY
+    COOL("cool"),
+    TIGHT("tight"),
+    TINGLE("tingle"),
+    HOT("hot"),
+    STING("sting"),
+    ITCH("itch"),
+    THROB("throb"),
+    NUMB("numb"),
+    STICKY("sticky");
+
+    private final String label;
+
+    Quality(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   /// Redness by zone, 0 none to 3 deep or patchy.
-  public record RednessSeen(Map<Zone, Integer> grades) implements Fact {
+  public record RednessSeen(Map<Zone, Integer> grades) implements Looking {
     public RednessSeen {
       grades = Map.copyOf(grades);
       grades.forEach((zone, grade) -> Require.range("redness of " + zone.label(), grade, 0, 3));
     }
   }
 
-  public record WhiteningSeen(List<Zone> zones, Whitening grade) implements Fact {
+  public record WhiteningSeen(List<Zone> zones, Whitening grade) implements Looking {
     public WhiteningSeen {
       zones = List.copyOf(zones);
       if (zones.isEmpty()) throw new IllegalArgumentException("whitening names no zone");
@@ -64,45 +92,65 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   }
 
   /// A damp swab over the white: it came off (crystals) or it stays (frost).
-  public record WipeTested(boolean cameOff) implements Fact {}
+  public record WipeTested(boolean cameOff) implements Looking {}
 
   /// A zone that reacts more than its neighbours, with its own number.
-  public record HotSpotFelt(Zone zone, int value) implements Fact {
+  public record HotSpotFelt(Zone zone, int value) implements Looking {
     public HotSpotFelt {
       Require.range("hot spot", value, 0, 10);
     }
   }
 
-  public record SignSeen(Sign sign) implements Fact {}
+  public record SignSeen(Sign sign) implements Looking {}
 
-  public record SignResolved(Sign sign, String note) implements Fact {}
+  public record SignResolved(Sign sign, String note) implements Looking {}
 
-  public record ResponseNoted(Response response) implements Fact {}
+  public record ResponseNoted(Response response) implements Looking {}
 
   /// Whether the client can answer: no answer is not zero.
   public enum Response {
-    AWAKE,
-    ASLEEP,
-    NUMBED
+    AWAKE("awake"),
+    ASLEEP("asleep"),
+    NUMBED("numbed");
+
+    private final String label;
+
+    Response(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   /// What the therapist decided on the answer to the prep.
-  public record GateADecided(GateA choice, String note) implements Fact {
+  public record GateADecided(GateA choice, String note) implements Preparing {
     public GateADecided {
-      note = note == null ? "" : note;
+      Require.atMost("note", note, 2000);
     }
   }
 
   public enum GateA {
-    KEEP,
-    SHORTEN,
-    STOP
+    KEEP("kept"),
+    SHORTEN("shortened"),
+    STOP("stopped");
+
+    private final String label;
+
+    GateA(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
-  public record TimerArmed() implements Fact {}
+  public record TimerArmed() implements Preparing {}
 
   /// The acid first touches: the clock starts here, not when the zone is finished.
-  public record LayerStarted(List<Zone> zones, boolean nextRung) implements Fact {
+  public record LayerStarted(List<Zone> zones, boolean nextRung) implements Acting {
     public LayerStarted {
       zones = List.copyOf(zones);
       if (zones.isEmpty()) throw new IllegalArgumentException("the layer names no zone");
@@ -110,30 +158,29 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   }
 
   /// The brush has reached this zone of the running layer.
-  public record ZoneReached(Zone zone) implements Fact {}
+  public record ZoneReached(Zone zone) implements Acting {}
 
-  public record LayerCovered() implements Fact {}
+  public record LayerCovered() implements Acting {}
 
   /// Pressing, stroking or going over again: it raises uptake.
-  public record WorkedIn(Zone zone) implements Fact {}
+  public record WorkedIn(Zone zone) implements Recorded {}
 
-  public record AdviceTaken(int row) implements Fact {}
+  public record AdviceTaken(Row row) implements Recorded {}
 
-  public record AdviceDeclined(int row, String reason) implements Fact {
+  public record AdviceDeclined(Row row, String reason) implements Acting {
     public AdviceDeclined {
-      Require.range("row", row, 1, 17);
       Require.text("reason", reason, 500);
     }
   }
 
   /// After n layers the therapist asks once for m.
-  public record LayersExtended() implements Fact {}
+  public record LayersExtended() implements Acting {}
 
-  public record ZoneEnded(Zone zone) implements Fact {}
+  public record ZoneEnded(Zone zone) implements Acting {}
 
-  public record FanTurned(boolean on) implements Fact {}
+  public record FanTurned(boolean on) implements Acting {}
 
-  public record NoteWritten(String text) implements Fact {
+  public record NoteWritten(String text) implements Recorded {
     public NoteWritten {
       Require.text("note", text, 2000);
     }
@@ -142,35 +189,27 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// END: no more acid; taking it off begins.
   ///
   /// @param row of the advice that brought it; empty when the therapist ended unasked
-  public record EndingStarted(Optional<Integer> row) implements Fact {}
+  public record EndingStarted(Optional<Row> row) implements Ending {}
 
-  /// @param step its words, as listed for this formula
-  public record EndingStepDone(String step) implements Fact {
-    public EndingStepDone {
-      Require.text("step", step, 200);
-    }
-  }
+  /// @param step one that the formula's ending has
+  public record EndingStepDone(EndingStep step) implements Ending {}
 
-  public record ProductApplied(String product) implements Fact {
-    public ProductApplied {
-      Require.text("product", product, 120);
-    }
-  }
+  public record ProductApplied(AfterProduct product) implements Caring {}
 
   /// The plan's add-on goes on, all over the skin that was treated.
-  public record AddOnPutOn() implements Fact {}
+  public record AddOnPutOn() implements Caring {}
 
   /// It comes off in the room: short contact is over, or it burns.
-  public record AddOnWipedOff() implements Fact {}
+  public record AddOnWipedOff() implements Caring {}
 
   /// @param noBurning said by the client
-  public record LeavingChecked(boolean noBurning, List<Zone> stillPink) implements Fact {
+  public record LeavingChecked(boolean noBurning, List<Zone> stillPink) implements Ending {
     public LeavingChecked {
       stillPink = List.copyOf(stillPink);
     }
   }
 
-  public record Signed(String summary, String nextTime) implements Fact {
+  public record Signed(String summary, String nextTime) implements Ending {
     public Signed {
       Require.text("summary", summary, 4000);
       Require.text("plan for next time", nextTime, 1000);

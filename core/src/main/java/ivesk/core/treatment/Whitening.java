@@ -2,22 +2,34 @@ package ivesk.core.treatment;
 
 /// Whitening of a zone. Frost levels after Rubin 1995, from memory.
 public enum Whitening {
-  NONE("none"),
+  NONE("none", "no white"),
   /// Salicylate left by the alcohol: harmless, wipes off.
-  CRYSTALS("crystals"),
-  F1("F1, speckled or thin on pink"),
-  F2("F2, even white, pink shows through"),
-  F3("F3, solid white"),
-  F4("F4, grey or yellowish");
+  CRYSTALS("crystals", "powdery, wipes off"),
+  F1("F1", "speckled or thin on pink"),
+  F2("F2", "even white, pink shows through"),
+  F3("F3", "solid white"),
+  F4("F4", "grey or yellowish");
 
-  private final String label;
+  private final String brief;
+  private final String looks;
 
-  Whitening(String label) {
-    this.label = label;
+  Whitening(String brief, String looks) {
+    this.brief = brief;
+    this.looks = looks;
+  }
+
+  /// In a word, as on the ribbon.
+  public String brief() {
+    return brief;
+  }
+
+  /// What it looks like.
+  public String looks() {
+    return looks;
   }
 
   public String label() {
-    return label;
+    return frost() ? brief + ", " + looks : brief;
   }
 
   public boolean atLeast(Whitening other) {

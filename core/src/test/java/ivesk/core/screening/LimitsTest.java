@@ -24,6 +24,7 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class LimitsTest {
+  private static String idOf(Screening screening, String rule) {
+    return screening.findings().stream()
+        .filter(finding -> finding.ruleId().equals(rule))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
 
   @Nested
   class Combined {
@@ -119,12 +127,7 @@ class LimitsTest {
     private final Clients waxed = easy().answering(Question.HAIR, "done", T.minusDays(6));
 
     private Settlement override(Screening screening, String rule) {
-      Finding finding =
-          screening.findings().stream()
-              .filter(f -> f.ruleId().equals(rule))
-              .findFirst()
-              .orElseThrow();
-      return new Settlement.Override(rule, finding.said(), "seen on the skin: calm", "ines");
+      return new Settlement.Override(idOf(screening, rule), "seen on the skin: calm", "ines");
     }
 
     @Test
@@ -132,7 +135,9 @@ class LimitsTest {
       Screening screening = waxed.screened(override(waxed.screened(), "SCR-HAIR"));
       assertThat(screening.verdict()).isEqualTo(Verdict.PROCEED);
       assertThat(screening.findings())
-          .anySatisfy(f -> assertThat(f.settled()).hasValueSatisfying(w -> w.contains("calm")));
+          .anySatisfy(f ->
+              assertThat(f.settled())
+                  .hasValueSatisfying(s -> assertThat(s.words()).contains("calm")));
     }
 
     @Test
@@ -168,19 +173,18 @@ class LimitsTest {
     void aReferNeedsANamedClearanceAndKeepsItsRestrictions() {
       Clients often = easy().answering(Question.COLD_SORES_EVER, "often");
       Screening before = often.screened();
-      String said = before.findings().getFirst().said();
+      String id = before.findings().getFirst().id();
       assertThat(often.screened(override(before, "SCR-HSV-PAST")).verdict())
           .isEqualTo(Verdict.REFER);
       Screening cleared =
-          often.screened(
-              new Settlement.Clearance("SCR-HSV-PAST", said, "Dr Thea Lund", "Fri 27 Nov"));
+          often.screened(new Settlement.Clearance(id, "Dr Thea Lund", LocalDate.of(2026, 11, 27)));
       assertThat(cleared.verdict()).isEqualTo(Verdict.PROCEED);
       assertThat(cleared.limits().care()).contains(Restriction.Care.Kind.TELL_TINGLING);
     }
 
     @Test
     void aReasonIsNotEmpty() {
-      assertThatThrownBy(() -> new Settlement.Override("SCR-HAIR", "x", " ", "ines"))
+      assertThatThrownBy(() -> new Settlement.Override("SCR-HAIR:x", " ", "ines"))
           .hasMessageContaining("reason is empty");
     }
   }
@@ -305,7 +309,7 @@ class LimitsTest {
       Screening cleared =
           client.screened(
               new Settlement.Clearance(
-                  "SCR-LESION", "a mark to be seen by a physician", "Dr Harbour", "25 Nov"));
+                  idOf(client.screened(), "SCR-LESION"), "Dr Harbour", Clients.T));
       assertThat(cleared.verdict()).isEqualTo(Verdict.ADAPT);
       assertThat(cleared.limits().excludedZones()).containsExactly(Zone.UPPER_LIP);
     }

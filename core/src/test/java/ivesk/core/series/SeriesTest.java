@@ -19,6 +19,7 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
@@ -171,7 +172,7 @@ class SeriesTest {
       }
       facts.add(new SensationAnswered(feels));
       facts.addAll(List.of(more));
-      facts.add(new EndingStarted(Optional.of(endRow)));
+      facts.add(new EndingStarted(Optional.of(Row.values()[endRow - 1])));
       for (int i = 0; i < facts.size(); i++) {
         events.add(
             new TreatmentEvent(new UUID(0, i), start.plusSeconds(30L * i), "ines", facts.get(i)));

@@ -44,7 +44,9 @@ class AdvisorTest {
   private static final Zone[] HALF = {FOREHEAD, CHEEK_RIGHT, CHEEK_LEFT};
 
   private static void row(Advice advice, int row, Kind kind) {
-    assertThat(advice).extracting(Advice::row, Advice::kind).containsExactly(row, kind);
+    assertThat(advice)
+        .extracting(given -> given.row().map(Row::number).orElse(0), Advice::kind)
+        .containsExactly(row, kind);
   }
 
   @Nested
@@ -79,7 +81,7 @@ class AdvisorTest {
               .say(90, new SignSeen(Sign.BREATHLESS));
       row(after.advice(95), 1, Kind.EMERGENCY);
       after.say(120, new SignResolved(Sign.BREATHLESS, "breathing calm"));
-      assertThat(after.advice(121).row()).isZero();
+      assertThat(after.rowAt(121)).isZero();
     }
   }
 
@@ -134,7 +136,7 @@ class AdvisorTest {
   void row4ClientAsksToStop() {
     Peel peel = Peel.of("MAN-20").onSkin().say(40, new SignSeen(Sign.ASKS_TO_STOP));
     row(peel.advice(41), 4, Kind.END);
-    assertThat(peel.refuses(41, new AdviceDeclined(4, "one more minute")))
+    assertThat(peel.refuses(41, new AdviceDeclined(Row.WISH, "one more minute")))
         .contains("this advice cannot be passed");
   }
 
@@ -144,7 +146,7 @@ class AdvisorTest {
     @Test
     void isReachedToTheSecond() {
       Peel peel = Peel.of("GLY-35").contact(120).onSkin().feels(55, 2).feels(85, 2).feels(115, 2);
-      assertThat(peel.advice(119.999).row()).isEqualTo(14);
+      assertThat(peel.rowAt(119.999)).isEqualTo(14);
       row(peel.advice(120), 5, Kind.END_NOW);
       row(peel.advice(500), 5, Kind.END_NOW);
     }
@@ -165,7 +167,7 @@ class AdvisorTest {
     @ParameterizedTest
     @ValueSource(strings = {"JES-RF", "TCA-10"})
     void thereIsNoneForCoatsAndLayersWithoutMinutes(String code) {
-      assertThat(Peel.of(code).onSkin().feels(3000, 1).advice(3001).row()).isNotEqualTo(5);
+      assertThat(Peel.of(code).onSkin().feels(3000, 1).rowAt(3001)).isNotEqualTo(5);
     }
   }
 
@@ -174,16 +176,16 @@ class AdvisorTest {
 
     @Test
     void atTheStopLineAndNotBelow() {
-      assertThat(Peel.of("MAN-20").onSkin().feels(60, 7).advice(61).row()).isEqualTo(12);
+      assertThat(Peel.of("MAN-20").onSkin().feels(60, 7).rowAt(61)).isEqualTo(12);
       row(Peel.of("MAN-20").onSkin().feels(60, 8).advice(61), 6, Kind.END);
     }
 
     @Test
     void theBandRaisesItInsideItsWindow() {
-      assertThat(Peel.of("SAL-20").onSkin().feels(60, 7).advice(61).row())
+      assertThat(Peel.of("SAL-20").onSkin().feels(60, 7).rowAt(61))
           .as("hold at the top of the band, 7")
           .isEqualTo(12);
-      assertThat(Peel.of("SAL-30").onSkin().feels(60, 8).advice(61).row()).isEqualTo(12);
+      assertThat(Peel.of("SAL-30").onSkin().feels(60, 8).rowAt(61)).isEqualTo(12);
       row(Peel.of("SAL-30").onSkin().feels(60, 9).advice(61), 6, Kind.END);
       row(Peel.of("SAL-30").onSkin().feels(119, 3).feels(125, 8).advice(126), 6, Kind.END);
     }
@@ -199,11 +201,11 @@ class AdvisorTest {
     @Test
     void maybePassedWithAReasonUntilTheNextLook() {
       Peel peel = Peel.of("MAN-20").onSkin().feels(60, 8);
-      assertThat(peel.refuses(61, new AdviceDeclined(6, "falling already"))).isEmpty();
-      peel.say(61, new AdviceDeclined(6, "falling already"));
-      assertThat(peel.advice(62).row()).as("then HOLD").isEqualTo(12);
+      assertThat(peel.refuses(61, new AdviceDeclined(Row.STOP_LINE, "falling already"))).isEmpty();
+      peel.say(61, new AdviceDeclined(Row.STOP_LINE, "falling already"));
+      assertThat(peel.rowAt(62)).as("then HOLD").isEqualTo(12);
       peel.feels(80, 8);
-      assertThat(peel.advice(81).row()).isEqualTo(6);
+      assertThat(peel.rowAt(81)).isEqualTo(6);
     }
   }
 
@@ -257,7 +259,7 @@ class AdvisorTest {
     })
     void onHalfTheAreaByFormulaAndType(String code, Phototype type, Whitening grade, boolean ends) {
       Peel peel = Peel.of(code).type(type).layers(1, 1).onSkin().white(40, grade, HALF);
-      assertThat(peel.advice(41).row() == 7).isEqualTo(ends);
+      assertThat(peel.rowAt(41) == 7).isEqualTo(ends);
     }
 
     @ParameterizedTest
@@ -270,16 +272,16 @@ class AdvisorTest {
     void whereItMayBeCrystalsOnlyAfterTheWipeTest(
         String code, Phototype type, Whitening grade, boolean ends) {
       Peel peel = Peel.of(code).type(type).onSkin().white(40, grade, HALF);
-      assertThat(peel.advice(41).row()).isEqualTo(9);
+      assertThat(peel.rowAt(41)).isEqualTo(9);
       peel.say(45, new WipeTested(false));
-      assertThat(peel.advice(46).row() == 7).isEqualTo(ends);
+      assertThat(peel.rowAt(46) == 7).isEqualTo(ends);
     }
 
     @Test
     void halfIsByAreaAndEndedZonesCount() {
       Zone[] small = {NOSE, CHIN, JAW_LEFT, Zone.GLABELLA, Zone.UPPER_LIP, Zone.TEMPLE_LEFT};
       Peel six = Peel.of("TCA-10").type(Phototype.V).onSkin().white(40, Whitening.F1, small);
-      assertThat(six.advice(41).row()).as("six zones, 0.30 of 0.92").isEqualTo(10);
+      assertThat(six.rowAt(41)).as("six zones, 0.30 of 0.92").isEqualTo(10);
       Peel ended =
           Peel.of("TCA-10")
               .type(Phototype.V)
@@ -305,7 +307,7 @@ class AdvisorTest {
     @Test
     void cannotBePassed() {
       Peel peel = Peel.of("GLY-35").onSkin().white(40, Whitening.F1, HALF);
-      assertThat(peel.refuses(41, new AdviceDeclined(7, "looks fine"))).isPresent();
+      assertThat(peel.refuses(41, new AdviceDeclined(Row.WHITENING, "looks fine"))).isPresent();
     }
   }
 
@@ -319,16 +321,16 @@ class AdvisorTest {
       row(most.advice(41), 8, Kind.END);
       Zone[] five = FACE.subList(0, 5).toArray(Zone[]::new);
       Peel fewer = Peel.of("JES-RF").onSkin().red(30, 2, five).red(40, 3, five);
-      assertThat(fewer.advice(41).row()).as("five of eleven").isEqualTo(10);
+      assertThat(fewer.rowAt(41)).as("five of eleven").isEqualTo(10);
     }
 
     @Test
     void upTwoGradesBetweenLooksButNotForTcaOrJessner() {
       row(Peel.of("GLY-20").onSkin().red(40, 2, CHIN).advice(41), 8, Kind.END);
-      assertThat(Peel.of("GLY-20").onSkin().red(30, 1, CHIN).red(40, 2, CHIN).advice(41).row())
+      assertThat(Peel.of("GLY-20").onSkin().red(30, 1, CHIN).red(40, 2, CHIN).rowAt(41))
           .isNotEqualTo(8);
-      assertThat(Peel.of("TCA-10").onSkin().red(40, 2, CHIN).advice(41).row()).isNotEqualTo(8);
-      assertThat(Peel.of("JES-RF").onSkin().red(40, 2, CHIN).advice(41).row()).isNotEqualTo(8);
+      assertThat(Peel.of("TCA-10").onSkin().red(40, 2, CHIN).rowAt(41)).isNotEqualTo(8);
+      assertThat(Peel.of("JES-RF").onSkin().red(40, 2, CHIN).rowAt(41)).isNotEqualTo(8);
     }
   }
 
@@ -402,7 +404,7 @@ class AdvisorTest {
           Peel.of("MAN-20").onSkin().say(40, new HotSpotFelt(CHIN, 7)).advice(41),
           10,
           Kind.END_ZONE);
-      assertThat(Peel.of("MAN-20").onSkin().say(40, new HotSpotFelt(CHIN, 6)).advice(41).row())
+      assertThat(Peel.of("MAN-20").onSkin().say(40, new HotSpotFelt(CHIN, 6)).rowAt(41))
           .isNotEqualTo(10);
     }
 
@@ -445,11 +447,22 @@ class AdvisorTest {
     @Test
     void fifteenSecondsAfterTheCheckIn() {
       Peel peel = Peel.of("GLY-35").onSkin();
-      assertThat(peel.advice(44.9).row()).isEqualTo(14);
+      assertThat(peel.rowAt(44.9)).isEqualTo(14);
       row(peel.advice(45), 11, Kind.LOOK_NOW);
       Peel mild = Peel.of("GLY-20").onSkin();
-      assertThat(mild.advice(74.9).row()).isEqualTo(14);
+      assertThat(mild.rowAt(74.9)).isEqualTo(14);
       row(mild.advice(75), 11, Kind.LOOK_NOW);
+    }
+
+    @Test
+    void nobodyLookedForAMinuteWhereTheCheckInIsThirtySeconds() {
+      Peel peel = Peel.of("GLY-35").onSkin();
+      row(peel.advice(89.9), 11, Kind.LOOK_NOW);
+      row(peel.advice(90), 11, Kind.END);
+      assertThat(peel.advice(90).passable()).isTrue();
+      peel.say(91, new AdviceDeclined(Row.NOT_LOOKED, "I see the face, the client nods"));
+      row(peel.advice(92), 11, Kind.LOOK_NOW);
+      row(Peel.of("GLY-20").onSkin().advice(170), 11, Kind.LOOK_NOW);
     }
 
     @Test
@@ -457,7 +470,7 @@ class AdvisorTest {
       Peel four = Peel.of("GLY-20").onSkin().feels(40, 4);
       row(four.advice(85), 11, Kind.LOOK_NOW);
       Peel three = Peel.of("GLY-20").onSkin().feels(40, 3);
-      assertThat(three.advice(85).row()).isEqualTo(14);
+      assertThat(three.rowAt(85)).isEqualTo(14);
     }
 
     @Test
@@ -471,7 +484,7 @@ class AdvisorTest {
       Peel asleep = Peel.of("GLY-20").onSkin().say(26, new ResponseNoted(Response.ASLEEP));
       row(asleep.advice(45), 11, Kind.LOOK_NOW);
       asleep.red(46, 1, CHIN);
-      assertThat(asleep.advice(80).row()).isEqualTo(14);
+      assertThat(asleep.rowAt(80)).isEqualTo(14);
       row(asleep.advice(91), 11, Kind.LOOK_NOW);
     }
 
@@ -519,11 +532,20 @@ class AdvisorTest {
     }
 
     @Test
-    void maybePassedWithAReason() {
+    void passedWithAReasonTheClockGoesOnButNoLayerIsAdvised() {
       Peel peel = Peel.of("TCA-10").layers(2, 2).onSkin().feels(206, 5);
-      assertThat(peel.advice(207).row()).isEqualTo(12);
-      peel.say(208, new AdviceDeclined(12, "client wants to go on"));
-      assertThat(peel.advice(209).kind()).isEqualTo(Kind.SAME_AGAIN);
+      assertThat(peel.rowAt(207)).isEqualTo(12);
+      peel.say(208, new AdviceDeclined(Row.HOLD_LINE, "client wants to go on"));
+      assertThat(peel.advice(209).kind()).isEqualTo(Kind.FINISH);
+    }
+
+    @Test
+    void twiceRunningCountsFromAnswersTwentySecondsApart() {
+      Peel soon = Peel.of("MAN-20").onSkin().feels(60, 6).feels(75, 6);
+      row(soon.advice(76), 12, Kind.HOLD);
+      row(soon.feels(80, 6).advice(81), 12, Kind.END);
+      Peel fell = Peel.of("MAN-20").onSkin().feels(60, 7).feels(75, 6).feels(82, 6);
+      row(fell.advice(83), 12, Kind.HOLD);
     }
   }
 
@@ -627,9 +649,9 @@ class AdvisorTest {
 
     @Test
     void notAtATwoNotOnRedNotTwice() {
-      assertThat(stepping.onSkin().feels(60, 2).advice(61).row()).isEqualTo(17);
+      assertThat(stepping.onSkin().feels(60, 2).rowAt(61)).isEqualTo(17);
       Peel red = stepping.onSkin().red(30, 1, CHIN).red(50, 2, CHIN).feels(60, 1);
-      assertThat(red.advice(61).row()).isEqualTo(17);
+      assertThat(red.rowAt(61)).isEqualTo(17);
       Peel twice =
           stepping
               .onSkin()
@@ -637,7 +659,7 @@ class AdvisorTest {
               .say(70, new LayerStarted(FACE, true))
               .covered(80)
               .feels(100, 1);
-      assertThat(twice.advice(101).row()).isEqualTo(17);
+      assertThat(twice.rowAt(101)).isEqualTo(17);
     }
 
     @Test
@@ -700,10 +722,10 @@ class AdvisorTest {
       List<Cue> cues = Advisor.cues(peel.plan, peel.state());
       assertThat(cues)
           .extracting(cue -> Duration.between(Peel.ZERO, cue.at()).toSeconds())
-          .as("ask, look, window, limit")
-          .containsExactly(90L, 105L, 120L, 180L);
+          .as("ask, look, window, too late for a layer, limit")
+          .containsExactly(90L, 105L, 120L, 150L, 180L);
       assertThat(cues.getLast().kind()).isEqualTo(Cue.Kind.LIMIT);
-      assertThat(cues.getLast().advice().row()).isEqualTo(5);
+      assertThat(cues.getLast().advice().row()).contains(Row.LIMIT);
     }
 
     @Test

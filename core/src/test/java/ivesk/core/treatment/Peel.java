@@ -202,6 +202,11 @@ final class Peel {
     return Advisor.advise(plan, state(), at(seconds));
   }
 
+  /// The row of the advice, 1 to 17; 0 before the acid and after END.
+  int rowAt(double seconds) {
+    return advice(seconds).row().map(Row::number).orElse(0);
+  }
+
   Optional<String> refuses(double seconds, Fact fact) {
     return Treatment.refuse(plan, state(), fact, at(seconds));
   }

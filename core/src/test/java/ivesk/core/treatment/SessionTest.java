@@ -59,14 +59,14 @@ class SessionTest {
     return peel;
   }
 
-  private static Peel ended(String code, Optional<Integer> row) {
+  private static Peel ended(String code, Optional<Row> row) {
     return ended(Peel.of(code), row);
   }
 
-  private static Peel ended(Peel.Plan plan, Optional<Integer> row) {
+  private static Peel ended(Peel.Plan plan, Optional<Row> row) {
     Peel peel = plan.onSkin().feels(60, 3).say(120, new EndingStarted(row));
     double at = 130;
-    for (String step : EndingSteps.of(peel.plan, peel.state())) {
+    for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
       peel.say(at, new EndingStepDone(step));
       at += 20;
     }
@@ -128,7 +128,7 @@ class SessionTest {
               new StepDone(ReadyStep.PREP, ""),
               new SensationAnswered(4),
               new GateADecided(GateA.SHORTEN, ""));
-      assertThat(state.contactLimit()).contains(Duration.ofSeconds(180));
+      assertThat(state.ready().contactLimit()).contains(Duration.ofSeconds(180));
       assertThat(Gate.shortened(Duration.ofSeconds(95))).isEqualTo(Duration.ofSeconds(70));
       assertThat(Gate.shortened(Duration.ofSeconds(32))).isEqualTo(Duration.ofSeconds(30));
     }
@@ -160,22 +160,22 @@ class SessionTest {
               new StepDone(ReadyStep.PREP, ""),
               new SensationAnswered(1),
               new GateADecided(GateA.KEEP, ""));
-      assertThat(kept.stepsDone()).containsKey(ReadyStep.GATE_A);
+      assertThat(kept.ready().stepsDone()).containsKey(ReadyStep.GATE_A);
       TreatmentState again =
           after(
               new StepDone(ReadyStep.PREP, ""),
               new SensationAnswered(1),
               new GateADecided(GateA.KEEP, ""),
               new SensationAnswered(7));
-      assertThat(again.stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
-      assertThat(again.gateA()).isEmpty();
+      assertThat(again.ready().stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
+      assertThat(again.ready().gateA()).isEmpty();
       TreatmentState hot =
           after(
               new StepDone(ReadyStep.PREP, ""),
               new SensationAnswered(1),
               new GateADecided(GateA.KEEP, ""),
               new HotSpotFelt(CHIN, 5));
-      assertThat(hot.stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
+      assertThat(hot.ready().stepsDone()).doesNotContainKey(ReadyStep.GATE_A);
     }
 
     @Test
@@ -200,7 +200,7 @@ class SessionTest {
     @Test
     void theBaselineIsTheFirstLook() {
       TreatmentState state = after(new RednessSeen(all(1)));
-      assertThat(state.stepsDone()).containsKey(ReadyStep.BASELINE);
+      assertThat(state.ready().stepsDone()).containsKey(ReadyStep.BASELINE);
       assertThat(state.zones().get(CHIN).redness()).isEqualTo(1);
     }
   }
@@ -210,7 +210,7 @@ class SessionTest {
 
     @Test
     void nothingGoesOnAfterTheEnd() {
-      Peel peel = ended("GLY-35", Optional.of(5));
+      Peel peel = ended("GLY-35", Optional.of(Row.LIMIT));
       assertThat(peel.refuses(200, new LayerStarted(FACE, false))).contains("the peel is ended");
       assertThat(peel.refuses(200, new ZoneEnded(CHIN))).contains("no acid is on");
       assertThat(peel.refuses(200, new EndingStarted(Optional.empty()))).contains("no acid is on");
@@ -218,7 +218,7 @@ class SessionTest {
 
     @Test
     void whatWasSeenIsAlwaysTaken() {
-      Peel peel = ended("GLY-35", Optional.of(5));
+      Peel peel = ended("GLY-35", Optional.of(Row.LIMIT));
       assertThat(peel.refuses(200, new SensationAnswered(3))).isEmpty();
       assertThat(peel.refuses(200, new SignSeen(Sign.BLISTER))).isEmpty();
       assertThat(peel.refuses(200, new NoteWritten("pinpoint white at the chin"))).isEmpty();
@@ -269,38 +269,40 @@ class SessionTest {
     @ParameterizedTest
     @ValueSource(strings = {"TCA-10", "SAL-10", "JES-RF", "SLA-15"})
     void neverNeutralisesWhatThatDoesNotUndo(String code) {
-      for (Optional<Integer> row :
-          List.of(Optional.of(5), Optional.of(7), Optional.<Integer>empty())) {
+      for (Optional<Row> row :
+          List.of(Optional.of(Row.LIMIT), Optional.of(Row.WHITENING), Optional.<Row>empty())) {
         Peel peel = Peel.of(code).onSkin().say(100, new EndingStarted(row));
         assertThat(EndingSteps.of(peel.plan, peel.state()))
-            .noneMatch(step -> step.toLowerCase(java.util.Locale.ROOT).contains("neutralis"));
+            .noneMatch(
+                step -> step.words().toLowerCase(java.util.Locale.ROOT).contains("neutralis"));
       }
     }
 
     @Test
     void endedEarlySaysThatItRunsItsCourse() {
-      Peel early = Peel.of("SAL-10").onSkin().say(100, new EndingStarted(Optional.of(6)));
-      assertThat(EndingSteps.early(early.state())).isTrue();
+      Peel early =
+          Peel.of("SAL-10").onSkin().say(100, new EndingStarted(Optional.of(Row.STOP_LINE)));
+      assertThat(early.state().ending().early()).isTrue();
       assertThat(EndingSteps.of(early.plan, early.state()))
-          .anyMatch(step -> step.contains("runs its course"));
-      Peel inTime = Peel.of("SAL-10").onSkin().say(300, new EndingStarted(Optional.of(5)));
-      assertThat(EndingSteps.early(inTime.state())).isFalse();
+          .anyMatch(step -> step.words().contains("runs its course"));
+      Peel inTime = Peel.of("SAL-10").onSkin().say(300, new EndingStarted(Optional.of(Row.LIMIT)));
+      assertThat(inTime.state().ending().early()).isFalse();
     }
 
     @Test
     void leadsStepByStepToAskingForRest() {
-      Peel peel = Peel.of("MAN-20").onSkin().say(120, new EndingStarted(Optional.of(5)));
-      List<String> steps = EndingSteps.of(peel.plan, peel.state());
-      assertThat(peel.advice(121).line()).isEqualTo(steps.getFirst());
+      Peel peel = Peel.of("MAN-20").onSkin().say(120, new EndingStarted(Optional.of(Row.LIMIT)));
+      List<EndingStep> steps = EndingSteps.of(peel.plan, peel.state());
+      assertThat(peel.advice(121).line()).isEqualTo(steps.getFirst().words());
       peel.say(125, new EndingStepDone(steps.getFirst()));
-      assertThat(peel.advice(126).line()).isEqualTo(steps.get(1));
-      assertThat(peel.refuses(126, new EndingStepDone("pray"))).isPresent();
-      assertThat(ended("MAN-20", Optional.of(5)).state().phase()).isEqualTo(Phase.SETTLING);
+      assertThat(peel.advice(126).line()).isEqualTo(steps.get(1).words());
+      assertThat(peel.refuses(126, new EndingStepDone(EndingStep.COLD_COMPRESSES))).isPresent();
+      assertThat(ended("MAN-20", Optional.of(Row.LIMIT)).state().phase()).isEqualTo(Phase.SETTLING);
     }
 
     @Test
     void theContactClockStopsAtTheEnd() {
-      assertThat(ended("MAN-20", Optional.of(5)).state().contact(Peel.at(900)))
+      assertThat(ended("MAN-20", Optional.of(Row.LIMIT)).state().contact(Peel.at(900)))
           .isEqualTo(Duration.ofSeconds(120));
     }
   }
@@ -310,7 +312,7 @@ class SessionTest {
 
     @Test
     void restIsOneOrLessAndMayBeLostAgain() {
-      Peel peel = ended("MAN-20", Optional.of(5)).feels(300, 2);
+      Peel peel = ended("MAN-20", Optional.of(Row.LIMIT)).feels(300, 2);
       assertThat(peel.advice(301).kind()).isEqualTo(Kind.SETTLE);
       assertThat(peel.advice(301).until()).contains(Peel.at(360));
       peel.feels(360, 1);
@@ -324,7 +326,7 @@ class SessionTest {
 
     @Test
     void afterFifteenMinutesTheClinicianIsCalled() {
-      Peel peel = ended("MAN-20", Optional.of(5)).feels(1000, 3);
+      Peel peel = ended("MAN-20", Optional.of(Row.LIMIT)).feels(1000, 3);
       assertThat(peel.advice(1019).line()).doesNotContain("clinician");
       assertThat(peel.advice(1020).line()).contains("clinician");
       assertThat(Advisor.cues(peel.plan, peel.state()))
@@ -333,18 +335,18 @@ class SessionTest {
 
     @Test
     void evenWhiteAfterAnAhaIsAnIncidentButPlannedFrostIsNot() {
-      Peel aha = ended("GLY-35", Optional.of(5)).white(250, Whitening.F2, CHIN);
+      Peel aha = ended("GLY-35", Optional.of(Row.LIMIT)).white(250, Whitening.F2, CHIN);
       assertThat(aha.advice(251).line()).startsWith("Incident");
-      Peel tca = ended("TCA-10", Optional.of(14)).white(250, Whitening.F2, CHIN);
+      Peel tca = ended("TCA-10", Optional.of(Row.DONE)).white(250, Whitening.F2, CHIN);
       assertThat(tca.advice(251).line()).doesNotStartWith("Incident");
     }
 
     @Test
     void leavingAndSigningHaveTheirOrder() {
-      Peel peel = ended("MAN-20", Optional.of(5));
+      Peel peel = ended("MAN-20", Optional.of(Row.LIMIT));
       assertThat(peel.refuses(250, new LeavingChecked(true, List.of())))
           .contains("the skin is not at rest");
-      peel.feels(300, 1).say(310, new ProductApplied("Bland cream"));
+      peel.feels(300, 1).say(310, new ProductApplied(AfterProduct.BLAND_CREAM));
       assertThat(peel.refuses(311, new Signed("s", "n"))).contains("the leaving check is not done");
       peel.say(320, new LeavingChecked(false, List.of()));
       assertThat(peel.state().phase()).as("it burns: not yet").isEqualTo(Phase.AT_REST);
@@ -361,12 +363,12 @@ class SessionTest {
   class RetinolAfterTheAcid {
 
     private static Peel resting(boolean shortContact) {
-      return ended(Peel.of("MAN-20").retinol(shortContact), Optional.of(5)).feels(260, 1);
+      return ended(Peel.of("MAN-20").retinol(shortContact), Optional.of(Row.LIMIT)).feels(260, 1);
     }
 
     @Test
     void goesOnAtRestAndOnce() {
-      Peel early = ended(Peel.of("MAN-20").retinol(false), Optional.of(5));
+      Peel early = ended(Peel.of("MAN-20").retinol(false), Optional.of(Row.LIMIT));
       assertThat(early.refuses(241, new AddOnPutOn())).contains("the skin is not at rest");
       Peel peel = resting(false);
       assertThat(peel.advice(261).action()).isEqualTo(Action.ADD_ON);
@@ -381,7 +383,7 @@ class SessionTest {
 
     @Test
     void needsAPlanAndCalmUnfrostedSkin() {
-      Peel plain = ended("MAN-20", Optional.of(5)).feels(260, 1);
+      Peel plain = ended("MAN-20", Optional.of(Row.LIMIT)).feels(260, 1);
       assertThat(plain.refuses(261, new AddOnPutOn())).contains("no add-on is planned");
       assertThat(resting(false).red(262, 2, CHIN).refuses(263, new AddOnPutOn()))
           .contains("the chin is red, 2");
@@ -429,16 +431,17 @@ class SessionTest {
 
     @Test
     void wellTakenWhenItsTimeWasReachedCalmly() {
-      Peel peel = ended("MAN-20", Optional.of(5));
+      Peel peel = ended("MAN-20", Optional.of(Row.LIMIT));
       assertThat(Outcome.wellTaken(peel.plan, peel.state())).isTrue();
-      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.of(6)).state())).isFalse();
+      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.of(Row.STOP_LINE)).state()))
+          .isFalse();
       assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.empty()).state())).isFalse();
     }
 
     @Test
     void anAlarmThatIsOverStillCounts() {
       Peel peel =
-          ended("MAN-20", Optional.of(5))
+          ended("MAN-20", Optional.of(Row.LIMIT))
               .say(250, new SignSeen(Sign.EYE))
               .say(1200, new SignResolved(Sign.EYE, "rinsed"));
       assertThat(Outcome.injured(peel.state())).isTrue();
@@ -462,7 +465,7 @@ class SessionTest {
               .white(60, Whitening.CRYSTALS, FOREHEAD)
               .say(66, new WipeTested(true))
               .say(80, new HotSpotFelt(CHIN, 5))
-              .say(300, new EndingStarted(Optional.of(5)));
+              .say(300, new EndingStarted(Optional.of(Row.LIMIT)));
       assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(301)))
           .isEqualTo(
               "Salicylic acid 10 % on the face, 1 layer, 5:00 to END; strongest answer 4; hot: chin"

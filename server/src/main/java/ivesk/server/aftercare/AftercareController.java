@@ -66,20 +66,20 @@ class AftercareController {
         .addOn()
         .flatMap(addOn ->
             state
+                .care()
                 .addOnAt()
                 .map(at ->
                     new Worn(
                         addOn,
                         LocalDateTime.ofInstant(at, clock.getZone()),
-                        state.addOnOffAt().isPresent())));
+                        state.care().addOnOffAt().isPresent())));
   }
 
   @GetMapping
   AfterView after(@PathVariable UUID id) {
     Live live = treatments.ofVisit(id).orElseThrow(() -> new Refused("There was no peel yet."));
     TreatmentState state = live.state();
-    Instant ended =
-        state.endingStartedAt().orElseThrow(() -> new Refused("The peel is not ended yet."));
+    Instant ended = state.endedAt().orElseThrow(() -> new Refused("The peel is not ended yet."));
     ScreeningFacts client = screening.facts(id);
     Formula formula = live.plan().formula();
     LocalDateTime local = LocalDateTime.ofInstant(ended, clock.getZone());
@@ -90,7 +90,7 @@ class AftercareController {
         state.phase(),
         formula.name(),
         ended,
-        state.restAt(),
+        state.ending().restAt(),
         Aftercare.of(
             formula,
             Outcome.depth(live.plan(), state),

@@ -19,19 +19,30 @@ public class Audit {
     this.clock = clock;
   }
 
+  /// @param subject id of what it is about, or its code
   public void note(String who, String what, Object subject) {
-    String words = String.valueOf(subject);
-    jdbc.sql("INSERT INTO audit (at, who, what, subject) VALUES (?, ?, ?, ?)")
+    note(who, what, subject, "");
+  }
+
+  /// @param subject ids of what it is about
+  /// @param details what was said of it
+  public void note(String who, String what, Object subject, String details) {
+    jdbc.sql("INSERT INTO audit (at, who, what, subject, details) VALUES (?, ?, ?, ?, ?)")
         .params(
             OffsetDateTime.now(clock),
             who,
             what,
-            words.length() > 400 ? words.substring(0, 400) : words)
+            cut(String.valueOf(subject), 400),
+            cut(details, 1000))
         .update();
   }
 
-  /// @param subject what it was about, with the ids of what it touched
-  public record Entry(Instant at, String who, String what, String subject) {}
+  private static String cut(String words, int most) {
+    return words.length() > most ? words.substring(0, most) : words;
+  }
+
+  /// @param details what was said of it; may be empty
+  public record Entry(Instant at, String who, String what, String details) {}
 
   /// The newest entries about something, by its id.
   List<Entry> about(UUID id) {
@@ -42,7 +53,7 @@ public class Audit {
                 row.getObject("at", OffsetDateTime.class).toInstant(),
                 row.getString("who"),
                 row.getString("what"),
-                row.getString("subject")))
+                row.getString("details")))
         .list();
   }
 }

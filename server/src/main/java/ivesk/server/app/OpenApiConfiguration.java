@@ -17,6 +17,7 @@ import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.providers.ObjectMapperProvider;
 import org.springframework.context.annotation.Bean;
@@ -54,7 +55,7 @@ class OpenApiConfiguration {
     private static Schema<?> oneOf(Class<?> sealed, ModelConverterContext context) {
       ComposedSchema union = new ComposedSchema();
       Discriminator discriminator = new Discriminator().propertyName("type");
-      for (Class<?> kind : sealed.getPermittedSubclasses()) {
+      for (Class<?> kind : kinds(sealed).toList()) {
         context.resolve(new AnnotatedType(kind).resolveAsRef(true));
         Schema<?> own = context.getDefinedModels().get(kind.getSimpleName());
         if (own == null) {
@@ -73,6 +74,12 @@ class OpenApiConfiguration {
       union.setDiscriminator(discriminator);
       context.defineModel(sealed.getSimpleName(), union);
       return new Schema<>().$ref("#/components/schemas/" + sealed.getSimpleName());
+    }
+
+    /// Kinds that stand in groups are told apart all the same.
+    private static Stream<Class<?>> kinds(Class<?> sealed) {
+      return Arrays.stream(sealed.getPermittedSubclasses())
+          .flatMap(kind -> kind.isSealed() ? kinds(kind) : Stream.of(kind));
     }
 
     private static void require(Class<?> raw, Schema<?> schema, ModelConverterContext context) {

@@ -59,6 +59,13 @@ public class Problems extends ResponseEntityExceptionHandler {
     return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not now", e.getMessage());
   }
 
+  /// Nothing is lost: what cannot be read here stays as it was kept.
+  @ExceptionHandler
+  ProblemDetail unreadable(StorageMapper.Unreadable e) {
+    LOG.warn("unreadable record: {}", e.getMessage());
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be read here", e.getMessage());
+  }
+
   @ExceptionHandler
   ProblemDetail impossible(IllegalArgumentException e) {
     return problem(

@@ -4,6 +4,8 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
@@ -76,7 +78,20 @@ final class DemoPeel {
           say(new SensationAnswered(1));
           say(new GateADecided(GateA.KEEP, ""));
         }
-        default -> say(new StepDone(step, ""));
+        case CHANGED,
+            CONSENT,
+            PHOTOS,
+            BRIEFING,
+            LOOK_1,
+            HAIR_LENSES_GLOVES,
+            CLEANSE,
+            LOOK_2,
+            PREP,
+            BARRIER,
+            EYES,
+            IN_REACH,
+            FAN_TISSUE ->
+            say(new StepDone(step, ""));
       }
     }
     say(new TimerArmed());
@@ -94,9 +109,20 @@ final class DemoPeel {
       clock.set(next);
       Advice advice = Advisor.advise(live.plan(), live.state(), next);
       switch (advice.action()) {
-        case END -> say(new EndingStarted(java.util.Optional.of(advice.row())));
+        case END -> say(new EndingStarted(advice.row()));
         case START_LAYER -> startLayer();
-        default -> {
+        case NONE,
+            ASK,
+            ARM,
+            COVERED,
+            WIPE,
+            END_ZONE,
+            FAN,
+            MORE_LAYERS,
+            ENDING_STEP,
+            LEAVING_CHECK,
+            ADD_ON,
+            WIPE_ADD_ON -> {
           last = told.hasNext() ? told.next() : Math.max(1, last - 1);
           say(new SensationAnswered(last));
           if (!looked && live.state().underAcid().size() == 2) {
@@ -138,7 +164,12 @@ final class DemoPeel {
   private void settle() {
     while (live.state().phase() == Phase.ENDING) {
       clock.pass(Duration.ofSeconds(30));
-      say(new EndingStepDone(Advisor.advise(live.plan(), live.state(), clock.instant()).line()));
+      say(
+          new EndingStepDone(
+              EndingSteps.of(live.plan(), live.state()).stream()
+                  .filter(step -> !live.state().ending().steps().contains(step))
+                  .findFirst()
+                  .orElseThrow()));
     }
     int feels = Math.min(3, live.state().worstSensation());
     while (live.state().phase() == Phase.SETTLING) {
@@ -146,8 +177,9 @@ final class DemoPeel {
       feels = Math.max(live.plan().restAtMost(), feels - 1);
       say(new SensationAnswered(feels));
     }
-    for (String product :
-        List.of("Calming serum, pressed in", "Bland cream", "Mineral sunscreen 50")) {
+    for (AfterProduct product :
+        List.of(
+            AfterProduct.CALMING_SERUM, AfterProduct.BLAND_CREAM, AfterProduct.MINERAL_SUNSCREEN)) {
       clock.pass(Duration.ofSeconds(75));
       say(new ProductApplied(product));
     }

@@ -1,6 +1,7 @@
 package ivesk.server.formula;
 
 import ivesk.core.Require;
+import ivesk.core.Words;
 import ivesk.core.formula.ChargeBalance;
 import ivesk.core.formula.Dilution;
 import ivesk.core.formula.Dose;
@@ -23,7 +24,6 @@ import ivesk.core.quantity.Volume;
 import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -119,12 +119,13 @@ class BenchController {
     List<Double> pKas = component.substance().pKas();
     String working =
         pKas.isEmpty()
-            ? "%s is no acid: all of it is there as it is".formatted(component.substance().label())
+            ? Words.fill(
+                "%s is no acid: all of it is there as it is", component.substance().label())
             : pKas.size() == 1
-                ? words(
+                ? Words.fill(
                     "%.1f / (1 + 10^(%.2f − %.2f)) = %.1f × %.3f",
                     percent, ph.value(), pKas.getFirst(), percent, share)
-                : words(
+                : Words.fill(
                     "%.1f × [H]^%d / Σ, pKa %s = %.1f × %.3f",
                     percent, pKas.size(), pKas, percent, share);
     return new FreeAcidAnswer(
@@ -152,7 +153,7 @@ class BenchController {
     return new DilutionAnswer(
         measure.volume().ml(),
         measure.made().ml(),
-        words(
+        Words.fill(
             "%.1f mL × %.1f %% / %.1f %% = %.1f mL, made up to %.1f mL",
             measure.made().ml(),
             measure.strength().percent(),
@@ -186,7 +187,7 @@ class BenchController {
             stock(facts.stockPercent()), facts.factor(), facts.steps(), made(facts.finalMl()));
     return new SerialAnswer(
         steps,
-        words(
+        Words.fill(
             "%.1f %% / %.2f^%d = %.3f %%",
             facts.stockPercent(),
             facts.factor(),
@@ -218,7 +219,7 @@ class BenchController {
     return new MixtureAnswer(
         holds,
         (holds / facts.printedPercent() - 1) * 100,
-        words(
+        Words.fill(
             "(%.1f %% × %.1f mL + %.1f %% × %.1f mL) / %.1f mL = %.1f %%",
             facts.onePercent(),
             facts.oneMl(),
@@ -244,7 +245,7 @@ class BenchController {
     return new AlligationAnswer(
         mix.strong().ml(),
         mix.weak().ml(),
-        words(
+        Words.fill(
             "%.1f × (%.1f − %.1f) / (%.1f − %.1f) = %.1f mL of the stronger",
             facts.finalMl(),
             facts.targetPercent(),
@@ -277,7 +278,7 @@ class BenchController {
             percent("strength of the neutraliser", facts.basePercentWv()));
     return new NeutraliserAnswer(
         NeutraliserView.of(needed),
-        words(
+        Words.fill(
             "%.2f mmol of protons × %.2f g/mol = %.3f g %s = %.1f mL at %.1f %%",
             needed.protons().mmol(),
             facts.base().molarMass().gPerMol(),
@@ -308,7 +309,7 @@ class BenchController {
             .times(facts.layers());
     return new DoseAnswer(
         dose.mgPerCm2(),
-        words(
+        Words.fill(
             "%.1f %% × %.1f mL × 10 / %.0f cm² × %d = %.2f mg/cm²",
             facts.percentWv(), facts.volumeMl(), facts.areaCm2(), facts.layers(), dose.mgPerCm2()));
   }
@@ -327,8 +328,8 @@ class BenchController {
     double wv = strength.percent();
     String first =
         facts.convention() == Convention.WV
-            ? words("%.1f %% w/v", wv)
-            : words(
+            ? Words.fill("%.1f %% w/v", wv)
+            : Words.fill(
                 "%.1f %s × %.2f g/mL = %.1f %% w/v",
                 facts.percent(), facts.convention().label(), facts.densityGPerMl(), wv);
     MolarMass molarMass = facts.substance().molar();
@@ -336,7 +337,7 @@ class BenchController {
     return new StrengthAnswer(
         wv,
         molar,
-        first + words("; 10 × %.1f / %.2f = %.3f mol/L", wv, molarMass.gPerMol(), molar));
+        first + Words.fill("; 10 × %.1f / %.2f = %.3f mol/L", wv, molarMass.gPerMol(), molar));
   }
 
   /// @param baseMolar mol/L of strong base already in it
@@ -351,7 +352,7 @@ class BenchController {
     double molar = acids.stream().mapToDouble(acid -> acid.molarity().molPerL()).sum();
     return new PhAnswer(
         ph,
-        words(
+        Words.fill(
             "[H⁺] + %.3f = Σ acid anions of %.3f mol/L + [OH⁻], at pH %.2f",
             facts.baseMolar(), molar, ph),
         "Exact charge balance at 25 °C, ideal solution"
@@ -383,7 +384,7 @@ class BenchController {
             "; ",
             facts.parts().stream()
                 .map(part ->
-                    words(
+                    Words.fill(
                         "%s %.2f g × %.0f %% / %.0f mL",
                         part.substance().label(),
                         part.grams(),
@@ -409,13 +410,9 @@ class BenchController {
             .cmPerHour();
     return new PermeabilityAnswer(
         kp,
-        words(
+        Words.fill(
             "10^(−2.80 + 0.66 × %.2f − 0.0056 × %.2f) = %.1e cm/h",
             substance.logKow().orElseThrow(), substance.molar().gPerMol(), kp),
         "US EPA RAGS Part E 2004, from memory; un-ionised, from water, whole skin.");
-  }
-
-  private static String words(String format, Object... values) {
-    return String.format(Locale.ROOT, format, values);
   }
 }

@@ -1,5 +1,6 @@
 package ivesk.server.formula;
 
+import ivesk.core.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
@@ -174,7 +175,7 @@ final class CsvSheet {
         try {
           if (!record.isConsistent()) {
             throw new IllegalArgumentException(
-                "%d cells; the first line has %d".formatted(record.size(), names.size()));
+                Words.fill("%d cells; the first line has %d", record.size(), names.size()));
           }
           made.put(line, make.apply(new Row(line, lower(record), separator != ',')));
         } catch (IllegalArgumentException e) {

@@ -1,5 +1,6 @@
 package ivesk.server.formula;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.MeterCalibration;
@@ -107,8 +108,9 @@ class PhMeterController {
             .orElseThrow(() -> new Refused("The meter is not calibrated. Dip it in both buffers."));
     if (age().compareTo(MeterCalibration.HOLDS) > 0) {
       throw new Refused(
-          "The calibration is %d hours old and has drifted. Dip it in both buffers again."
-              .formatted(age().toHours()));
+          Words.fill(
+              "The calibration is %d hours old and has drifted. Dip it in both buffers again.",
+              age().toHours()));
     }
     Formula formula = shelf.shelf().get(body.formula());
     double label =

@@ -1,5 +1,6 @@
 package ivesk.server.formula;
 
+import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
@@ -182,8 +183,9 @@ class ShelfCsv {
       if (preview.faults().isEmpty()) return;
       Fault first = preview.faults().getFirst();
       throw new IllegalArgumentException(
-          "%d of %d lines cannot be taken; line %d: %s"
-              .formatted(preview.faults().size(), preview.rows(), first.line(), first.words()));
+          Words.fill(
+              "%d of %d lines cannot be taken; line %d: %s",
+              preview.faults().size(), preview.rows(), first.line(), first.words()));
     }
   }
 

@@ -4,6 +4,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.quantity.Volume;
 import ivesk.server.app.Problems.Stale;
+import ivesk.server.app.StorageMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -14,17 +15,16 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 @Component
 class ShelfStore {
   private final JdbcClient jdbc;
-  private final JsonMapper json;
+  private final StorageMapper storage;
   private final Clock clock;
 
-  ShelfStore(JdbcClient jdbc, JsonMapper json, Clock clock) {
+  ShelfStore(JdbcClient jdbc, StorageMapper storage, Clock clock) {
     this.jdbc = jdbc;
-    this.json = json;
+    this.storage = storage;
     this.clock = clock;
   }
 
@@ -36,7 +36,7 @@ class ShelfStore {
             WHERE NOT retired AND version = (SELECT MAX(version) FROM product WHERE code = p.code)
             ORDER BY code\
             """)
-        .query((row, n) -> json.readValue(row.getString("label"), Formula.class))
+        .query((row, n) -> storage.read(row.getBytes("label"), StoredFormula.PRODUCT).formula())
         .list();
   }
 
@@ -69,7 +69,7 @@ class ShelfStore {
         .params(
             formula.code(),
             formula.label().version(),
-            json.writeValueAsString(formula),
+            storage.write(StoredFormula.PRODUCT, StoredFormula.of(formula)),
             retired,
             OffsetDateTime.now(clock),
             who)

@@ -22,7 +22,6 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.formula.NeutraliserView;
 import ivesk.server.plan.PlanService.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
-import ivesk.server.treatment.PlanView;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;

@@ -16,7 +16,7 @@ import ivesk.server.app.Problems.Refused;
 import ivesk.server.plan.PlanStore.Chosen;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
-import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitRecord;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,13 +28,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlanService {
   private final PlanStore store;
   private final SelectionService selection;
-  private final Treatments treatments;
+  private final VisitRecord record;
   private final Audit audit;
 
-  PlanService(PlanStore store, SelectionService selection, Treatments treatments, Audit audit) {
+  PlanService(PlanStore store, SelectionService selection, VisitRecord record, Audit audit) {
     this.store = store;
     this.selection = selection;
-    this.treatments = treatments;
+    this.record = record;
     this.audit = audit;
   }
 
@@ -79,7 +79,7 @@ public class PlanService {
   /// @throws Refused when the chain may not be planned
   @Transactional
   public void choose(UUID visitId, String code, String reason, List<NextStage> then, String who) {
-    treatments.requireUnopened(visitId);
+    record.requireUnopened(visitId);
     SelectionFacts facts = selection.facts(visitId);
     Selection rack = Selection.choose(facts);
     requireOpen(rack, code);
@@ -133,7 +133,7 @@ public class PlanService {
   /// Keeps the plan as it stands; Ready opens.
   @Transactional
   public void keep(UUID visitId, Wishes wishes, String who) {
-    treatments.requireUnopened(visitId);
+    record.requireUnopened(visitId);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
     SelectionFacts facts = selection.facts(visitId);
     requireOpen(Selection.choose(facts), chosen.formulaCode());

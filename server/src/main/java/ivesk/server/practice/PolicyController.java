@@ -31,13 +31,11 @@ class PolicyController {
     this.clock = clock;
   }
 
+  record OptionView(String id, String label) {}
+
   /// @param usual the default answer
   record PolicyView(
-      PolicyQuestion id,
-      String label,
-      List<PolicyQuestion.PolicyOption> options,
-      String usual,
-      String answer) {}
+      PolicyQuestion id, String label, List<OptionView> options, String usual, String answer) {}
 
   /// @param maySet whether the account that asks may change them
   record PoliciesView(List<PolicyView> policies, boolean maySet) {}
@@ -53,7 +51,9 @@ class PolicyController {
                 new PolicyView(
                     question,
                     question.label(),
-                    question.options(),
+                    question.options().stream()
+                        .map(option -> new OptionView(option.id(), option.label()))
+                        .toList(),
                     question.usual(),
                     answers.getOrDefault(question, question.usual())))
             .toList(),
@@ -65,7 +65,7 @@ class PolicyController {
   PoliciesView set(
       @PathVariable PolicyQuestion question, @RequestBody PolicyAnswer body, Principal who) {
     if (!maySet(who)) throw new AccessDeniedException("policies");
-    question.check(body.answer());
+    question.option(body.answer());
     practice.answer(question, body.answer(), who.getName(), clock.instant());
     audit.note(who.getName(), "set policy " + question, body.answer());
     return policies(who);

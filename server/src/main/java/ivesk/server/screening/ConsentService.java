@@ -87,6 +87,6 @@ public class ConsentService {
     if (!store.withdraw(consentId, LocalDate.now(clock), why, who)) {
       throw new Refused("This consent was withdrawn before.");
     }
-    audit.note(who, "withdraw consent", consentId + " of client " + clientId);
+    audit.note(who, "withdraw consent", consentId + " " + clientId, why);
   }
 }

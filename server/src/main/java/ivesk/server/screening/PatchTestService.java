@@ -56,7 +56,7 @@ public class PatchTestService {
     Require.text("site", site, 80);
     UUID clientId = visits.get(visitId).clientId();
     families.forEach(family -> store.place(clientId, family, site, at, who));
-    audit.note(who, "place patch test", families + " on client " + clientId);
+    audit.note(who, "place patch test", clientId, Family.labels(families));
   }
 
   /// Notes what is seen; which of the two reads it is follows from the time.

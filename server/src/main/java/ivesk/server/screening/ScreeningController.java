@@ -1,6 +1,5 @@
 package ivesk.server.screening;
 
-import ivesk.core.Words;
 import ivesk.core.formula.Family;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Screening;
@@ -63,9 +62,9 @@ class ScreeningController {
 
   record RestAnswered(Rest rest) {}
 
-  record OverrideGiven(String ruleId, String said, String reason) {}
+  record OverrideGiven(String finding, String reason) {}
 
-  record ClearanceGiven(String ruleId, String said, String clinician) {}
+  record ClearanceGiven(String finding, String clinician) {}
 
   /// Screens without saving: facts and a day in, the verdict out.
   @PostMapping("/screening")
@@ -133,9 +132,7 @@ class ScreeningController {
   @PostMapping("/visits/{id}/overrides")
   ScreeningView override(@PathVariable UUID id, @RequestBody OverrideGiven body, Principal who) {
     screening.settle(
-        id,
-        new Settlement.Override(body.ruleId(), body.said(), body.reason(), who.getName()),
-        who.getName());
+        id, new Settlement.Override(body.finding(), body.reason(), who.getName()), who.getName());
     return screening(id);
   }
 
@@ -143,8 +140,7 @@ class ScreeningController {
   ScreeningView clearance(@PathVariable UUID id, @RequestBody ClearanceGiven body, Principal who) {
     screening.settle(
         id,
-        new Settlement.Clearance(
-            body.ruleId(), body.said(), body.clinician(), Words.day(LocalDate.now(clock))),
+        new Settlement.Clearance(body.finding(), body.clinician(), LocalDate.now(clock)),
         who.getName());
     return screening(id);
   }

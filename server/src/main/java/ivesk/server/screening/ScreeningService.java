@@ -6,7 +6,6 @@ import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
-import ivesk.core.screening.Verdict;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
@@ -16,8 +15,7 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningStore.Given;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
-import ivesk.server.treatment.PastPeels;
-import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitRecord;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
@@ -39,7 +37,7 @@ public class ScreeningService {
   private final ClientStore clients;
   private final ConsultService consults;
   private final PastPeels pastPeels;
-  private final Treatments treatments;
+  private final VisitRecord record;
   private final PracticeStore practice;
   private final ShelfService shelf;
   private final Audit audit;
@@ -53,7 +51,7 @@ public class ScreeningService {
       ClientStore clients,
       ConsultService consults,
       PastPeels pastPeels,
-      Treatments treatments,
+      VisitRecord record,
       PracticeStore practice,
       ShelfService shelf,
       Audit audit,
@@ -65,7 +63,7 @@ public class ScreeningService {
     this.clients = clients;
     this.consults = consults;
     this.pastPeels = pastPeels;
-    this.treatments = treatments;
+    this.record = record;
     this.practice = practice;
     this.shelf = shelf;
     this.audit = audit;
@@ -137,7 +135,7 @@ public class ScreeningService {
   /// Answers a question, or takes its answer back.
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
-    treatments.requireUnsigned(visitId);
+    record.requireUnsigned(visitId);
     answer.ifPresent(given -> question.check(given, lastPastDay(visitId)));
     store.answer(visitId, question, answer, who);
     audit.note(who, "answer " + question, visitId);
@@ -146,7 +144,7 @@ public class ScreeningService {
   /// Answers several at once: all of them, or none.
   @Transactional
   public void answerAll(UUID visitId, Map<Question, Answer> answers, String who) {
-    treatments.requireUnsigned(visitId);
+    record.requireUnsigned(visitId);
     LocalDate day = lastPastDay(visitId);
     answers.forEach((question, answer) -> {
       question.check(answer, day);
@@ -194,29 +192,24 @@ public class ScreeningService {
   /// @throws Refused when the finding does not stand, or may not be lifted so
   @Transactional
   public void settle(UUID visitId, Settlement settlement, String who) {
-    treatments.requireUnsigned(visitId);
+    record.requireUnsigned(visitId);
     Finding finding =
         screen(visitId).findings().stream()
             .filter(Finding::stands)
-            .filter(f -> f.ruleId().equals(settlement.ruleId()))
-            .filter(f -> f.said().equals(settlement.said()))
+            .filter(f -> f.id().equals(settlement.findingId()))
             .findFirst()
             .orElseThrow(() -> new Refused("This finding no longer stands. Nothing was changed."));
-    boolean may =
-        switch (settlement) {
-          case Settlement.Override o -> finding.overridable();
-          case Settlement.Clearance c -> finding.verdict() == Verdict.REFER;
-        };
-    if (!may) {
+    if (!finding.mayBe(settlement)) {
       throw new Refused(
           finding.verdict() + " for " + finding.said() + " cannot be lifted this way.");
     }
-    store.settle(visitId, settlement);
-    String of = settlement.ruleId() + " of visit " + visitId + ": " + settlement.said() + "; ";
+    store.settle(visitId, finding, settlement, who);
+    String of = finding.ruleId() + ": " + finding.said() + "; ";
     switch (settlement) {
-      case Settlement.Override override -> audit.note(who, "override", of + override.reason());
+      case Settlement.Override override ->
+          audit.note(who, "override", visitId, of + override.reason());
       case Settlement.Clearance clearance ->
-          audit.note(who, "clearance", of + "by " + clearance.clinician());
+          audit.note(who, "clearance", visitId, of + "by " + clearance.clinician());
     }
   }
 }

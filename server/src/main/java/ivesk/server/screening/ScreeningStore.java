@@ -1,6 +1,7 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
+import ivesk.core.screening.Finding;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Settlement;
@@ -16,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -95,47 +97,65 @@ class ScreeningStore {
         .update();
   }
 
+  /// What lifted findings of a visit. Those given before findings had ids lift nothing any more;
+  /// they stay in the record as they were said.
   List<Settlement> settlements(UUID visitId) {
-    return jdbc.sql("SELECT * FROM settlement WHERE visit_id = ? ORDER BY at")
+    return jdbc.sql("SELECT * FROM settlement WHERE visit_id = ? AND finding <> '' ORDER BY at")
         .param(visitId)
         .query((row, n) -> {
-          String rule = row.getString("rule_id");
-          String said = row.getString("said");
-          String words = row.getString("words");
+          String finding = row.getString("finding");
           String by = row.getString("by_whom");
-          return row.getString("kind").equals("OVERRIDE")
-              ? (Settlement) new Settlement.Override(rule, said, words, by)
-              : new Settlement.Clearance(rule, said, by, words);
+          Settlement settlement =
+              switch (Kind.valueOf(row.getString("kind"))) {
+                case OVERRIDE -> new Settlement.Override(finding, row.getString("words"), by);
+                case CLEARANCE ->
+                    new Settlement.Clearance(
+                        finding, by, row.getObject("on_date", LocalDate.class));
+              };
+          return settlement;
         })
         .list();
   }
 
-  void settle(UUID visitId, Settlement settlement) {
-    String kind =
-        switch (settlement) {
-          case Settlement.Override o -> "OVERRIDE";
-          case Settlement.Clearance c -> "CLEARANCE";
-        };
-    String words =
-        switch (settlement) {
-          case Settlement.Override o -> o.reason();
-          case Settlement.Clearance c -> c.on();
-        };
-    String by =
-        switch (settlement) {
-          case Settlement.Override o -> o.by();
-          case Settlement.Clearance c -> c.clinician();
-        };
+  private enum Kind {
+    OVERRIDE,
+    CLEARANCE
+  }
+
+  /// @param finding as it stands, whose words are kept beside its id for whoever reads the record
+  void settle(UUID visitId, Finding finding, Settlement settlement, String who) {
+    switch (settlement) {
+      case Settlement.Override override ->
+          settle(visitId, Kind.OVERRIDE, finding, override.reason(), override.by(), null, who);
+      case Settlement.Clearance clearance ->
+          settle(visitId, Kind.CLEARANCE, finding, "", clearance.clinician(), clearance.on(), who);
+    }
+  }
+
+  private void settle(
+      UUID visitId,
+      Kind kind,
+      Finding finding,
+      String words,
+      String by,
+      @Nullable LocalDate on,
+      String who) {
     jdbc.sql(
-            "INSERT INTO settlement (visit_id, kind, rule_id, said, words, by_whom, at)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?)")
+            """
+            INSERT INTO settlement (visit_id, kind, rule_id, finding, said, words, by_whom, on_date,
+                                    entered_by, at)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+            """)
         .params(
             visitId,
-            kind,
-            settlement.ruleId(),
-            settlement.said(),
+            kind.name(),
+            finding.ruleId(),
+            finding.id(),
+            finding.said(),
             words,
             by,
+            on,
+            who,
             OffsetDateTime.now(clock))
         .update();
   }

@@ -10,6 +10,7 @@ import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Settlement;
 import ivesk.core.screening.Verdict;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
@@ -124,12 +125,15 @@ record ScreeningView(
     }
   }
 
+  /// @param id names it for an override or a clearance
+  /// @param scope what it speaks of, where its own words do not say so
+  /// @param toAsk what to ask, where an answer is missing
   record FindingView(
+      String id,
       String ruleId,
       String said,
       Verdict verdict,
-      String scope,
-      boolean clientScope,
+      Optional<String> scope,
       List<String> limits,
       String why,
       String source,
@@ -137,22 +141,24 @@ record ScreeningView(
       String clearedBy,
       boolean overridable,
       boolean unasked,
+      String toAsk,
       Optional<String> settled) {
     static FindingView of(Finding finding) {
       return new FindingView(
+          finding.id(),
           finding.ruleId(),
           finding.said(),
           finding.verdict(),
-          finding.scope().label(),
-          finding.scope().client(),
+          finding.scope().told() ? Optional.empty() : Optional.of(finding.scope().label()),
           finding.restrictions().stream().map(Restriction::words).toList(),
           finding.why(),
           finding.source().words(),
           finding.until(),
-          finding.clearedBy(),
+          finding.clearedBy().words(),
           finding.overridable(),
           finding.unasked(),
-          finding.settled());
+          finding.unasked() ? finding.asks().map(Question::text).orElseGet(finding::said) : "",
+          finding.settled().map(Settlement::words));
     }
   }
 

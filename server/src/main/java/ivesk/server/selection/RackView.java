@@ -141,7 +141,7 @@ record RackView(
               .map(percent ->
                   percent == Math.rint(percent)
                       ? String.valueOf(Math.round(percent))
-                      : Words.tenths(percent))
+                      : Words.number(percent, 1))
               .toList();
       return parts.isEmpty()
           ? "mask"

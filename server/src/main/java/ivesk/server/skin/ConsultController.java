@@ -103,7 +103,7 @@ class ConsultController {
 
   record LampWords(Lamp.Colour id, String label, String reading) {}
 
-  record PigmentWords(Lamp.Pigment id, String label, String meaning) {}
+  record PigmentWords(Lamp.Pigment id, String seen, String label, String meaning) {}
 
   record GlogauWords(Glogau id, String label) {}
 
@@ -151,7 +151,7 @@ class ConsultController {
             .map(c -> new LampWords(c, c.label(), c.reading()))
             .toList(),
         Arrays.stream(Lamp.Pigment.values())
-            .map(p -> new PigmentWords(p, p.label(), p.meaning()))
+            .map(p -> new PigmentWords(p, p.seen(), p.label(), p.meaning()))
             .toList(),
         Arrays.stream(Glogau.values()).map(g -> new GlogauWords(g, g.label())).toList(),
         Arrays.stream(HomeProduct.Active.values()).map(a -> new ActiveWords(a, a.label())).toList(),

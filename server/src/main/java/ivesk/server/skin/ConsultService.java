@@ -1,7 +1,7 @@
 package ivesk.server.skin;
 
 import ivesk.server.app.Audit;
-import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitRecord;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
@@ -16,15 +16,15 @@ import org.springframework.transaction.annotation.Transactional;
 public class ConsultService {
   private final ConsultStore store;
   private final VisitStore visits;
-  private final Treatments treatments;
+  private final VisitRecord record;
   private final Audit audit;
   private final Clock clock;
 
   ConsultService(
-      ConsultStore store, VisitStore visits, Treatments treatments, Audit audit, Clock clock) {
+      ConsultStore store, VisitStore visits, VisitRecord record, Audit audit, Clock clock) {
     this.store = store;
     this.visits = visits;
-    this.treatments = treatments;
+    this.record = record;
     this.audit = audit;
     this.clock = clock;
   }
@@ -55,7 +55,7 @@ public class ConsultService {
   @Transactional
   public void save(UUID visitId, Consult consult, int version, String who) {
     visits.get(visitId);
-    treatments.requireUnsigned(visitId);
+    record.requireUnsigned(visitId);
     LocalDate today = LocalDate.now(clock);
     consult
         .products()

@@ -1,6 +1,9 @@
 package ivesk.server.skin;
 
 import ivesk.server.app.Problems.Stale;
+import ivesk.server.app.StorageMapper;
+import ivesk.server.app.StorageMapper.Shape;
+import ivesk.server.app.StorageMapper.Upcaster;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
@@ -8,17 +11,18 @@ import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 @Component
 class ConsultStore {
   private final JdbcClient jdbc;
-  private final JsonMapper json;
+  static final Shape<Consult> CONSULT = Shape.of("Consult", Consult.class, Upcaster.SAME);
+
+  private final StorageMapper storage;
   private final Clock clock;
 
-  ConsultStore(JdbcClient jdbc, JsonMapper json, Clock clock) {
+  ConsultStore(JdbcClient jdbc, StorageMapper storage, Clock clock) {
     this.jdbc = jdbc;
-    this.json = json;
+    this.storage = storage;
     this.clock = clock;
   }
 
@@ -29,8 +33,7 @@ class ConsultStore {
     return jdbc.sql("SELECT answers, version FROM consult WHERE visit_id = ?")
         .param(visitId)
         .query((row, n) ->
-            new Saved(
-                json.readValue(row.getBytes("answers"), Consult.class), row.getInt("version")))
+            new Saved(storage.read(row.getBytes("answers"), CONSULT), row.getInt("version")))
         .optional();
   }
 
@@ -38,7 +41,7 @@ class ConsultStore {
   ///
   /// @throws Stale when somebody else saved in between
   void save(UUID visitId, Consult consult, int version, String who) {
-    byte[] answers = json.writeValueAsBytes(consult);
+    byte[] answers = storage.write(CONSULT, consult);
     OffsetDateTime now = OffsetDateTime.now(clock);
     if (version == 0) {
       try {

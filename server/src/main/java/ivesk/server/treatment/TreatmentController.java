@@ -83,10 +83,13 @@ class TreatmentController {
   private void requireStillWithin(Treatments.Live live) {
     TreatmentPlan today = plans.ready(live.visitId());
     boolean tighter =
-        today.layersAtMost() < live.state().layersPlanned()
+        today.layersAtMost() < live.state().ready().layersPlanned()
             || today.hold() < live.plan().hold()
             || today.contactLimit().isPresent()
-                && today.contactLimit().get().compareTo(live.state().contactLimit().orElseThrow())
+                && today
+                        .contactLimit()
+                        .get()
+                        .compareTo(live.state().ready().contactLimit().orElseThrow())
                     < 0;
     if (tighter) {
       throw new Refused(

@@ -12,16 +12,15 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 @Component
 class TreatmentStore {
   private final JdbcClient jdbc;
-  private final JsonMapper json;
+  private final StoredFacts facts;
 
-  TreatmentStore(JdbcClient jdbc, JsonMapper json) {
+  TreatmentStore(JdbcClient jdbc, StoredFacts facts) {
     this.jdbc = jdbc;
-    this.json = json;
+    this.facts = facts;
   }
 
   record Row(UUID id, UUID visitId, Instant openedAt, Optional<Instant> closedAt) {}
@@ -56,12 +55,6 @@ class TreatmentStore {
         .optional();
   }
 
-  List<Row> open() {
-    return jdbc.sql("SELECT * FROM treatment WHERE closed_at IS NULL ORDER BY opened_at")
-        .query(TreatmentStore::row)
-        .list();
-  }
-
   void close(UUID id, Instant at) {
     jdbc.sql("UPDATE treatment SET closed_at = ? WHERE id = ?").params(utc(at), id).update();
   }
@@ -74,7 +67,7 @@ class TreatmentStore {
                 row.getObject("event_id", UUID.class),
                 row.getObject("happened_at", OffsetDateTime.class).toInstant(),
                 row.getString("who"),
-                json.readValue(row.getBytes("fact"), TreatmentEvent.Fact.class)))
+                facts.read(row.getBytes("fact"))))
         .list();
   }
 
@@ -92,7 +85,7 @@ class TreatmentStore {
             utc(event.at()),
             utc(recordedAt),
             event.who(),
-            json.writerFor(TreatmentEvent.Fact.class).writeValueAsBytes(event.fact()))
+            facts.write(event.fact()))
         .update();
   }
 

@@ -3,9 +3,13 @@ package ivesk.server.treatment;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.Cue;
+import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Gate;
+import ivesk.core.treatment.Looks;
+import ivesk.core.treatment.Looks.ZoneState;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
@@ -15,12 +19,14 @@ import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentState;
-import ivesk.core.treatment.TreatmentState.ZoneState;
+import ivesk.server.plan.PlanView;
 import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,14 +59,13 @@ record TreatmentView(
     Set<Sign> signs,
     Response response,
     boolean fanOn,
-    List<TreatmentState.Told> answers,
+    List<Looks.Told> answers,
     Advisor.Clocks clocks,
     Advice advice,
     List<Advice> ifAnswered,
     List<Cue> cues,
-    List<String> endingSteps,
-    List<String> endingDone,
-    List<String> products,
+    List<EndingStepView> endingSteps,
+    List<CareView> care,
     Optional<Instant> addOnAt,
     Optional<Instant> addOnOffAt,
     Optional<String> addOnNotNow,
@@ -70,6 +75,11 @@ record TreatmentView(
     List<EventView> events) {
 
   record StepView(ReadyStep id, String label, String how, Optional<Instant> doneAt) {}
+
+  record EndingStepView(EndingStep id, String words, boolean done) {}
+
+  /// @param appliedAt when it went on
+  record CareView(AfterProduct id, String label, Optional<Instant> appliedAt) {}
 
   record LayerView(int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
 
@@ -93,36 +103,49 @@ record TreatmentView(
                     step,
                     step.label(),
                     step.how(live.plan()),
-                    Optional.ofNullable(state.stepsDone().get(step))))
+                    Optional.ofNullable(state.ready().stepsDone().get(step))))
             .toList(),
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
-        state.gateA(),
+        state.ready().gateA(),
         live.plan().contactLimit().map(Gate::shortened).map(Duration::toSeconds),
-        state.contactLimit().map(Duration::toSeconds),
-        state.extended() ? live.plan().layersAtMost() : state.layersPlanned(),
+        state.ready().contactLimit().map(Duration::toSeconds),
+        state.acid().extended() ? live.plan().layersAtMost() : state.ready().layersPlanned(),
         state.layers().stream()
             .map(l -> new LayerView(l.number(), l.startedAt(), l.coveredAt(), l.zones()))
             .toList(),
         state.zones(),
         state.signs(),
         state.response(),
-        state.fanOn(),
-        state.answers(),
+        state.acid().fanOn(),
+        state.looks().answers(),
         Advisor.clocks(live.plan(), state),
         Advisor.advise(live.plan(), state, now),
         Advisor.ifAnswered(live.plan(), state, now),
         Advisor.cues(live.plan(), state),
-        EndingSteps.of(live.plan(), state),
-        state.endingSteps(),
-        state.products(),
-        state.addOnAt(),
-        state.addOnOffAt(),
+        EndingSteps.of(live.plan(), state).stream()
+            .map(step ->
+                new EndingStepView(step, step.words(), state.ending().steps().contains(step)))
+            .toList(),
+        Arrays.stream(AfterProduct.values()).map(product -> care(product, live)).toList(),
+        state.care().addOnAt(),
+        state.care().addOnOffAt(),
         live.plan().addOn().flatMap(after -> Treatment.addOn(live.plan(), state)),
-        state.restAt(),
+        state.ending().restAt(),
         state.wipeOwed(),
         Outcome.summary(live.plan(), state, now),
         live.events().stream().map(TreatmentView::event).toList());
+  }
+
+  private static CareView care(AfterProduct product, Live live) {
+    return new CareView(
+        product,
+        product.label(),
+        live.events().stream()
+            .filter(
+                event -> event.fact() instanceof ProductApplied(var applied) && applied == product)
+            .map(TreatmentEvent::at)
+            .findFirst());
   }
 
   private static EventView event(TreatmentEvent event) {

@@ -12,6 +12,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.formula.ShelfService;
+import ivesk.server.visit.VisitRecord;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -25,7 +26,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /// Opens treatments and appends to them. An event is on the disk before it is acknowledged.
 @Service
-public class Treatments {
+public class Treatments implements VisitRecord {
   private final TreatmentStore store;
   private final TransactionTemplate transaction;
   private final TreatmentStreams streams;
@@ -82,14 +83,14 @@ public class Treatments {
     return store.ofVisit(visitId).map(row -> live(row.id()));
   }
 
-  /// @throws Refused when the record of this visit is signed: it is corrected by addendum only
+  @Override
   public void requireUnsigned(UUID visitId) {
     if (ofVisit(visitId).filter(live -> live.state().phase() == Phase.SIGNED).isPresent()) {
       throw new Refused("The record is signed. It is corrected by addendum only; nothing changed.");
     }
   }
 
-  /// @throws Refused when a treatment of this visit is open or done: it carries its own plan
+  @Override
   public void requireUnopened(UUID visitId) {
     if (store.ofVisit(visitId).isPresent()) {
       throw new Refused("The treatment is open: its formula and plan stay. Nothing changed.");
@@ -99,10 +100,6 @@ public class Treatments {
   public Live live(UUID id) {
     TreatmentStore.Row row = store.get(id);
     return live(row, store.events(id));
-  }
-
-  public List<Live> running() {
-    return store.open().stream().map(row -> live(row, store.events(row.id()))).toList();
   }
 
   private static Live live(TreatmentStore.Row row, List<TreatmentEvent> events) {

@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
+import ivesk.server.screening.PastPeels;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -18,7 +19,7 @@ import org.springframework.stereotype.Component;
 /// The peels of a client, read off their events. A peel counts from the first touch of acid,
 /// whether or not its record was signed.
 @Component
-public class PastPeels {
+class RecordedPeels implements PastPeels {
   private final VisitStore visits;
   private final Treatments treatments;
   private final Clock clock;
@@ -26,13 +27,13 @@ public class PastPeels {
   /// A signed record changes no more, so that it is replayed only once.
   private final Map<UUID, PastPeel> signed = new ConcurrentHashMap<>();
 
-  PastPeels(VisitStore visits, Treatments treatments, Clock clock) {
+  RecordedPeels(VisitStore visits, Treatments treatments, Clock clock) {
     this.visits = visits;
     this.treatments = treatments;
     this.clock = clock;
   }
 
-  /// Peels of visits that came before this one.
+  @Override
   public List<PastPeel> before(Visit visit) {
     return visits.ofClient(visit.clientId()).stream()
         .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))

@@ -1,8 +1,9 @@
-package ivesk.server.visit;
+package ivesk.server.path;
 
 import ivesk.server.app.Audit;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestService;
+import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;

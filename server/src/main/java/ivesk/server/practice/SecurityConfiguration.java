@@ -1,6 +1,5 @@
-package ivesk.server.app;
+package ivesk.server.practice;
 
-import ivesk.server.practice.PracticeStore;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;

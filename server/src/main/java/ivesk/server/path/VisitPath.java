@@ -1,4 +1,4 @@
-package ivesk.server.visit;
+package ivesk.server.path;
 
 import ivesk.core.Words;
 import ivesk.core.screening.Finding;
@@ -8,9 +8,11 @@ import ivesk.core.screening.Verdict;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Looks;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.StorageMapper;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
@@ -22,7 +24,9 @@ import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.Period;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -110,7 +114,8 @@ class VisitPath {
       Optional<UUID> treatmentId,
       Optional<RunningView> running,
       Optional<Instant> signedAt,
-      String needs) {}
+      String needs,
+      Optional<String> unreadable) {}
 
   void requireMovable(Visit visit) {
     if (treatments.ofVisit(visit.id()).isPresent()) {
@@ -118,7 +123,51 @@ class VisitPath {
     }
   }
 
+  /// Where a record of this client cannot be read here, the visit says so instead of its answers,
+  /// and the chart still opens.
   VisitView of(Visit visit) {
+    try {
+      return readable(visit);
+    } catch (StorageMapper.Unreadable e) {
+      return unreadable(visit, e.getMessage());
+    }
+  }
+
+  private VisitView unreadable(Visit visit, String why) {
+    Client client = clients.get(visit.clientId());
+    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+    Optional<String> missing = Optional.of("a record cannot be read here");
+    return new VisitView(
+        visit.id(),
+        client.id(),
+        client.name(),
+        Period.between(client.dateOfBirth(), day).getYears(),
+        Optional.empty(),
+        client.occupation(),
+        client.allergies(),
+        client.comfort(),
+        visit.startsAt(),
+        day,
+        visit.minutes(),
+        visit.room(),
+        practice.account(visit.therapist()).map(PracticeStore.Account::name).orElse(""),
+        Verdict.WAIT,
+        List.of(),
+        Arrays.stream(Station.values())
+            .map(station -> new StationView(station, Progress.AHEAD, "", missing))
+            .toList(),
+        Station.CONSULT,
+        Optional.empty(),
+        0,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        "a record cannot be read here",
+        Optional.of(why));
+  }
+
+  private VisitView readable(Visit visit) {
     Client client = clients.get(visit.clientId());
     ScreeningFacts facts = screening.facts(visit.id());
     Screening outcome = screening.screen(visit.id(), facts);
@@ -153,7 +202,8 @@ class VisitPath {
         live.map(Live::id),
         live.filter(l -> !l.state().phase().closed()).map(this::running),
         live.filter(l -> signed).map(l -> l.state().lastEventAt()),
-        needs(here, outcome, signed));
+        needs(here, outcome, signed),
+        Optional.empty());
   }
 
   private static Station here(
@@ -230,7 +280,7 @@ class VisitPath {
       case PLAN -> kept ? "kept" : "";
       case READY ->
           state
-              .flatMap(TreatmentState::gateA)
+              .flatMap(s -> s.ready().gateA())
               .map(gate ->
                   switch (gate) {
                     case KEEP -> "gate kept";
@@ -240,7 +290,7 @@ class VisitPath {
               .orElse("");
       case TREAT ->
           state
-              .filter(s -> s.endingStartedAt().isPresent())
+              .filter(s -> s.endedAt().isPresent())
               .map(s -> Words.clock(s.contact(s.lastEventAt())))
               .orElse("");
       case SETTLE ->
@@ -267,7 +317,7 @@ class VisitPath {
           case READY -> kept || state.isPresent();
           case TREAT ->
               state.filter(s -> s.phase() != Phase.READY && s.phase() != Phase.STOPPED).isPresent();
-          case SETTLE -> state.filter(s -> s.endingStartedAt().isPresent()).isPresent();
+          case SETTLE -> state.filter(s -> s.endedAt().isPresent()).isPresent();
           case AFTER ->
               state
                   .filter(s -> s.phase() == Phase.CHECKED || s.phase() == Phase.SIGNED)
@@ -325,13 +375,13 @@ class VisitPath {
     return new RunningView(
         live.id(),
         state.phase(),
-        state.endingStartedAt().isPresent()
-            ? state.endingStartedAt().filter(e -> state.phase() != Phase.CHECKED)
+        state.endedAt().isPresent()
+            ? state.endedAt().filter(e -> state.phase() != Phase.CHECKED)
             : state.firstTouch(),
-        state.endingStartedAt().isPresent() ? Optional.empty() : state.limitAt(),
-        state.lastAnswer().map(TreatmentState.Told::value),
+        state.endedAt().isPresent() ? Optional.empty() : state.limitAt(),
+        state.lastAnswer().map(Looks.Told::value),
         state.layers().size(),
-        state.layersPlanned(),
+        state.ready().layersPlanned(),
         advice.line());
   }
 }

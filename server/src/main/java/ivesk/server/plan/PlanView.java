@@ -1,4 +1,4 @@
-package ivesk.server.treatment;
+package ivesk.server.plan;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
@@ -33,6 +33,7 @@ public record PlanView(
     int bandLow,
     int bandHigh,
     Optional<Long> bandSeconds,
+    boolean bandFalling,
     String bandWords,
     String doneWhen,
     boolean mayCrystallise,
@@ -70,6 +71,7 @@ public record PlanView(
         formula.band().low(),
         formula.band().high(),
         formula.band().window().map(Duration::toSeconds),
+        formula.band().thenFalling(),
         formula.band().words(),
         formula.label().doneWhen(),
         formula.mayCrystallise(),

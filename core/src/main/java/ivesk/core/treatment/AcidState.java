@@ -1,0 +1,124 @@
+package ivesk.core.treatment;
+
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.Acting;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.Ending;
+import ivesk.core.treatment.TreatmentEvent.FanTurned;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.Looking;
+import ivesk.core.treatment.TreatmentEvent.Preparing;
+import ivesk.core.treatment.TreatmentEvent.Recorded;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/// What was done with the acid.
+///
+/// @param extended the therapist asked for the most layers
+/// @param onNextRung a layer of the next rung went on
+/// @param declined rows whose advice was passed since the last look
+/// @param lastLookAt last answer with acid on, or a look in place of one that cannot be given
+public record AcidState(
+    List<Layer> layers,
+    boolean extended,
+    boolean onNextRung,
+    boolean fanOn,
+    Set<Row> declined,
+    Optional<Instant> lastLookAt) {
+
+  public record Layer(
+      int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
+
+  static final AcidState NONE =
+      new AcidState(List.of(), false, false, false, Set.of(), Optional.empty());
+
+  public AcidState {
+    layers = List.copyOf(layers);
+    declined = Set.copyOf(declined);
+  }
+
+  AcidState after(TreatmentEvent event, Phase phase, Response response) {
+    Instant at = event.at();
+    return switch (event.fact()) {
+      case Acting fact ->
+          switch (fact) {
+            case LayerStarted(var on, var nextRung) -> started(at, on, nextRung);
+            case LayerCovered covered -> covered(at);
+            case LayersExtended more ->
+                new AcidState(layers, true, onNextRung, fanOn, declined, lastLookAt);
+            case FanTurned(var on) ->
+                new AcidState(layers, extended, onNextRung, on, declined, lastLookAt);
+            case AdviceDeclined(var row, var reason) -> passed(row);
+            case ZoneReached _, ZoneEnded _ -> this;
+          };
+      case Looking fact ->
+          switch (fact) {
+            case SensationAnswered told ->
+                looked(phase == Phase.ACID ? Optional.of(at) : lastLookAt);
+            // A look stands in for an answer only when the client cannot give one.
+            case RednessSeen seen -> lookedAt(at, phase, response);
+            case WhiteningSeen seen -> lookedAt(at, phase, response);
+            case WipeTested f -> looked(lastLookAt);
+            case HotSpotFelt f -> looked(lastLookAt);
+            case SignSeen _, SignResolved _, ResponseNoted _ -> this;
+          };
+      case Preparing _, Ending _, Caring _, Recorded _ -> this;
+    };
+  }
+
+  private AcidState started(Instant at, List<Zone> on, boolean nextRung) {
+    List<Layer> more = new ArrayList<>(layers);
+    more.add(new Layer(layers.size() + 1, at, Optional.empty(), on));
+    return new AcidState(more, extended, onNextRung || nextRung, fanOn, Set.of(), lastLookAt);
+  }
+
+  private AcidState covered(Instant at) {
+    if (running().isEmpty()) return this;
+    Layer layer = layers.getLast();
+    List<Layer> all = new ArrayList<>(layers.subList(0, layers.size() - 1));
+    all.add(new Layer(layer.number(), layer.startedAt(), Optional.of(at), layer.zones()));
+    return new AcidState(all, extended, onNextRung, fanOn, declined, lastLookAt);
+  }
+
+  private AcidState passed(Row row) {
+    EnumSet<Row> more = EnumSet.of(row);
+    more.addAll(declined);
+    return new AcidState(layers, extended, onNextRung, fanOn, more, lastLookAt);
+  }
+
+  private AcidState lookedAt(Instant at, Phase phase, Response response) {
+    boolean meetsTheCheckIn = phase == Phase.ACID && response != Response.AWAKE;
+    return looked(meetsTheCheckIn ? Optional.of(at) : lastLookAt);
+  }
+
+  private AcidState looked(Optional<Instant> lastLook) {
+    return new AcidState(layers, extended, onNextRung, fanOn, Set.of(), lastLook);
+  }
+
+  public Optional<Layer> last() {
+    return layers.isEmpty() ? Optional.empty() : Optional.of(layers.getLast());
+  }
+
+  /// The layer that is being spread.
+  public Optional<Layer> running() {
+    return last().filter(layer -> layer.coveredAt().isEmpty());
+  }
+}

@@ -1,0 +1,165 @@
+package ivesk.core.treatment;
+
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.AcidState.Layer;
+import ivesk.core.treatment.Looks.Told;
+import ivesk.core.treatment.Looks.ZoneState;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/// All that one decision reads: the plan, the state and the moment, with what follows from them.
+///
+/// @param treated zones that have had acid
+/// @param active those that still carry it
+/// @param told the last number with acid on
+/// @param lines hold and stop at that answer
+record Look(
+    TreatmentPlan plan,
+    TreatmentState state,
+    Instant now,
+    List<Zone> treated,
+    List<Zone> active,
+    Optional<Told> told,
+    SensationLines lines) {
+
+  /// A number on a hot spot from which the zone has had enough.
+  private static final int HOT_SPOT_ENDS = 7;
+
+  /// What another layer needs before the limit, besides its dwell.
+  private static final Duration TO_SPREAD = Duration.ofSeconds(30);
+
+  static Look of(TreatmentPlan plan, TreatmentState state, Instant now) {
+    Optional<Told> told = state.lastUnderAcid();
+    return new Look(
+        plan,
+        state,
+        now,
+        state.treated(plan),
+        state.active(plan),
+        told,
+        SensationLines.at(plan, state, told.map(Told::at).orElse(state.lastEventAt())));
+  }
+
+  boolean acidOn() {
+    return state.phase() == Phase.ACID;
+  }
+
+  int feels() {
+    return told.map(Told::value).orElse(0);
+  }
+
+  /// The advice of a row was not passed since the last look.
+  boolean open(Row row) {
+    return !state.acid().declined().contains(row);
+  }
+
+  Optional<Sign> sign(Sign.Weight weight) {
+    return state.signs().stream().filter(s -> s.weight() == weight).sorted().findFirst();
+  }
+
+  boolean over(Optional<Instant> instant) {
+    return instant.filter(at -> !now.isBefore(at)).isPresent();
+  }
+
+  boolean atStopLine() {
+    return told.isPresent() && feels() >= lines.stop();
+  }
+
+  boolean atHoldLine() {
+    return told.isPresent() && feels() >= lines.hold();
+  }
+
+  /// Ending whitening, wherever acid has been.
+  List<Zone> white() {
+    return where(treated, zone -> Endpoints.ends(plan, zone));
+  }
+
+  List<Zone> injured() {
+    return where(plan.zones(), zone -> zone.whitening().atLeast(Whitening.F3));
+  }
+
+  /// Zones that have had enough: ending whitening, redness 3, or a hot spot of 7 and more.
+  List<Zone> spent() {
+    return where(active, this::spent);
+  }
+
+  private boolean spent(ZoneState zone) {
+    return Endpoints.ends(plan, zone)
+        || zone.redness() == 3
+        || zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
+  }
+
+  /// Zones on which another layer may go: never over frost, never on what is ended or spent.
+  List<Zone> startable() {
+    return where(
+        plan.zones(),
+        zone -> !zone.ended() && !zone.wipeOwed() && !zone.whitening().frost() && !spent(zone));
+  }
+
+  List<Zone> where(List<Zone> among, Predicate<ZoneState> test) {
+    return among.stream().filter(zone -> test.test(state.zones().get(zone))).toList();
+  }
+
+  /// Zones of the running layer that are still to cover.
+  List<Zone> uncovered() {
+    return where(state.lastLayer().map(Layer::zones).orElse(plan.zones()), zone -> !zone.reached());
+  }
+
+  Optional<Instant> settledAt() {
+    return Advisor.clocks(plan, state).settledAt();
+  }
+
+  /// The layer is covered and its dwell is over.
+  boolean settled() {
+    return over(settledAt());
+  }
+
+  boolean endpointReached() {
+    return Endpoints.reachedPlanned(plan, state);
+  }
+
+  int layersDone() {
+    return state.layers().size();
+  }
+
+  /// n, or m once the therapist has asked for it.
+  int layersPlanned() {
+    return state.acid().extended() ? plan.layersAtMost() : state.ready().layersPlanned();
+  }
+
+  /// The client cannot give a number that could be relied on.
+  boolean numbed() {
+    return state.response() != Response.AWAKE;
+  }
+
+  /// An answer since the last layer was covered, or a look in its place.
+  boolean lookedSinceLayer() {
+    Instant covered = state.lastLayer().flatMap(Layer::coveredAt).orElse(Instant.MAX);
+    return told.filter(answer -> !answer.at().isBefore(covered)).isPresent()
+        || numbed() && state.acid().lastLookAt().filter(at -> !at.isBefore(covered)).isPresent();
+  }
+
+  boolean redCalm() {
+    return active.stream().allMatch(zone -> state.zones().get(zone).redness() <= 1);
+  }
+
+  /// Careful: a first peel with this family, or skin of sensitivity 2 and more.
+  boolean careful() {
+    return plan.firstVisit() || plan.sensitivity().atLeast(Sensitivity.SENSITIVE);
+  }
+
+  /// Another layer would not settle before the limit.
+  boolean tooLate() {
+    return over(tooLateAt(plan, state));
+  }
+
+  static Optional<Instant> tooLateAt(TreatmentPlan plan, TreatmentState state) {
+    return state.limitAt().map(limit -> limit.minus(plan.dwell()).minus(TO_SPREAD));
+  }
+}

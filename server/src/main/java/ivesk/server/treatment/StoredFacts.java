@@ -1,0 +1,161 @@
+package ivesk.server.treatment;
+
+import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.EndingStep;
+import ivesk.core.treatment.Row;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.server.app.StorageMapper;
+import ivesk.server.app.StorageMapper.Shape;
+import ivesk.server.app.StorageMapper.Upcaster;
+import ivesk.server.formula.StoredFormula;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ObjectNode;
+
+/// How the facts of a treatment are kept: each by the name of its record, in a version of its own.
+/// Only ids, numbers and what somebody wrote are kept, never words of Ivesk's own.
+@Component
+final class StoredFacts {
+
+  /// The plan in the opening fact is in a shape of its own.
+  record StoredOpening(StoredPlan plan) {}
+
+  private static final Shape<StoredOpening> OPENED =
+      Shape.of("Opened", StoredOpening.class, StoredFacts::labelled);
+
+  /// As the ending was worded before its steps had ids.
+  private static final Map<String, String> WORDS_OF_STEPS =
+      Map.ofEntries(
+          before("Say it first: a short sting is normal", EndingStep.SAY_STING),
+          before("Blot the excess", EndingStep.BLOT),
+          before(
+              "Neutraliser on hot spots first, then in the order applied, from each zone's edge",
+              EndingStep.NEUTRALISE),
+          before("Repeat until no fizz", EndingStep.REPEAT_TO_NO_FIZZ),
+          before("Rinse cool", EndingStep.RINSE_COOL),
+          before(
+              "Lift the gel with dry gauze, light strokes away from centre and eyes",
+              EndingStep.LIFT_GEL),
+          before(
+              "Neutraliser on hot spots first, then in the order applied",
+              EndingStep.NEUTRALISE_LIFTED),
+          before("Press hot spots again, repeat until no fizz", EndingStep.PRESS_HOT_SPOTS),
+          before("Wipe the paste off with dry gauze", EndingStep.WIPE_PASTE),
+          before("Cool rinse, a clean face of the pad for each stroke", EndingStep.COOL_RINSE),
+          before("Fan until it falls", EndingStep.FAN),
+          before(
+              "Lids stay closed: cool damp pads, outwards from the nose",
+              EndingStep.PADS_FROM_THE_NOSE),
+          before("A fresh pad each stroke", EndingStep.FRESH_PADS),
+          before("Cool water, a clean face of the pad for each stroke", EndingStep.COOL_WATER),
+          before("Pat dry", EndingStep.PAT_DRY),
+          before("Wipe, then cool rinse with mild cleanser", EndingStep.WIPE_THEN_RINSE),
+          before("Fan, cool wet compress", EndingStep.FAN_AND_COMPRESS),
+          before(
+              "What has been absorbed runs its course: say so", EndingStep.SAY_IT_RUNS_ITS_COURSE),
+          before("Leave it as it is; loose crystals may be dusted off", EndingStep.LEAVE_AS_IT_IS),
+          before("Cold wet compresses, changed often; no ice on skin", EndingStep.COLD_COMPRESSES),
+          before(
+              "They dilute what is left and undo nothing: say so",
+              EndingStep.SAY_IT_UNDOES_NOTHING));
+
+  private static final Map<String, String> WORDS_OF_PRODUCTS =
+      Map.ofEntries(
+          before("Calming serum, pressed in", AfterProduct.CALMING_SERUM),
+          before("Bland cream", AfterProduct.BLAND_CREAM),
+          before("Eye and lip care", AfterProduct.EYE_AND_LIP_CARE),
+          before("Mineral sunscreen 50", AfterProduct.MINERAL_SUNSCREEN));
+
+  /// Facts that were kept otherwise before versions were counted: rows as numbers, steps and
+  /// products as the words of that time.
+  private static final Map<Class<? extends Fact>, Upcaster> FIRST =
+      Map.of(
+          AdviceTaken.class, StoredFacts::rowAsId,
+          AdviceDeclined.class, StoredFacts::rowAsId,
+          EndingStarted.class, StoredFacts::rowAsId,
+          EndingStepDone.class, kept -> renamed(kept, "step", WORDS_OF_STEPS),
+          ProductApplied.class, kept -> renamed(kept, "product", WORDS_OF_PRODUCTS));
+
+  private static final Map<String, Shape<?>> SHAPES = StorageMapper.byType(shapes());
+
+  private final StorageMapper storage;
+
+  StoredFacts(StorageMapper storage) {
+    this.storage = storage;
+  }
+
+  byte[] write(Fact fact) {
+    return fact instanceof Opened(var plan)
+        ? storage.write(OPENED, new StoredOpening(StoredPlan.of(plan)))
+        : write(SHAPES.get(fact.getClass().getSimpleName()), fact);
+  }
+
+  private <T> byte[] write(Shape<T> shape, Fact fact) {
+    return storage.write(shape, shape.shape().cast(fact));
+  }
+
+  /// @throws StorageMapper.Unreadable for a type or version that this Ivesk does not know
+  Fact read(byte[] kept) {
+    Object read = storage.read(kept, SHAPES);
+    return read instanceof StoredOpening(var plan) ? new Opened(plan.plan()) : (Fact) read;
+  }
+
+  /// Every kind of fact there is.
+  static List<Class<?>> kinds() {
+    return permitted(Fact.class).toList();
+  }
+
+  /// In which version a kind of fact is kept.
+  static int version(String kind) {
+    return SHAPES.get(kind).version();
+  }
+
+  private static Stream<Class<?>> permitted(Class<?> sealed) {
+    return Arrays.stream(sealed.getPermittedSubclasses())
+        .flatMap(kind -> kind.isSealed() ? permitted(kind) : Stream.of(kind));
+  }
+
+  private static List<Shape<?>> shapes() {
+    List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED));
+    for (Class<?> kind : kinds()) {
+      if (kind != Opened.class) {
+        shapes.add(Shape.of(kind.getSimpleName(), kind, FIRST.getOrDefault(kind, Upcaster.SAME)));
+      }
+    }
+    return shapes;
+  }
+
+  private static Map.Entry<String, String> before(String words, Enum<?> id) {
+    return Map.entry(words, id.name());
+  }
+
+  private static ObjectNode labelled(ObjectNode kept) {
+    ObjectNode plan = (ObjectNode) kept.get("plan");
+    StoredFormula.addLabel((ObjectNode) plan.get("formula"));
+    if (plan.get("nextRung") instanceof ObjectNode next) StoredFormula.addLabel(next);
+    return kept;
+  }
+
+  private static ObjectNode rowAsId(ObjectNode kept) {
+    int number = kept.path("row").asInt(0);
+    // An END that no row had brought was kept without one, or as 0.
+    kept.remove("row");
+    if (number > 0) kept.put("row", Row.values()[number - 1].name());
+    return kept;
+  }
+
+  private static ObjectNode renamed(ObjectNode kept, String field, Map<String, String> ids) {
+    String words = kept.path(field).asString();
+    return kept.put(field, ids.getOrDefault(words, words));
+  }
+}

@@ -1,0 +1,87 @@
+package ivesk.server.treatment;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.plan.AddOn;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Volume;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.server.formula.StoredFormula;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+/// A plan as it is kept with the treatment that it opened.
+record StoredPlan(
+    StoredFormula formula,
+    List<Zone> zones,
+    int layersPlanned,
+    int layersAtMost,
+    Optional<Duration> contactLimit,
+    int hold,
+    int stop,
+    Phototype phototype,
+    Sensitivity sensitivity,
+    boolean firstVisit,
+    boolean firstFrostEnds,
+    Optional<StoredFormula> nextRung,
+    int restAtMost,
+    boolean solventAllowed,
+    DepthClass depth,
+    double areaCm2,
+    double layerMl,
+    Optional<String> lot,
+    Optional<StoredAddOn> addOn) {
+
+  record StoredAddOn(StoredFormula formula, boolean shortContact) {}
+
+  static StoredPlan of(TreatmentPlan plan) {
+    return new StoredPlan(
+        StoredFormula.of(plan.formula()),
+        plan.zones(),
+        plan.layersPlanned(),
+        plan.layersAtMost(),
+        plan.contactLimit(),
+        plan.hold(),
+        plan.stop(),
+        plan.phototype(),
+        plan.sensitivity(),
+        plan.firstVisit(),
+        plan.firstFrostEnds(),
+        plan.nextRung().map(StoredFormula::of),
+        plan.restAtMost(),
+        plan.solventAllowed(),
+        plan.depth(),
+        plan.area().cm2(),
+        plan.layer().ml(),
+        plan.lot(),
+        plan.addOn()
+            .map(
+                after -> new StoredAddOn(StoredFormula.of(after.formula()), after.shortContact())));
+  }
+
+  TreatmentPlan plan() {
+    return new TreatmentPlan(
+        formula.formula(),
+        zones,
+        layersPlanned,
+        layersAtMost,
+        contactLimit,
+        hold,
+        stop,
+        phototype,
+        sensitivity,
+        firstVisit,
+        firstFrostEnds,
+        nextRung.map(StoredFormula::formula),
+        restAtMost,
+        solventAllowed,
+        depth,
+        Area.cm2(areaCm2),
+        Volume.ml(layerMl),
+        lot,
+        addOn.map(after -> new AddOn(after.formula().formula(), after.shortContact())));
+  }
+}

@@ -1,0 +1,108 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/// The pool retires its connections after half an hour, the one that made the schema too. Every
+/// table must still take writes then.
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class RetiredConnectionsTest {
+  /// Rows for tables that the demo leaves empty.
+  private static final Map<String, String> ROWS =
+      Map.of(
+          "SETTLEMENT",
+          "INSERT INTO settlement (visit_id, kind, rule_id, said, words, by_whom, at)"
+              + " SELECT id, 'OVERRIDE', 'SCR-HAIR', 'waxed', 'calm', 'ines', CURRENT_TIMESTAMP"
+              + " FROM visit LIMIT 1",
+          "PLAN_STAGE",
+          "INSERT INTO plan_stage (visit_id, position, formula_code)"
+              + " SELECT visit_id, 0, 'RET-1' FROM visit_plan LIMIT 1",
+          "PLAN_ZONE",
+          "INSERT INTO plan_zone (visit_id, position, zone)"
+              + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1");
+
+  private Practice practice;
+  private JdbcClient jdbc;
+
+  @BeforeAll
+  void retireEveryConnection() throws InterruptedException, SQLException {
+    practice = Practice.open();
+    jdbc = practice.bean(JdbcClient.class);
+    HikariDataSource pool = practice.bean(HikariDataSource.class);
+    List<String> before = sessions();
+    // One at a time, as in real life: without any connection the database would close, and forget.
+    try (Connection last = pool.getConnection()) {
+      pool.getHikariPoolMXBean().softEvictConnections();
+      for (int i = 0; i < 100 && newOnes(before) == 0; i++) Thread.sleep(50);
+      assertThat(last.isValid(1)).isTrue();
+    }
+    for (int i = 0; i < 100 && sessions().stream().anyMatch(before::contains); i++) {
+      Thread.sleep(50);
+    }
+    assertThat(sessions()).isNotEmpty().doesNotContainAnyElementsOf(before);
+  }
+
+  private long newOnes(List<String> before) {
+    return sessions().stream().filter(session -> !before.contains(session)).count();
+  }
+
+  @AfterAll
+  void close() {
+    practice.close();
+  }
+
+  private List<String> sessions() {
+    return jdbc.sql(
+            "SELECT SESSION_ID || CAST(SESSION_START AS VARCHAR) FROM INFORMATION_SCHEMA.SESSIONS")
+        .query(String.class)
+        .list();
+  }
+
+  List<String> tables() {
+    return jdbc.sql(
+            "SELECT TABLE_NAME FROM INFORMATION_SCHEMA.TABLES WHERE TABLE_SCHEMA = 'PUBLIC'"
+                + " AND TABLE_NAME <> 'flyway_schema_history' ORDER BY 1")
+        .query(String.class)
+        .list();
+  }
+
+  @ParameterizedTest
+  @MethodSource("tables")
+  void stillTakesWrites(String table) {
+    String column =
+        jdbc.sql(
+                "SELECT COLUMN_NAME FROM INFORMATION_SCHEMA.COLUMNS WHERE TABLE_SCHEMA = 'PUBLIC'"
+                    + " AND TABLE_NAME = ? AND IS_IDENTITY = 'NO' ORDER BY ORDINAL_POSITION LIMIT 1")
+            .param(table)
+            .query(String.class)
+            .single();
+    String update = "UPDATE " + table + " SET " + column + " = " + column;
+    int written = jdbc.sql(update).update();
+    if (written == 0) {
+      assertThat(ROWS).as("a row for the empty table").containsKey(table);
+      assertThat(jdbc.sql(ROWS.get(table)).update()).isEqualTo(1);
+      written = jdbc.sql(update).update();
+    }
+    assertThat(written).isPositive();
+  }
+
+  @Test
+  void whatIsNoneOfTheKindsIsStillRefused() {
+    assertThat(
+            org.assertj.core.api.Assertions.catchThrowable(
+                () -> jdbc.sql("UPDATE account SET role = 'GUEST'").update()))
+        .hasMessageContaining("Value not permitted");
+  }
+}

@@ -1,0 +1,82 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Substance;
+import ivesk.core.skin.Condition;
+import ivesk.core.skin.Hydration;
+import ivesk.core.skin.LookFinding;
+import ivesk.core.skin.Oil;
+import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.EndingStep;
+import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Redness;
+import ivesk.core.treatment.Sign;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.Quality;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.Whitening;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/// The web's words of core's enums. With -Divesk.schema.write=true they are written anew.
+class WordsTest {
+  private static final Path FILE = Path.of("../web/src/api/enumWords.ts");
+
+  @Test
+  void theWebSpellsEnumsAsCoreDoes() throws IOException {
+    String words =
+        "// Core's words for its enums. Written by WordsTest; do not edit.\n"
+            + table("ZONES", Zone.values(), Zone::label)
+            + table("REGIONS", Region.values(), Region::label)
+            + table("CONDITIONS", Condition.values(), Condition::label)
+            + table("LOOK_FINDINGS", LookFinding.values(), LookFinding::label)
+            + table("OILS", Oil.values(), Oil::label)
+            + table("HYDRATIONS", Hydration.values(), Hydration::label)
+            + table("FAMILIES", Family.values(), Family::label)
+            + table("SUBSTANCES", Substance.values(), Substance::label)
+            + table("DEPTHS", DepthClass.values(), DepthClass::label)
+            + table("READY_STEPS", ReadyStep.values(), ReadyStep::label)
+            + table("GATE_CHOICES", GateA.values(), GateA::label)
+            + table("SIGNS", Sign.values(), Sign::label)
+            + table("WHITENING", Whitening.values(), Whitening::brief)
+            + table("WHITENING_LOOKS", Whitening.values(), Whitening::looks)
+            + list("REDNESS", Redness.values(), Redness::label)
+            + table("QUALITIES", Quality.values(), Quality::label)
+            + table("RESPONSES", Response.values(), Response::label)
+            + table("ENDING_STEPS", EndingStep.values(), EndingStep::words)
+            + table("AFTER_PRODUCTS", AfterProduct.values(), AfterProduct::label);
+    if (Boolean.getBoolean("ivesk.schema.write")) Files.writeString(FILE, words);
+    assertThat(Files.readString(FILE))
+        .as("stale: run mvn -pl core,web,server test -Divesk.schema.write=true")
+        .isEqualTo(words);
+  }
+
+  private static <E extends Enum<E>> String table(
+      String name, E[] constants, Function<E, String> words) {
+    return Arrays.stream(constants)
+        .map(constant -> "  " + constant.name() + ": " + quoted(words.apply(constant)) + ",\n")
+        .collect(Collectors.joining("", "\nexport const " + name + " = {\n", "} as const;\n"));
+  }
+
+  /// By grade, 0 first.
+  private static <E extends Enum<E>> String list(
+      String name, E[] constants, Function<E, String> words) {
+    return Arrays.stream(constants)
+        .map(constant -> quoted(words.apply(constant)))
+        .collect(Collectors.joining(", ", "\nexport const " + name + " = [", "] as const;\n"));
+  }
+
+  private static String quoted(String words) {
+    return '"' + words.replace("\"", "\\\"") + '"';
+  }
+}

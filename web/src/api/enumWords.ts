@@ -1,0 +1,237 @@
+// Core's words for its enums. Written by WordsTest; do not edit.
+
+export const ZONES = {
+  FOREHEAD: "forehead",
+  GLABELLA: "glabella",
+  TEMPLE_RIGHT: "right temple",
+  TEMPLE_LEFT: "left temple",
+  EYE_RIGHT: "right eye contour",
+  EYE_LEFT: "left eye contour",
+  NOSE: "nose",
+  CHEEK_RIGHT: "right cheek",
+  CHEEK_LEFT: "left cheek",
+  UPPER_LIP: "upper lip",
+  CHIN: "chin",
+  JAW_RIGHT: "right jawline",
+  JAW_LEFT: "left jawline",
+  NECK: "neck",
+  DECOLLETAGE: "decolletage",
+  HAND_RIGHT: "back of the right hand",
+  HAND_LEFT: "back of the left hand",
+  BACK_UPPER: "upper back",
+  BACK_LOWER: "lower back",
+  CHEST: "chest",
+  ARM_RIGHT: "right upper arm",
+  ARM_LEFT: "left upper arm",
+  THIGH_RIGHT: "right thigh",
+  THIGH_LEFT: "left thigh",
+} as const;
+
+export const REGIONS = {
+  FACE: "face",
+  EYE_CONTOUR: "eye contour",
+  NECK_DECOLLETAGE: "neck and decolletage",
+  HANDS: "hands",
+  BACK: "back",
+  CHEST: "chest",
+  UPPER_ARMS: "upper arms",
+  THIGHS: "thighs",
+} as const;
+
+export const CONDITIONS = {
+  COMEDONES: "comedones",
+  INFLAMED_SPOTS: "inflamed spots",
+  SCARS_SHALLOW: "rolling scars, shallow",
+  SCARS_BOXCAR: "boxcar scars",
+  SCARS_ICEPICK: "icepick scars",
+  PIH: "marks after spots (PIH)",
+  MELASMA: "melasma",
+  MELASMA_EPIDERMAL: "melasma, epidermal",
+  MELASMA_MIXED: "melasma, mixed",
+  MELASMA_DERMAL: "melasma, dermal",
+  SUN_DAMAGE: "sun spots",
+  FINE_LINES: "fine lines",
+  DULLNESS: "dull",
+  ROUGHNESS: "rough",
+  PORES: "enlarged pores",
+  ROSACEA_PAPULES: "rosacea with papules",
+  ROSACEA_FLUSHING: "rosacea, flushing",
+  DRYNESS: "dry",
+  KERATOSIS_PILARIS: "keratosis pilaris",
+  WRINKLES_DEEP: "deeper wrinkles",
+} as const;
+
+export const LOOK_FINDINGS = {
+  FLAKING: "flaking",
+  SHINE: "shine",
+  MAKE_UP: "make-up",
+  IRRITATION: "irritation",
+  OPEN_SPOTS: "open spots",
+  PORES: "pores",
+  COMEDONES: "comedones",
+  TEXTURE: "texture",
+  PIGMENT: "pigment",
+  FINE_LINES: "fine lines",
+} as const;
+
+export const OILS = {
+  DRY: "dry",
+  BALANCED: "balanced",
+  COMBINATION: "combination",
+  OILY: "oily",
+} as const;
+
+export const HYDRATIONS = {
+  WELL: "well hydrated",
+  DEHYDRATED: "dehydrated",
+} as const;
+
+export const FAMILIES = {
+  PHA: "PHA",
+  ENZYME: "enzyme",
+  LACTIC: "lactic",
+  MANDELIC: "mandelic",
+  AZELAIC_MANDELIC: "azelaic-mandelic",
+  GLYCOLIC: "glycolic",
+  SALICYLIC: "salicylic",
+  JESSNER: "Jessner",
+  PYRUVIC: "pyruvic",
+  TCA: "TCA",
+  RESORCINOL: "resorcinol",
+  LONG_WEAR: "long wear",
+  SPOT: "spot",
+  EYE: "eye contour",
+  RETINOID: "retinoid add-on",
+} as const;
+
+export const SUBSTANCES = {
+  GLYCOLIC: "glycolic",
+  LACTIC: "lactic",
+  MANDELIC: "mandelic",
+  SALICYLIC: "salicylic",
+  TCA: "trichloroacetic",
+  PYRUVIC: "pyruvic",
+  CITRIC: "citric",
+  MALIC: "malic",
+  TARTARIC: "tartaric",
+  AZELAIC: "azelaic",
+  GLUCONOLACTONE: "gluconolactone",
+  RESORCINOL: "resorcinol",
+  RETINOL: "retinol",
+  PAPAYA: "papaya enzyme",
+  PINEAPPLE: "pineapple enzyme",
+  PUMPKIN: "pumpkin enzyme",
+} as const;
+
+export const DEPTHS = {
+  VERY_SUPERFICIAL: "very superficial",
+  SUPERFICIAL: "superficial",
+  MEDIUM: "medium",
+} as const;
+
+export const READY_STEPS = {
+  CHANGED: "what changed",
+  CONSENT: "consent",
+  PHOTOS: "photo before",
+  BRIEFING: "briefing",
+  LOOK_1: "look 1",
+  HAIR_LENSES_GLOVES: "hair, lenses, gloves",
+  CLEANSE: "cleanse, twice",
+  LOOK_2: "look 2, lamp",
+  PREP: "prep wipe",
+  BASELINE: "redness baseline",
+  GATE_A: "answer to the prep",
+  BARRIER: "barrier",
+  EYES: "eyes",
+  IN_REACH: "in reach",
+  FAN_TISSUE: "fan and tissue",
+} as const;
+
+export const GATE_CHOICES = {
+  KEEP: "kept",
+  SHORTEN: "shortened",
+  STOP: "stopped",
+} as const;
+
+export const SIGNS = {
+  FAINT: "faint",
+  BREATHLESS: "breathless",
+  PALPITATION: "palpitation",
+  RINGING_EARS: "ringing ears",
+  WHEALS_BEYOND: "wheals beyond the area",
+  SWELLING_MOUTH: "lip, tongue or throat swelling",
+  EYE: "product in the eye",
+  BLISTER: "blister",
+  SWELLING: "local swelling",
+  WHEALS: "wheals",
+  ASKS_TO_STOP: "client asks to stop",
+} as const;
+
+export const WHITENING = {
+  NONE: "none",
+  CRYSTALS: "crystals",
+  F1: "F1",
+  F2: "F2",
+  F3: "F3",
+  F4: "F4",
+} as const;
+
+export const WHITENING_LOOKS = {
+  NONE: "no white",
+  CRYSTALS: "powdery, wipes off",
+  F1: "speckled or thin on pink",
+  F2: "even white, pink shows through",
+  F3: "solid white",
+  F4: "grey or yellowish",
+} as const;
+
+export const REDNESS = ["none", "pink", "red, even", "deep red or patchy"] as const;
+
+export const QUALITIES = {
+  COOL: "cool",
+  TIGHT: "tight",
+  TINGLE: "tingle",
+  HOT: "hot",
+  STING: "sting",
+  ITCH: "itch",
+  THROB: "throb",
+  NUMB: "numb",
+  STICKY: "sticky",
+} as const;
+
+export const RESPONSES = {
+  AWAKE: "awake",
+  ASLEEP: "asleep",
+  NUMBED: "numbed",
+} as const;
+
+export const ENDING_STEPS = {
+  SAY_STING: "Say it first: a short sting is normal",
+  BLOT: "Blot the excess",
+  NEUTRALISE: "Neutraliser on hot spots first, then in the order applied, from each zone's edge",
+  REPEAT_TO_NO_FIZZ: "Repeat until no fizz",
+  RINSE_COOL: "Rinse cool",
+  LIFT_GEL: "Lift the gel with dry gauze, light strokes away from centre and eyes",
+  NEUTRALISE_LIFTED: "Neutraliser on hot spots first, then in the order applied",
+  PRESS_HOT_SPOTS: "Press hot spots again, repeat until no fizz",
+  WIPE_PASTE: "Wipe the paste off with dry gauze",
+  COOL_RINSE: "Cool rinse, a clean face of the pad for each stroke",
+  FAN: "Fan until it falls",
+  PADS_FROM_THE_NOSE: "Lids stay closed: cool damp pads, outwards from the nose",
+  FRESH_PADS: "A fresh pad each stroke",
+  COOL_WATER: "Cool water, a clean face of the pad for each stroke",
+  PAT_DRY: "Pat dry",
+  WIPE_THEN_RINSE: "Wipe, then cool rinse with mild cleanser",
+  FAN_AND_COMPRESS: "Fan, cool wet compress",
+  SAY_IT_RUNS_ITS_COURSE: "What has been absorbed runs its course: say so",
+  LEAVE_AS_IT_IS: "Leave it as it is; loose crystals may be dusted off",
+  COLD_COMPRESSES: "Cold wet compresses, changed often; no ice on skin",
+  SAY_IT_UNDOES_NOTHING: "They dilute what is left and undo nothing: say so",
+} as const;
+
+export const AFTER_PRODUCTS = {
+  CALMING_SERUM: "Calming serum, pressed in",
+  BLAND_CREAM: "Bland cream",
+  EYE_AND_LIP_CARE: "Eye and lip care",
+  MINERAL_SUNSCREEN: "Mineral sunscreen 50",
+} as const;

@@ -1,0 +1,98 @@
+import {
+  AFTER_PRODUCTS,
+  ENDING_STEPS,
+  GATE_CHOICES,
+  QUALITIES,
+  READY_STEPS,
+  REDNESS,
+  RESPONSES,
+  SIGNS,
+  WHITENING,
+} from "../api/enumWords";
+import type { Fact, Zone } from "../api/types";
+import { plural, zoneName } from "./words";
+
+/** What happened, as the session log says it; a new kind of fact has no words until it has them here. */
+export function factWords(fact: Fact): string {
+  switch (fact.type) {
+    case "Opened":
+      return "opened";
+    case "StepDone":
+      return noted(READY_STEPS[fact.step], fact.note);
+    case "GateADecided":
+      return noted(`answer to the prep: ${GATE_CHOICES[fact.choice]}`, fact.note);
+    case "TimerArmed":
+      return "timer armed";
+    case "LayerStarted":
+      return `layer started on ${zones(fact.zones)}${fact.nextRung ? ", next rung" : ""}`;
+    case "ZoneReached":
+      return `${zoneName(fact.zone)} covered`;
+    case "LayerCovered":
+      return "layer covered";
+    case "LayersExtended":
+      return "one more layer asked for";
+    case "ZoneEnded":
+      return `${zoneName(fact.zone)} ended`;
+    case "FanTurned":
+      return fact.on ? "fan on" : "fan off";
+    case "AdviceTaken":
+      return "advice taken";
+    case "AdviceDeclined":
+      return `went on: ${fact.reason}`;
+    case "SensationAnswered":
+      return `feels ${fact.value}`;
+    case "QualityTold":
+      return `it feels ${QUALITIES[fact.quality]}`;
+    case "RednessSeen":
+      return `redness: ${byGrade(fact.grades)}`;
+    case "WhiteningSeen":
+      return `white: ${WHITENING[fact.grade]} on ${zones(fact.zones)}`;
+    case "WipeTested":
+      return fact.cameOff ? "wipe test: comes off, crystals" : "wipe test: stays, frost";
+    case "HotSpotFelt":
+      return `hot spot, ${zoneName(fact.zone)}: ${fact.value}`;
+    case "SignSeen":
+      return SIGNS[fact.sign];
+    case "SignResolved":
+      return noted(`${SIGNS[fact.sign]}: over`, fact.note);
+    case "ResponseNoted":
+      return `client ${RESPONSES[fact.response]}`;
+    case "WorkedIn":
+      return `worked in on the ${zoneName(fact.zone)}`;
+    case "NoteWritten":
+      return fact.text;
+    case "EndingStarted":
+      return "END";
+    case "EndingStepDone":
+      return ENDING_STEPS[fact.step];
+    case "ProductApplied":
+      return AFTER_PRODUCTS[fact.product];
+    case "AddOnPutOn":
+      return "retinoid put on";
+    case "AddOnWipedOff":
+      return "retinoid wiped off";
+    case "LeavingChecked":
+      return fact.noBurning ? "leaving check: no burning" : "leaving check: it burns";
+    case "Signed":
+      return "signed";
+  }
+}
+
+function noted(words: string, note: string): string {
+  return note ? `${words} (${note})` : words;
+}
+
+function zones(all: Zone[]): string {
+  return all.length > 4 ? plural(all.length, "zone") : all.map(zoneName).join(", ");
+}
+
+/** "pink on 11 zones", the strongest first. */
+function byGrade(grades: Record<string, number>): string {
+  return [3, 2, 1, 0]
+    .map((grade) => {
+      const there = Object.keys(grades).filter((zone) => grades[zone] === grade) as Zone[];
+      return there.length > 0 ? `${REDNESS[grade]} on ${zones(there)}` : "";
+    })
+    .filter(Boolean)
+    .join("; ");
+}
