@@ -3,20 +3,24 @@ import importX, { createNodeResolver } from "eslint-plugin-import-x";
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-const rooms = [
-  "practice",
+// Each floor knows only those before it: what the server says, shared parts, the rooms, and on top
+// the frame with its routes.
+const floors = [
+  "api",
+  "parts",
+  "treatment",
   "client",
-  "visit",
   "skin",
-  "screening",
+  "practice",
   "formula",
+  "screening",
   "selection",
   "plan",
-  "treatment",
+  "visit",
   "aftercare",
+  "app",
 ];
 
-// Parts are shared and know no room; nothing but the frame reaches into everything.
 export default tseslint.config(
   js.configs.recommended,
   tseslint.configs.strict,
@@ -35,10 +39,10 @@ export default tseslint.config(
         "error",
         {
           basePath: "./src",
-          zones: [
-            { target: "./parts", from: ["./app", ...rooms.map((room) => `./${room}`)] },
-            { target: "./api", from: ["./app", "./parts", ...rooms.map((room) => `./${room}`)] },
-          ],
+          zones: floors.slice(0, -1).map((floor, i) => ({
+            target: `./${floor}`,
+            from: floors.slice(i + 1).map((above) => `./${above}`),
+          })),
         },
       ],
     },

@@ -12,7 +12,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, firstName, hour } from "../parts/words";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
-import type { StationProps } from "../visit/VisitStation";
+import type { StationProps } from "../parts/StationProps";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
 import "./after.css";

@@ -71,8 +71,15 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** After a write on a visit everything that is computed from it is asked anew. */
+/**
+ * After a write on a visit everything that is computed from it is asked anew, but for the part that
+ * the write itself has answered.
+ */
 export function useVisitChanged(visitId: string) {
   const queries = useQueryClient();
-  return () => queries.invalidateQueries({ queryKey: ["visit", visitId] });
+  return (answered?: string) =>
+    queries.invalidateQueries({
+      queryKey: ["visit", visitId],
+      predicate: ({ queryKey }) => answered === undefined || queryKey[2] !== answered,
+    });
 }

@@ -5,6 +5,7 @@ import { createBrowserRouter, Outlet, RouterProvider } from "react-router";
 import { queryClient } from "../api/client";
 import { RoomOf } from "./RoomOf";
 import { SignedIn } from "./SignedIn";
+import { Top } from "./Top";
 import { roomVariables } from "./theme";
 
 // Each screen is loaded when it is first opened.
@@ -14,7 +15,7 @@ const Chart = lazy(() => import("../client/Chart"));
 const Bench = lazy(() => import("../formula/Bench"));
 const Shelf = lazy(() => import("../formula/Shelf"));
 const Practice = lazy(() => import("../practice/Practice"));
-const VisitStation = lazy(() => import("../visit/VisitStation"));
+const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
 
 function Frame() {
@@ -27,16 +28,28 @@ function Frame() {
   );
 }
 
-function NotHere() {
+/** The light of the desk, and the top of its screens. */
+function Desk() {
   return (
     <RoomOf room="desk">
-      <main className="pad">
-        <h1>There is nothing here</h1>
-        <p>
-          <a href="/">Go to Today</a>
-        </p>
-      </main>
+      <div className="station">
+        <Top />
+        <Suspense fallback={null}>
+          <Outlet />
+        </Suspense>
+      </div>
     </RoomOf>
+  );
+}
+
+function NotHere() {
+  return (
+    <main className="pad">
+      <h1>There is nothing here</h1>
+      <p>
+        <a href="/">Go to Today</a>
+      </p>
+    </main>
   );
 }
 
@@ -44,15 +57,27 @@ const router = createBrowserRouter([
   {
     element: <Frame />,
     children: [
-      { path: "/", element: <Today /> },
-      { path: "/clients", element: <Clients /> },
-      { path: "/clients/:clientId", element: <Chart /> },
-      { path: "/bench/:tool?", element: <Bench /> },
-      { path: "/shelf/:code?", element: <Shelf /> },
-      { path: "/practice", element: <Practice /> },
-      { path: "/visits/:visitId/sheet", element: <Sheet /> },
+      {
+        element: <Desk />,
+        children: [
+          { path: "/", element: <Today /> },
+          { path: "/clients", element: <Clients /> },
+          { path: "/clients/:clientId", element: <Chart /> },
+          { path: "/bench/:tool?", element: <Bench /> },
+          { path: "/shelf/:code?", element: <Shelf /> },
+          { path: "/practice", element: <Practice /> },
+          { path: "*", element: <NotHere /> },
+        ],
+      },
+      {
+        path: "/visits/:visitId/sheet",
+        element: (
+          <RoomOf room="desk">
+            <Sheet />
+          </RoomOf>
+        ),
+      },
       { path: "/visits/:visitId/:station", element: <VisitStation /> },
-      { path: "*", element: <NotHere /> },
     ],
   },
 ]);

@@ -4,8 +4,6 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, body } from "../api/client";
 import type { Treatment, Visit } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
@@ -47,63 +45,60 @@ export default function Chart() {
     newest.find((visit) => visit.signedAt) ??
     newest[0];
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <ErrorNote error={client.error ?? visits.error ?? archive.error} />
-        {client.data && (
-          <section className="who-strip" aria-label="Client">
-            <h1 className="name">{client.data.name}</h1>
-            {shown && <span>{shown.age}</span>}
-            {shown?.phototype && <span>type {shown.phototype}</span>}
-            <span>{client.data.occupation}</span>
-            <span>{client.data.allergies || "no allergies told"}</span>
-            <span>{client.data.comfort}</span>
-            {client.data.sun && <span className="soft">{client.data.sun}</span>}
-            {client.data.archivedOn && (
-              <span className="warn">archived {day(client.data.archivedOn)}</span>
-            )}
-            <span className="right row">
-              <Button size="small" onClick={() => setEditing(true)}>
-                Edit
-              </Button>
-              <Button
-                size="small"
-                color="inherit"
-                onClick={() => archive.mutate(!client.data.archivedOn)}
-              >
-                {client.data.archivedOn ? "Bring back" : "Archive"}
-              </Button>
-            </span>
-          </section>
-        )}
-        <main className="columns chart">
-          <section aria-label="Visits">
-            <Strip title="Visits" code={newest.length} />
-            <ul>
-              {newest.map((visit) => (
-                <li key={visit.id}>
-                  <button
-                    type="button"
-                    aria-pressed={visit.id === shown?.id}
-                    onClick={() => setPicked(visit.id)}
-                  >
-                    <span className="mono">{day(visit.startsAt)}</span>
-                    <b>{visit.formula ?? "no peel yet"}</b>
-                    <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
-                  </button>
-                </li>
-              ))}
-            </ul>
-            {visits.data && newest.length === 0 && (
-              <p className="pad soft">No visit yet. The first is added on Today.</p>
-            )}
-          </section>
-          <section className="side" aria-label="Record">
-            {shown && <Record visit={shown} />}
-          </section>
-        </main>
-      </div>
+    <>
+      <ErrorNote error={client.error ?? visits.error ?? archive.error} />
+      {client.data && (
+        <section className="who-strip" aria-label="Client">
+          <h1 className="name">{client.data.name}</h1>
+          {shown && <span>{shown.age}</span>}
+          {shown?.phototype && <span>type {shown.phototype}</span>}
+          <span>{client.data.occupation}</span>
+          <span>{client.data.allergies || "no allergies told"}</span>
+          <span>{client.data.comfort}</span>
+          {client.data.sun && <span className="soft">{client.data.sun}</span>}
+          {client.data.archivedOn && (
+            <span className="warn">archived {day(client.data.archivedOn)}</span>
+          )}
+          <span className="right row">
+            <Button size="small" onClick={() => setEditing(true)}>
+              Edit
+            </Button>
+            <Button
+              size="small"
+              color="inherit"
+              onClick={() => archive.mutate(!client.data.archivedOn)}
+            >
+              {client.data.archivedOn ? "Bring back" : "Archive"}
+            </Button>
+          </span>
+        </section>
+      )}
+      <main className="columns chart">
+        <section aria-label="Visits">
+          <Strip title="Visits" code={newest.length} />
+          <ul>
+            {newest.map((visit) => (
+              <li key={visit.id}>
+                <button
+                  type="button"
+                  aria-pressed={visit.id === shown?.id}
+                  onClick={() => setPicked(visit.id)}
+                >
+                  <span className="mono">{day(visit.startsAt)}</span>
+                  <b>{visit.formula ?? "no peel yet"}</b>
+                  <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {visits.data && newest.length === 0 && (
+            <p className="pad soft">No visit yet. The first is added on Today.</p>
+          )}
+        </section>
+        <section className="side" aria-label="Record">
+          {shown && <Record visit={shown} />}
+        </section>
+      </main>
       {editing && client.data && (
         <ClientForm
           client={client.data}
@@ -111,7 +106,7 @@ export default function Chart() {
           onSaved={() => setEditing(false)}
         />
       )}
-    </RoomOf>
+    </>
   );
 }
 

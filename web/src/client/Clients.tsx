@@ -4,8 +4,6 @@ import { useQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { plural } from "../parts/words";
@@ -21,71 +19,68 @@ export default function Clients() {
   const found = useQuery(findClientsQuery(wanted, archived));
   const clients = found.data?.clients ?? [];
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <main className="pad clients">
-          <div className="row wrap">
-            <h1 className="grow">
-              Clients <small className="soft mono count">{found.data?.total}</small>
-            </h1>
-            <TextField
-              label="Find by any part of the name"
-              value={wanted}
-              onChange={(e) => setWanted(e.target.value)}
-              sx={{ maxWidth: 300 }}
-            />
-            <Segments
-              label="Which clients"
-              value={archived ? "archived" : "here"}
-              options={[
-                { id: "here", label: "here" },
-                { id: "archived", label: "archived" },
-              ]}
-              onChange={(which) => setArchived(which === "archived")}
-            />
-            <Button variant="contained" onClick={() => setAdding(true)}>
-              New client
-            </Button>
-          </div>
-          <ErrorNote error={found.error} />
-          <ul>
-            {clients.map((client) => (
-              <li key={client.id}>
-                <Link to={`/clients/${client.id}`}>
-                  <b>{client.name}</b>
-                  <span className="mono">{dayjs().diff(client.dateOfBirth, "year")}</span>
-                  <span>{client.occupation}</span>
-                  <span className="soft">
-                    {[client.allergies, client.comfort].filter(Boolean).join(" · ")}
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-          {found.data && clients.length === 0 && (
-            <p className="soft empty">
-              {wanted.trim()
-                ? `Nobody ${archived ? "archived" : "here"} is called “${wanted.trim()}”.`
-                : archived
-                  ? "Nobody is archived. Who no longer comes is put here from the chart, with everything kept."
-                  : "Clients stand here with what they told. Add the first one."}
-            </p>
-          )}
-          {found.data && !wanted.trim() && found.data.total > clients.length && (
-            <p className="soft">
-              The first {clients.length} of {plural(found.data.total, "client")}. Type a part of a
-              name to find the others.
-            </p>
-          )}
-        </main>
-      </div>
+    <>
+      <main className="pad clients">
+        <div className="row wrap">
+          <h1 className="grow">
+            Clients <small className="soft mono count">{found.data?.total}</small>
+          </h1>
+          <TextField
+            label="Find by any part of the name"
+            value={wanted}
+            onChange={(e) => setWanted(e.target.value)}
+            sx={{ maxWidth: 300 }}
+          />
+          <Segments
+            label="Which clients"
+            value={archived ? "archived" : "here"}
+            options={[
+              { id: "here", label: "here" },
+              { id: "archived", label: "archived" },
+            ]}
+            onChange={(which) => setArchived(which === "archived")}
+          />
+          <Button variant="contained" onClick={() => setAdding(true)}>
+            New client
+          </Button>
+        </div>
+        <ErrorNote error={found.error} />
+        <ul>
+          {clients.map((client) => (
+            <li key={client.id}>
+              <Link to={`/clients/${client.id}`}>
+                <b>{client.name}</b>
+                <span className="mono">{dayjs().diff(client.dateOfBirth, "year")}</span>
+                <span>{client.occupation}</span>
+                <span className="soft">
+                  {[client.allergies, client.comfort].filter(Boolean).join(" · ")}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {found.data && clients.length === 0 && (
+          <p className="soft empty">
+            {wanted.trim()
+              ? `Nobody ${archived ? "archived" : "here"} is called “${wanted.trim()}”.`
+              : archived
+                ? "Nobody is archived. Who no longer comes is put here from the chart, with everything kept."
+                : "Clients stand here with what they told. Add the first one."}
+          </p>
+        )}
+        {found.data && !wanted.trim() && found.data.total > clients.length && (
+          <p className="soft">
+            The first {clients.length} of {plural(found.data.total, "client")}. Type a part of a
+            name to find the others.
+          </p>
+        )}
+      </main>
       {adding && (
         <ClientForm
           onClose={() => setAdding(false)}
           onSaved={(client) => void navigate(`/clients/${client.id}`)}
         />
       )}
-    </RoomOf>
+    </>
   );
 }

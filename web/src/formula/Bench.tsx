@@ -1,9 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ComponentType } from "react";
 import { NavLink, useParams } from "react-router";
-import type { BenchWords } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { benchWordsQuery } from "./queries";
 import { Dose, LabelToLabel, Passage, Ph } from "./Measures";
@@ -11,11 +8,8 @@ import { Alligation, Dilute, Mixture, Parts, Serial } from "./Mixing";
 import { PhMeter } from "./PhMeter";
 import { FreeAcid } from "./FreeAcid";
 import { NeutraliserTool } from "./NeutraliserTool";
+import type { ToolProps } from "./ToolProps";
 import "./bench.css";
-
-export interface ToolProps {
-  words: BenchWords;
-}
 
 /** `mixes`: for who may compound; `checks`: in its place where only labels are checked. */
 interface Tool {
@@ -48,27 +42,24 @@ export default function Bench() {
   const tools = TOOLS.filter(({ only }) => only === undefined || (only === "mixes") === mixes);
   const Tool = (tools.find(({ id }) => id === tool) ?? tools[0]!).tool;
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <main className="columns bench">
-          <nav aria-label="Calculations">
-            {tools.map(({ id, label }) => (
-              <NavLink key={id} to={`/bench/${id}`} className={id === tool ? "here" : undefined}>
-                {label}
-              </NavLink>
-            ))}
-            {!mixes && (
-              <p className="small soft bench-labels">
-                Labels only: this practice mixes nothing, so the Bench checks what labels say. The
-                policy is set on the page Practice.
-              </p>
-            )}
-          </nav>
-          <ErrorNote error={words.error} />
-          {words.data && <Tool words={words.data} />}
-        </main>
-      </div>
-    </RoomOf>
+    <>
+      <main className="columns bench">
+        <nav aria-label="Calculations">
+          {tools.map(({ id, label }) => (
+            <NavLink key={id} to={`/bench/${id}`} className={id === tool ? "here" : undefined}>
+              {label}
+            </NavLink>
+          ))}
+          {!mixes && (
+            <p className="small soft bench-labels">
+              Labels only: this practice mixes nothing, so the Bench checks what labels say. The
+              policy is set on the page Practice.
+            </p>
+          )}
+        </nav>
+        <ErrorNote error={words.error} />
+        {words.data && <Tool words={words.data} />}
+      </main>
+    </>
   );
 }

@@ -6,7 +6,7 @@ import { api, body } from "../api/client";
 import type { BenchWords, Substance } from "../api/types";
 import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
-import type { ToolProps } from "./Bench";
+import type { ToolProps } from "./ToolProps";
 import { FreeCurve } from "./drawings";
 import { NumberField, numbers } from "../parts/NumberField";
 import { SubstanceField } from "./fields";

@@ -5,7 +5,7 @@ import { api, body } from "../api/client";
 import type { Substance } from "../api/types";
 import { Strip } from "../parts/Strip";
 import { decimal, plural } from "../parts/words";
-import type { ToolProps } from "./Bench";
+import type { ToolProps } from "./ToolProps";
 import { Cylinder } from "./drawings";
 import { NumberField, number } from "../parts/NumberField";
 import { SubstanceField } from "./fields";

@@ -7,7 +7,7 @@ import type { Substance } from "../api/types";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
-import type { ToolProps } from "./Bench";
+import type { ToolProps } from "./ToolProps";
 import { Jug } from "./drawings";
 import { NumberField, number, numbers } from "../parts/NumberField";
 import { SubstanceField } from "./fields";

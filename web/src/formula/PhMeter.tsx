@@ -6,7 +6,7 @@ import { useState } from "react";
 import { api, body } from "../api/client";
 import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
-import type { ToolProps } from "./Bench";
+import type { ToolProps } from "./ToolProps";
 import { Result } from "./Result";
 
 const meterQuery = queryOptions({

@@ -4,8 +4,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import type { Shelf as ShelfState, ShelfItem } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
@@ -36,77 +34,74 @@ export default function Shelf() {
   );
   const picked = items.find((item) => item.label.code === code);
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <main className="columns shelf">
-          <section className="pad" aria-label="Formulas and products">
-            <div className="row wrap shelf-head">
-              <h1 className="grow">What is on the shelf</h1>
-              <Button variant="contained" onClick={() => setAdding(true)}>
-                Add a product
-              </Button>
-              <Button onClick={() => setTables(true)}>Tables in and out</Button>
-            </div>
-            <p className="soft">
-              The shipped formulas are read-only. A product of your own comes from its label, and
-              the label comes before any of them.
-            </p>
-            <ErrorNote error={shelf.error} />
-            {shelf.data && <Mind shelf={shelf.data} />}
-            <div className="row wrap shelf-filter">
-              <TextField
-                size="small"
-                label="Find a formula"
-                value={typed}
-                onChange={(e) => setTyped(e.target.value)}
-              />
-              <Segments<Show>
-                label="Show"
-                value={show}
-                options={[
-                  { id: "all", label: "all" },
-                  { id: "own", label: "own products" },
-                  { id: "bottles", label: "with bottles" },
-                ]}
-                onChange={setShow}
-              />
-            </div>
-            {shelf.data?.families.map((family) => {
-              const own = found.filter((item) => item.label.family === family.id);
-              return own.length === 0 ? null : (
-                <section key={family.id} aria-label={family.label}>
-                  <Strip
-                    title={family.label}
-                    code={family.ranked ? own.length : `${own.length} · by hand`}
+    <>
+      <main className="columns shelf">
+        <section className="pad" aria-label="Formulas and products">
+          <div className="row wrap shelf-head">
+            <h1 className="grow">What is on the shelf</h1>
+            <Button variant="contained" onClick={() => setAdding(true)}>
+              Add a product
+            </Button>
+            <Button onClick={() => setTables(true)}>Tables in and out</Button>
+          </div>
+          <p className="soft">
+            The shipped formulas are read-only. A product of your own comes from its label, and the
+            label comes before any of them.
+          </p>
+          <ErrorNote error={shelf.error} />
+          {shelf.data && <Mind shelf={shelf.data} />}
+          <div className="row wrap shelf-filter">
+            <TextField
+              size="small"
+              label="Find a formula"
+              value={typed}
+              onChange={(e) => setTyped(e.target.value)}
+            />
+            <Segments<Show>
+              label="Show"
+              value={show}
+              options={[
+                { id: "all", label: "all" },
+                { id: "own", label: "own products" },
+                { id: "bottles", label: "with bottles" },
+              ]}
+              onChange={setShow}
+            />
+          </div>
+          {shelf.data?.families.map((family) => {
+            const own = found.filter((item) => item.label.family === family.id);
+            return own.length === 0 ? null : (
+              <section key={family.id} aria-label={family.label}>
+                <Strip
+                  title={family.label}
+                  code={family.ranked ? own.length : `${own.length} · by hand`}
+                />
+                {own.map((item) => (
+                  <ItemLine
+                    key={item.label.code}
+                    item={item}
+                    picked={item.label.code === code}
+                    onPick={() => void navigate(`/shelf/${item.label.code}`)}
                   />
-                  {own.map((item) => (
-                    <ItemLine
-                      key={item.label.code}
-                      item={item}
-                      picked={item.label.code === code}
-                      onPick={() => void navigate(`/shelf/${item.label.code}`)}
-                    />
-                  ))}
-                </section>
-              );
-            })}
-            {shelf.data && found.length === 0 && (
-              <p className="pad-small soft">
-                {show === "own"
-                  ? "No product of your own yet. Add the first from its label."
-                  : "Nothing on the shelf is called that."}
-              </p>
-            )}
-          </section>
-          <section className="side" aria-label="One formula">
-            {shelf.data && picked && (
-              <ItemDetail key={picked.label.code} shelf={shelf.data} item={picked} />
-            )}
-            {shelf.data && !picked && <Openings shelf={shelf.data} />}
-          </section>
-        </main>
-      </div>
+                ))}
+              </section>
+            );
+          })}
+          {shelf.data && found.length === 0 && (
+            <p className="pad-small soft">
+              {show === "own"
+                ? "No product of your own yet. Add the first from its label."
+                : "Nothing on the shelf is called that."}
+            </p>
+          )}
+        </section>
+        <section className="side" aria-label="One formula">
+          {shelf.data && picked && (
+            <ItemDetail key={picked.label.code} shelf={shelf.data} item={picked} />
+          )}
+          {shelf.data && !picked && <Openings shelf={shelf.data} />}
+        </section>
+      </main>
       {adding && shelf.data && (
         <ProductForm
           shelf={shelf.data}
@@ -117,7 +112,7 @@ export default function Shelf() {
         />
       )}
       {tables && <CsvTables onClose={() => setTables(false)} />}
-    </RoomOf>
+    </>
   );
 }
 

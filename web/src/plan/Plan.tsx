@@ -13,7 +13,7 @@ import { ribbonOfPlan } from "../parts/ribbonModel";
 import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
 import { clock, day, decimal, zoneName } from "../parts/words";
-import type { StationProps } from "../visit/VisitStation";
+import type { StationProps } from "../parts/StationProps";
 import "./plan.css";
 
 function planQuery(id: string) {

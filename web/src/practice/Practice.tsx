@@ -1,8 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { Policy } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
@@ -32,43 +30,40 @@ export default function Practice() {
   const state = policies.data;
   const changed = state?.policies.filter((policy) => policy.answer !== policy.usual).length ?? 0;
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <main className="columns practice">
-          <section className="pad" aria-label="Policies">
-            <h1>Where the schools differ</h1>
-            <p className="soft">
-              Set once, followed everywhere. The maker’s instruction on a product comes before any
-              of these.
-              {state && !state.maySet && " Owner and supervising clinician change them."}
-            </p>
-            <ErrorNote error={policies.error ?? set.error} />
-            <Strip
-              title="Policies"
-              code={changed === 0 ? "all usual" : `${plural(changed, "answer")} not the usual`}
-            />
-            {state?.policies.map((policy) => (
-              <div key={policy.id} className="line wrap policy">
-                <span className="grow">{policy.label}</span>
-                <Segments
-                  label={policy.label}
-                  value={policy.answer}
-                  disabled={!state.maySet}
-                  options={policy.options.map(({ id, label }) => ({
-                    id,
-                    label: id === policy.usual ? `${label} · usual` : label,
-                  }))}
-                  onChange={(answer) => set.mutate({ question: policy.id, answer })}
-                />
-              </div>
-            ))}
-          </section>
-          <section className="side" aria-label="Kinds of home products">
-            <ProductKinds />
-          </section>
-        </main>
-      </div>
-    </RoomOf>
+    <>
+      <main className="columns practice">
+        <section className="pad" aria-label="Policies">
+          <h1>Where the schools differ</h1>
+          <p className="soft">
+            Set once, followed everywhere. The maker’s instruction on a product comes before any of
+            these.
+            {state && !state.maySet && " Owner and supervising clinician change them."}
+          </p>
+          <ErrorNote error={policies.error ?? set.error} />
+          <Strip
+            title="Policies"
+            code={changed === 0 ? "all usual" : `${plural(changed, "answer")} not the usual`}
+          />
+          {state?.policies.map((policy) => (
+            <div key={policy.id} className="line wrap policy">
+              <span className="grow">{policy.label}</span>
+              <Segments
+                label={policy.label}
+                value={policy.answer}
+                disabled={!state.maySet}
+                options={policy.options.map(({ id, label }) => ({
+                  id,
+                  label: id === policy.usual ? `${label} · usual` : label,
+                }))}
+                onChange={(answer) => set.mutate({ question: policy.id, answer })}
+              />
+            </div>
+          ))}
+        </section>
+        <section className="side" aria-label="Kinds of home products">
+          <ProductKinds />
+        </section>
+      </main>
+    </>
   );
 }

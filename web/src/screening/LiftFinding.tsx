@@ -44,7 +44,7 @@ export function LiftFinding({
     },
     onSuccess: async (state) => {
       queries.setQueryData(screeningQuery(visitId).queryKey, state);
-      await changed();
+      await changed("screening");
       onClose();
     },
   });

@@ -8,7 +8,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
 import { day, firstName, zoneName } from "../parts/words";
-import type { StationProps } from "../visit/VisitStation";
+import type { StationProps } from "../parts/StationProps";
 import { Ask, type Given } from "./Ask";
 import { Consents } from "./Consents";
 import { MoveDate } from "./MoveDate";
@@ -29,7 +29,7 @@ export default function Screen({ visit }: StationProps) {
   const scope = { id: `screening-${visit.id}` };
   const onSuccess = async (state: ScreeningState) => {
     queries.setQueryData(screeningQuery(visit.id).queryKey, state);
-    await changed();
+    await changed("screening");
   };
 
   const answer = useMutation({

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Rack } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { day, firstName, plural } from "../parts/words";
-import type { StationProps } from "../visit/VisitStation";
+import type { StationProps } from "../parts/StationProps";
 import { Beside } from "./Beside";
 import { Detail } from "./Detail";
 import { RackOf } from "./RackOf";

@@ -4,7 +4,7 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { day, decimal, left } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 const OILS = ["DRY", "BALANCED", "COMBINATION", "OILY"] as const;
 const SENSITIVITIES = [

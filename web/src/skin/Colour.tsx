@@ -11,7 +11,7 @@ import type { ColourView } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, decimal } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 const SITES = [
   { site: "ARM", field: "armColour", label: "Inner upper arm", use: "gives the class" },

@@ -4,7 +4,7 @@ import { Grade } from "../parts/Grade";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 const GOAL = ["first", "second", "third"];
 /** Of these only one kind holds at a time. */

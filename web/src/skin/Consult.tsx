@@ -2,10 +2,9 @@ import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { Problem } from "../api/client";
-import type { Consult as ConsultAnswers, ConsultState, ConsultWords } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { day, firstName, hour } from "../parts/words";
-import type { StationProps } from "../visit/VisitStation";
+import type { StationProps } from "../parts/StationProps";
 import { Barrier } from "./Barrier";
 import { Colour } from "./Colour";
 import { Conditions } from "./Conditions";
@@ -16,17 +15,6 @@ import { Products } from "./Products";
 import { consultWordsQuery } from "./queries";
 import { useConsult } from "./useConsult";
 import "./consult.css";
-
-export interface ConsultPart {
-  visitId: string;
-  words: ConsultWords;
-  consult: ConsultAnswers;
-  state: ConsultState;
-  /** For a tap. */
-  change: (part: Partial<ConsultAnswers>) => void;
-  /** For a form, which shows a refusal itself. */
-  submit: (part: Partial<ConsultAnswers>) => Promise<void>;
-}
 
 export default function Consult({ visit }: StationProps) {
   const words = useQuery(consultWordsQuery);

@@ -7,7 +7,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital, dayOfYear, decimal } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 /** What time allows: days of flaking, and days that want clear skin. */
 export function Life({ consult, change, submit }: ConsultPart) {

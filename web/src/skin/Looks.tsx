@@ -8,7 +8,7 @@ import { Grade } from "../parts/Grade";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { plural, zoneName } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 /** The figure on which a region is drawn. */
 const OF_REGION: Record<ConsultPart["consult"]["region"], FigureId> = {

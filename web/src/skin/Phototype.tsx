@@ -10,7 +10,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital, plural } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 
 const BANDS: { type: NonNullable<ConsultPart["state"]["phototype"]>; to: number }[] = [
   { type: "I", to: 6 },

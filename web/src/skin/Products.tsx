@@ -12,7 +12,7 @@ import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, plural } from "../parts/words";
-import type { ConsultPart } from "./Consult";
+import type { ConsultPart } from "./ConsultPart";
 import { productKindsQuery } from "./queries";
 
 /** What the client uses at home; its actives answer the questions about them in Screen. */

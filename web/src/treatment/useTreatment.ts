@@ -40,10 +40,20 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   const [refused, setRefused] = useState<string | null>(null);
   const offset = useOffset(query.data, query.dataUpdatedAt);
   const sending = useRef(false);
+  const heard = useRef(0);
+
+  /** Asks anew only for what another screen has said. */
+  const catchUp = useCallback(() => {
+    const known = queries.getQueryData(treatmentQuery(id).queryKey);
+    if (!sending.current && heard.current > (known?.seq ?? 0)) {
+      void queries.invalidateQueries({ queryKey: ["treatment", id] });
+    }
+  }, [id, queries]);
 
   const send = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
+    let moved = false;
     for (let next = queue.all()[0]; next; next = queue.all()[0]) {
       try {
         const fresh = body(
@@ -54,7 +64,9 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         );
         queue.remove(next.id);
         await queries.cancelQueries({ queryKey: ["treatment", id] });
+        const before = queries.getQueryData(treatmentQuery(id).queryKey);
         queries.setQueryData(treatmentQuery(id).queryKey, fresh);
+        moved ||= before?.phase !== fresh.phase;
         setAway(false);
       } catch (problem) {
         if (problem instanceof Problem && DECIDED.includes(problem.status)) {
@@ -69,8 +81,13 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     }
     sending.current = false;
     setUnsent(queue.all());
-    await queries.invalidateQueries({ queryKey: ["visit", visitId] });
-  }, [id, queries, queue, visitId]);
+    catchUp();
+    // The path of the visit moves with the phase; between, it is only asked when it is next shown.
+    await queries.invalidateQueries({
+      queryKey: ["visit", visitId],
+      refetchType: moved ? "active" : "none",
+    });
+  }, [catchUp, id, queries, queue, visitId]);
 
   useEffect(() => {
     const again = window.setInterval(() => queue.all().length > 0 && void send(), 1500);
@@ -85,13 +102,14 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
 
   useEffect(() => {
     const stream = new EventSource(`/api/treatments/${id}/stream`);
-    stream.addEventListener("changed", () => {
+    stream.addEventListener("changed", (event: MessageEvent<string>) => {
       setAway(false);
-      void queries.invalidateQueries({ queryKey: ["treatment", id] });
+      heard.current = Math.max(heard.current, Number(event.data));
+      catchUp();
     });
     stream.onerror = () => setAway(true);
     return () => stream.close();
-  }, [id, queries]);
+  }, [catchUp, id]);
 
   const say = useCallback(
     (...facts: Fact[]) => {

@@ -3,8 +3,6 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
@@ -19,22 +17,19 @@ export default function Today() {
   const today = useQuery(todayQuery);
   const [adding, setAdding] = useState(false);
   return (
-    <RoomOf room="desk">
-      <div className="station">
-        <Top />
-        <div className="columns today">
-          <main className="pad">
-            <ErrorNote error={today.error} />
-            {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
-          </main>
-          <aside className="side" aria-label="What waits">
-            {today.data && <PatchReads reads={today.data.patchReads} />}
-            {today.data && <Waiting visits={today.data.visits} />}
-          </aside>
-        </div>
+    <>
+      <div className="columns today">
+        <main className="pad">
+          <ErrorNote error={today.error} />
+          {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
+        </main>
+        <aside className="side" aria-label="What waits">
+          {today.data && <PatchReads reads={today.data.patchReads} />}
+          {today.data && <Waiting visits={today.data.visits} />}
+        </aside>
       </div>
       {adding && <NewVisit onClose={() => setAdding(false)} />}
-    </RoomOf>
+    </>
   );
 }
 

@@ -9,7 +9,7 @@ import { ErrorNote } from "../../parts/ErrorNote";
 import { figureOf } from "../../parts/figures";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { clock, firstName, hour } from "../../parts/words";
-import type { StationProps } from "../../visit/VisitStation";
+import type { StationProps } from "../../parts/StationProps";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";

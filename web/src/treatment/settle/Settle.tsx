@@ -8,7 +8,7 @@ import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
 import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
-import type { StationProps } from "../../visit/VisitStation";
+import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { isPedal, isTyping } from "../keys";

@@ -87,8 +87,8 @@ export function Panel(props: PanelProps) {
           {WHITE_KEYS.filter(({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise).map(
             ({ id, key }) => (
               <Button key={id} onClick={() => say({ type: "WhiteningSeen", zones, grade: id })}>
-                <kbd>{key}</kbd> {WHITENING[id]}
-                <small>{id === "NONE" ? "" : WHITENING_LOOKS[id]}</small>
+                <kbd>{key}</kbd> {WHITENING[id]}{" "}
+                {id !== "NONE" && <small>{WHITENING_LOOKS[id]}</small>}
               </Button>
             ),
           )}

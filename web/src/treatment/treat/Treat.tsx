@@ -9,7 +9,7 @@ import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
 import { zoneName } from "../../parts/words";
-import type { StationProps } from "../../visit/VisitStation";
+import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, answersNow } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { isPedal, isTyping } from "../keys";

@@ -3,6 +3,7 @@ package ivesk.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -15,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -65,7 +67,7 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .haveFullyQualifiedName("java.util.Random");
 
-  @ArchTest static final ArchRule ROOMS_LOOK_ONLY_LEFT = rooms();
+  @ArchTest static final ArchRule ROOMS_LOOK_ONLY_LEFT = floors("ivesk.core.", ROOMS);
 
   @ArchTest
   static final ArchRule ONLY_STORES_AND_THE_AUDIT_KNOW_SQL =
@@ -79,6 +81,65 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+
+  /// Rooms of the server in their order: each knows only those before it, `path` all of them, and
+  /// the demo stands on top.
+  private static final List<String> SERVER_ROOMS =
+      List.of(
+          "app",
+          "practice",
+          "client",
+          "visit",
+          "skin",
+          "formula",
+          "screening",
+          "selection",
+          "plan",
+          "treatment",
+          "aftercare",
+          "path",
+          "demo");
+
+  @ArchTest static final ArchRule SERVER_ROOMS_ARE_FLOORS = floors("ivesk.server.", SERVER_ROOMS);
+
+  @ArchTest
+  static final ArchRule THE_SERVER_HAS_NO_CIRCLE =
+      slices().matching("ivesk.server.(*)..").should().beFreeOfCycles();
+
+  /// A German machine must print the same numbers: core's words and the server's go through one
+  /// formatter that names its language.
+  @ArchTest
+  static final ArchRule NOTHING_IS_FORMATTED_BY_THE_MACHINES_LANGUAGE =
+      noClasses()
+          .that()
+          .resideInAnyPackage("ivesk.core..", "ivesk.server..")
+          .should()
+          .callMethod(String.class, "formatted", Object[].class)
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class)
+          .orShould()
+          .callMethod(String.class, "toLowerCase")
+          .orShould()
+          .callMethod(String.class, "toUpperCase")
+          .orShould()
+          .callMethod(java.time.format.DateTimeFormatter.class, "ofPattern", String.class)
+          .orShould()
+          .callMethod(Locale.class, "getDefault")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.text.DecimalFormat");
+
+  /// What core calls impossible becomes bad input at the door, in one way; a server class does not
+  /// throw it as if it were.
+  @ArchTest
+  static final ArchRule ROOMS_SAY_BAD_INPUT_AS_SUCH =
+      noClasses()
+          .that()
+          .resideInAPackage("ivesk.server..")
+          .and()
+          .haveSimpleNameEndingWith("Controller")
+          .should()
+          .callConstructor(IllegalArgumentException.class, String.class);
 
   @ArchTest
   static final ArchRule NOBODY_CALLS_A_CONTROLLER =
@@ -126,18 +187,16 @@ class ArchitectureTest {
     assertThat(rooms).isEqualTo(own.keySet());
   }
 
-  private static ArchRule rooms() {
-    LayeredArchitecture house = layeredArchitecture().consideringOnlyDependenciesInLayers();
-    for (String room : ROOMS) {
-      house = house.layer(room).definedBy("ivesk.core." + room + "..");
-    }
-    for (int i = 0; i < ROOMS.size(); i++) {
-      String[] later = ROOMS.subList(i + 1, ROOMS.size()).toArray(String[]::new);
-      house =
+  private static ArchRule floors(String house, List<String> rooms) {
+    LayeredArchitecture floors = layeredArchitecture().consideringOnlyDependenciesInLayers();
+    for (String room : rooms) floors = floors.layer(room).definedBy(house + room + "..");
+    for (int i = 0; i < rooms.size(); i++) {
+      String[] later = rooms.subList(i + 1, rooms.size()).toArray(String[]::new);
+      floors =
           later.length == 0
-              ? house.whereLayer(ROOMS.get(i)).mayNotBeAccessedByAnyLayer()
-              : house.whereLayer(ROOMS.get(i)).mayOnlyBeAccessedByLayers(later);
+              ? floors.whereLayer(rooms.get(i)).mayNotBeAccessedByAnyLayer()
+              : floors.whereLayer(rooms.get(i)).mayOnlyBeAccessedByLayers(later);
     }
-    return house;
+    return floors;
   }
 }

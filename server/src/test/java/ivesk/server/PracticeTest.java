@@ -9,6 +9,7 @@ import ivesk.server.Practice.Answer;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -22,6 +23,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /// The application as a browser meets it, on a database of its own.
@@ -498,6 +500,107 @@ class PracticeTest {
       Answer early = practice.post(visit + "/treatment", "");
       assertThat(early.status()).isEqualTo(422);
       assertThat(early.detail()).contains("Move its date in Screen first");
+    }
+  }
+
+  /// Somebody's data from a newer Ivesk, or from one that never was: the record is refused by name,
+  /// and the chart opens all the same.
+  @Test
+  void anUnreadableRecordIsNamedAndTheChartStillOpens() {
+    JdbcClient jdbc = practice.bean(JdbcClient.class);
+    JsonNode visit = practice.visit("Maren Holt");
+    String client = "/api/clients/" + visit.get("clientId").asString();
+    String past = practice.get(client + "/visits").body().get(0).get("treatmentId").asString();
+    String kept = "{\"type\":\"BasePoured\",\"v\":3,\"ml\":40}";
+    jdbc.sql("UPDATE treatment_event SET fact = ? FORMAT JSON WHERE treatment_id = ? AND seq = 5")
+        .params(kept, UUID.fromString(past))
+        .update();
+    Answer record = practice.get("/api/treatments/" + past);
+    assertThat(record.status()).isEqualTo(422);
+    assertThat(record.detail()).contains("This record holds BasePoured, version 3");
+    Answer chart = practice.get(client + "/visits");
+    assertThat(chart.status()).isEqualTo(200);
+    assertThat(chart.body().get(0).get("unreadable").asString()).contains("BasePoured, version 3");
+    assertThat(practice.get("/api/today").status()).isEqualTo(200);
+    assertThat(
+            jdbc.sql("SELECT fact FROM treatment_event WHERE treatment_id = ? AND seq = 5")
+                .param(UUID.fromString(past))
+                .query((row, n) -> new String(row.getBytes("fact"), StandardCharsets.UTF_8))
+                .single())
+        .as("kept as it is")
+        .isEqualTo(kept);
+  }
+
+  /// Row for row as domain/06 has it.
+  @Test
+  void theDecisionTablePrintsItself() {
+    JsonNode lines = practice.get("/api/decision-table").body();
+    assertThat(lines.size()).isEqualTo(17);
+    List<Integer> passable = new ArrayList<>();
+    for (int i = 0; i < 17; i++) {
+      JsonNode line = lines.get(i);
+      assertThat(line.get("number").asInt()).isEqualTo(i + 1);
+      assertThat(line.get("when").asString()).isNotBlank();
+      assertThat(line.get("then").asString()).isNotBlank();
+      if (line.get("passable").asBoolean()) passable.add(i + 1);
+    }
+    assertThat(passable).containsExactly(6, 8, 10, 11, 12);
+    assertThat(lines.get(4).get("when").asString()).isEqualTo("contact limit reached");
+    assertThat(lines.get(4).get("then").asString()).isEqualTo("END NOW");
+  }
+
+  @Nested
+  class BadInputIsNamed {
+
+    @Test
+    void byFieldWhereTheBodyCannotBe() {
+      Answer answer =
+          practice.post("/api/clients", "{\"name\":\"Una Vell\",\"dateOfBirth\":\"2999-01-01\"}");
+      assertThat(answer.status()).isEqualTo(400);
+      assertThat(answer.contentType()).contains("problem+json");
+      assertThat(answer.body().get("fields").get(0).get("field").asString())
+          .isEqualTo("dateOfBirth");
+      assertThat(answer.detail()).endsWith("Nothing was saved.");
+    }
+
+    @Test
+    void byFieldWhereAValueCannotBeRead() {
+      Answer answer = practice.put("/api/practice/policies/REST", "{\"answer\":\"7\"}");
+      assertThat(answer.status()).isIn(400, 403);
+      String client = practice.visit("Maren Holt").get("clientId").asString();
+      String id =
+          practice
+              .get("/api/clients/" + client + "/visits")
+              .body()
+              .get(1)
+              .get("treatmentId")
+              .asString();
+      Answer told =
+          practice.post(
+              "/api/treatments/" + id + "/events",
+              "{\"id\":\"%s\",\"at\":\"2026-11-25T10:00:00Z\",\"fact\":{\"type\":\"SensationAnswered\",\"value\":11}}"
+                  .formatted(UUID.randomUUID()));
+      assertThat(told.status()).isEqualTo(400);
+      assertThat(told.body().get("fields").get(0).get("field").asString()).startsWith("fact");
+      assertThat(told.detail()).contains("Sensation is 11; allowed is 0 to 10");
+    }
+
+    /// A fault of the server's own is no bad input: it is logged, and says so.
+    @Test
+    void butAFaultFromInsideIsTheServers() {
+      String screening = "/api/visits/" + visitId("Maren Holt") + "/screening";
+      JdbcClient jdbc = practice.bean(JdbcClient.class);
+      jdbc.sql(
+              "INSERT INTO policy (question, answer, set_by, set_at)"
+                  + " VALUES ('REST', 'never', 'ines', CURRENT_TIMESTAMP)")
+          .update();
+      try {
+        Answer broken = practice.get(screening);
+        assertThat(broken.status()).isEqualTo(500);
+        assertThat(broken.detail()).doesNotContain("Nothing was saved").contains("Try again");
+      } finally {
+        jdbc.sql("DELETE FROM policy WHERE question = 'REST'").update();
+      }
     }
   }
 

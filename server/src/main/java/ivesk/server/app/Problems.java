@@ -1,6 +1,8 @@
 package ivesk.server.app;
 
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -13,7 +15,10 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 
 /// Turns exceptions into problem details (RFC 9457): what happened, what is kept, what to do.
 @RestControllerAdvice
@@ -67,9 +72,27 @@ public class Problems extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
-  ProblemDetail impossible(IllegalArgumentException e) {
-    return problem(
-        HttpStatus.BAD_REQUEST, "Please check", sentence(e.getMessage()) + " Nothing was saved.");
+  ProblemDetail badInput(BadInput e) {
+    return badInput(e.fields());
+  }
+
+  private static ProblemDetail badInput(List<BadInput.Field> fields) {
+    String words =
+        fields.stream().map(field -> sentence(field.detail())).collect(Collectors.joining(" "));
+    ProblemDetail problem =
+        problem(HttpStatus.BAD_REQUEST, "Please check", words + " Nothing was saved.");
+    problem.setProperty("fields", fields);
+    return problem;
+  }
+
+  /// Where an answer is made of nothing but the input, the input is at fault; anywhere else this is
+  /// a fault of the server's own.
+  @ExceptionHandler
+  ProblemDetail impossible(IllegalArgumentException e, HandlerMethod asked) {
+    boolean ofInput =
+        asked.hasMethodAnnotation(StatelessQuestion.class)
+            || asked.getBeanType().isAnnotationPresent(StatelessQuestion.class);
+    return ofInput ? badInput(List.of(new BadInput.Field("", e.getMessage()))) : unexpected(e);
   }
 
   @ExceptionHandler
@@ -95,12 +118,25 @@ public class Problems extends ResponseEntityExceptionHandler {
       HttpHeaders headers,
       HttpStatusCode status,
       WebRequest request) {
-    Throwable cause = e;
-    while (cause != null && !(cause instanceof IllegalArgumentException)) cause = cause.getCause();
-    String what =
-        cause != null ? sentence(cause.getMessage()) : "A value could not be read as it was sent.";
+    String field = "";
+    for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+      if (cause instanceof DatabindException databind && !databind.getPath().isEmpty()) {
+        field = databind.getPath().stream().map(Problems::step).collect(Collectors.joining("."));
+      }
+      if (cause instanceof IllegalArgumentException) {
+        return ResponseEntity.badRequest()
+            .body(badInput(List.of(new BadInput.Field(field, cause.getMessage()))));
+      }
+    }
+    String what = field.isEmpty() ? "a value" : field;
     return ResponseEntity.badRequest()
-        .body(problem(HttpStatus.BAD_REQUEST, "Please check", what + " Nothing was saved."));
+        .body(
+            badInput(
+                List.of(new BadInput.Field(field, what + " could not be read as it was sent"))));
+  }
+
+  private static String step(JacksonException.Reference at) {
+    return at.getPropertyName() == null ? String.valueOf(at.getIndex()) : at.getPropertyName();
   }
 
   private static String sentence(String words) {

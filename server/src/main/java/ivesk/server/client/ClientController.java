@@ -1,6 +1,7 @@
 package ivesk.server.client;
 
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -90,7 +91,7 @@ class ClientController {
   @Transactional
   Client add(@RequestBody NewClient body, Principal who) {
     requireBorn(body.dateOfBirth());
-    Client client = body.as(UUID.randomUUID(), Optional.empty(), 1);
+    Client client = BadInput.in("client", () -> body.as(UUID.randomUUID(), Optional.empty(), 1));
     clients.add(client);
     audit.note(who.getName(), "add client", client.id());
     return client;
@@ -100,7 +101,8 @@ class ClientController {
   @Transactional
   Client change(@PathVariable UUID id, @RequestBody ClientChange body, Principal who) {
     requireBorn(body.client().dateOfBirth());
-    clients.change(body.client().as(id, clients.get(id).archivedOn(), body.version()));
+    Optional<LocalDate> archivedOn = clients.get(id).archivedOn();
+    clients.change(BadInput.in("client", () -> body.client().as(id, archivedOn, body.version())));
     audit.note(who.getName(), "change client", id);
     return clients.get(id);
   }
@@ -119,7 +121,8 @@ class ClientController {
   private void requireBorn(LocalDate dateOfBirth) {
     LocalDate today = LocalDate.now(clock);
     if (dateOfBirth.isAfter(today) || dateOfBirth.isBefore(today.minusYears(120))) {
-      throw new IllegalArgumentException(
+      throw new BadInput(
+          "dateOfBirth",
           "date of birth is "
               + dateOfBirth
               + "; it must lie within the last 120 years, up to "

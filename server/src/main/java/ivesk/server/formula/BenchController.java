@@ -21,6 +21,8 @@ import ivesk.core.quantity.MolarMass;
 import ivesk.core.quantity.Molarity;
 import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
+import ivesk.server.app.BadInput;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
 import java.util.List;
@@ -34,6 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /// Each calculation with the formula behind it, numbers put in, and where it comes from.
 @RestController
+@StatelessQuestion
 @RequestMapping("/api/bench")
 class BenchController {
   private final ShelfService shelf;
@@ -403,7 +406,8 @@ class BenchController {
     double kp =
         Permeability.of(substance)
             .orElseThrow(() ->
-                new IllegalArgumentException(
+                new BadInput(
+                    "substance",
                     "substance is "
                         + substance.label()
                         + ", of which no partition is given; allowed are those with one"))

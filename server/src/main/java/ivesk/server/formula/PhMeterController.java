@@ -6,7 +6,9 @@ import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.MeterCalibration;
 import ivesk.core.formula.MeterCalibration.Reading;
 import ivesk.core.quantity.Ph;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.StatelessQuestion;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /// the practice; it forgets its calibration when the server stops, as a meter does when switched
 /// off.
 @RestController
+@StatelessQuestion
 @RequestMapping("/api/bench/ph-meter")
 class PhMeterController {
 
@@ -118,8 +121,8 @@ class PhMeterController {
             .ph()
             .map(Ph::value)
             .orElseThrow(() ->
-                new IllegalArgumentException(
-                    formula.code() + " holds no water that a meter could read"));
+                new BadInput(
+                    "formula", formula.code() + " holds no water that a meter could read"));
     double truth = label + new Random(formula.code().hashCode()).nextDouble(-0.12, 0.12);
     double millivolts = probe.millivoltsIn(truth);
     double ph = Math.round(calibration.ph(millivolts).value() * 100) / 100.0;

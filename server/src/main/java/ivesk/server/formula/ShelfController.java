@@ -11,6 +11,8 @@ import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.formula.ShelfCsv.Preview;
 import ivesk.server.formula.ShelfCsv.Table;
 import ivesk.server.formula.ShelfStore.KeptLot;
@@ -233,19 +235,22 @@ class ShelfController {
 
   @PutMapping("/lots/{id}")
   ShelfView saveLot(@PathVariable UUID id, @RequestBody LotKept body, Principal who) {
-    shelf.saveLot(id, body.lot().lot(), body.over(), who.getName());
+    Lot lot = BadInput.in("lot", () -> body.lot().lot());
+    shelf.saveLot(id, lot, body.over(), who.getName());
     return view(who);
   }
 
   record Scan(String text) {}
 
   /// What a code on a bottle says.
+  @StatelessQuestion
   @PostMapping("/scan")
   ScannedLabel scan(@RequestBody Scan body) {
     return ScannedLabel.of(body.text());
   }
 
   /// Holds a bottle before the scanner; what it types comes back.
+  @StatelessQuestion
   @PostMapping("/scanner/{code}")
   Scan scanner(@PathVariable String code) {
     return new Scan(scanner.scan(shelf.shelf().get(code).code()));

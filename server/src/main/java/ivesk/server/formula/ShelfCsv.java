@@ -9,6 +9,7 @@ import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
+import ivesk.server.app.BadInput;
 import ivesk.server.formula.CsvSheet.Fault;
 import ivesk.server.formula.CsvSheet.Reading;
 import ivesk.server.formula.CsvSheet.Row;
@@ -149,7 +150,7 @@ class ShelfCsv {
 
   /// Writes all lines in one transaction.
   ///
-  /// @throws IllegalArgumentException when any line has a fault; nothing is then written
+  /// @throws BadInput when any line has a fault; nothing is then written
   @Transactional
   public Preview take(Table table, String text, String who) {
     return switch (table) {
@@ -182,7 +183,8 @@ class ShelfCsv {
     void requireWhole() {
       if (preview.faults().isEmpty()) return;
       Fault first = preview.faults().getFirst();
-      throw new IllegalArgumentException(
+      throw new BadInput(
+          "table",
           Words.fill(
               "%d of %d lines cannot be taken; line %d: %s",
               preview.faults().size(), preview.rows(), first.line(), first.words()));
@@ -238,7 +240,7 @@ class ShelfCsv {
         store.products().stream().map(Product::of).collect(Collectors.toMap(Product::code, p -> p));
     return plan(
         Table.PRODUCTS,
-        CsvSheet.read(text, PRODUCT_COLUMNS, ShelfCsv::product),
+        BadInput.in("table", () -> CsvSheet.read(text, PRODUCT_COLUMNS, ShelfCsv::product)),
         Product::code,
         product -> effect(known.get(product.code()), product),
         product -> new Line(0, product.code(), product.name(), Effect.SAME));
@@ -247,7 +249,7 @@ class ShelfCsv {
   private Plan<Lot> readLots(String text, Map<String, KeptLot> known) {
     return plan(
         Table.LOTS,
-        CsvSheet.read(text, LOT_COLUMNS, this::lot),
+        BadInput.in("table", () -> CsvSheet.read(text, LOT_COLUMNS, this::lot)),
         ShelfCsv::key,
         lot -> effect(known.containsKey(key(lot)) ? known.get(key(lot)).lot() : null, lot),
         lot -> new Line(0, lot.formulaCode(), "lot " + lot.number(), Effect.SAME));

@@ -5,6 +5,7 @@ import ivesk.core.formula.Lot;
 import ivesk.core.formula.Shelf;
 import ivesk.core.quantity.Volume;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import java.time.LocalDate;
@@ -45,7 +46,8 @@ public class ShelfService {
   @Transactional
   public Formula save(Product product, int over, String who) {
     if (store.current(product.code()) != over) throw new Stale(product.code());
-    Formula formula = product.formula(store.version(product.code()) + 1);
+    int next = store.version(product.code()) + 1;
+    Formula formula = BadInput.in("label", () -> product.formula(next));
     store.add(formula, false, who);
     audit.note(who, "save product", formula.code() + " version " + formula.label().version());
     changed();
@@ -59,7 +61,7 @@ public class ShelfService {
         store.products().stream()
             .filter(own -> own.code().equals(code))
             .findFirst()
-            .orElseThrow(() -> new IllegalArgumentException("there is no own product " + code));
+            .orElseThrow(() -> new BadInput("code", "there is no own product " + code));
     Product label = Product.of(formula);
     store.add(label.formula(store.version(code) + 1), true, who);
     audit.note(who, "retire product", code);
@@ -73,13 +75,14 @@ public class ShelfService {
   /// @param over the version that was looked at; 0 for a new lot
   @Transactional
   public void saveLot(UUID id, Lot lot, int over, String who) {
-    shelf().get(lot.formulaCode());
+    BadInput.check("formulaCode", () -> shelf().get(lot.formulaCode()));
     try {
       if (over == 0) store.add(id, lot);
       else store.change(id, over, lot);
     } catch (DuplicateKeyException e) {
-      throw new IllegalArgumentException(
-          "lot " + lot.number() + " of " + lot.formulaCode() + " is on the shelf already", e);
+      throw new BadInput(
+          "number",
+          "lot " + lot.number() + " of " + lot.formulaCode() + " is on the shelf already");
     }
     audit.note(who, "save lot", lot.formulaCode() + " " + lot.number() + " " + id);
     changed();

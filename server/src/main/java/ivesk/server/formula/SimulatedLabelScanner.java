@@ -11,7 +11,8 @@ import org.springframework.stereotype.Component;
 /// a half.
 @Component
 class SimulatedLabelScanner implements LabelScanner {
-  private static final DateTimeFormatter SIX_DIGITS = DateTimeFormatter.ofPattern("yyMMdd");
+  private static final DateTimeFormatter SIX_DIGITS =
+      DateTimeFormatter.ofPattern("yyMMdd", Locale.ROOT);
 
   private final AtomicInteger bottles = new AtomicInteger(2200);
   private final Clock clock;

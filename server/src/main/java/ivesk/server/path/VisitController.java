@@ -1,6 +1,7 @@
 package ivesk.server.path;
 
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestService;
 import ivesk.server.visit.VisitStore;
@@ -83,11 +84,11 @@ class VisitController {
     clients.get(body.clientId());
     int minutes = body.minutes().orElse(45);
     if (minutes < 10 || minutes > 240) {
-      throw new IllegalArgumentException("minutes are " + minutes + "; allowed is 10 to 240");
+      throw new BadInput("minutes", "minutes are " + minutes + "; allowed is 10 to 240");
     }
     requireNear(body.startsAt());
     if (body.room().isBlank() || body.room().length() > 20) {
-      throw new IllegalArgumentException("room is empty or over 20 letters");
+      throw new BadInput("room", "room is empty or over 20 letters");
     }
     Visit visit =
         new Visit(
@@ -130,7 +131,8 @@ class VisitController {
     LocalDate day = LocalDate.ofInstant(startsAt, clock.getZone());
     LocalDate today = LocalDate.now(clock);
     if (day.isBefore(today) || day.isAfter(today.plusYears(2))) {
-      throw new IllegalArgumentException(
+      throw new BadInput(
+          "startsAt",
           "the visit is on " + day + "; allowed is today, " + today + ", to two years from now");
     }
   }

@@ -17,6 +17,7 @@ import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Zone;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.NeutraliserView;
@@ -103,6 +104,7 @@ class PlanController {
   }
 
   /// What stages would be together; nothing is saved. Empty for one stage.
+  @StatelessQuestion
   @PostMapping("/chain")
   Optional<Chain> chain(@PathVariable UUID id, @RequestBody ChainAsked body) {
     return plans.chain(id, body.formula(), body.then());

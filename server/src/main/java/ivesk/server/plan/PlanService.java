@@ -12,6 +12,7 @@ import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.plan.PlanStore.Chosen;
 import ivesk.server.plan.PlanStore.NextStage;
@@ -84,10 +85,11 @@ public class PlanService {
     Selection rack = Selection.choose(facts);
     requireOpen(rack, code);
     Wishes wishes = withoutZonesOf(then, facts);
-    requireTogether(code, then, wishes, facts);
+    BadInput.check("then", () -> requireTogether(code, then, wishes, facts));
     boolean first = rack.first().filter(code::equals).isPresent();
     if (!first && reason.isBlank()) {
-      throw new IllegalArgumentException(
+      throw new BadInput(
+          "reason",
           "reason is empty; "
               + rack.first().orElse("another formula")
               + " is advised, a few words say why "
@@ -149,7 +151,7 @@ public class PlanService {
             : wishes;
     Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), within, true, chosen.then());
     requireTogether(kept.formulaCode(), kept.then(), within, facts);
-    make(kept, facts);
+    BadInput.check("plan", () -> make(kept, facts));
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
   }
@@ -170,7 +172,7 @@ public class PlanService {
   }
 
   private static void requireOpen(Selection rack, String code) {
-    Selection.Tile tile = rack.tile(code);
+    Selection.Tile tile = BadInput.in("formula", () -> rack.tile(code));
     if (!tile.open()) {
       throw new Refused(code + " is shut: " + tile.shut().getFirst().words() + ".");
     }

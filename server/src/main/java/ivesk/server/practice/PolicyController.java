@@ -2,6 +2,7 @@ package ivesk.server.practice;
 
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.Arrays;
@@ -65,7 +66,7 @@ class PolicyController {
   PoliciesView set(
       @PathVariable PolicyQuestion question, @RequestBody PolicyAnswer body, Principal who) {
     if (!maySet(who)) throw new AccessDeniedException("policies");
-    question.option(body.answer());
+    BadInput.check("answer", () -> question.option(body.answer()));
     practice.answer(question, body.answer(), who.getName(), clock.instant());
     audit.note(who.getName(), "set policy " + question, body.answer());
     return policies(who);

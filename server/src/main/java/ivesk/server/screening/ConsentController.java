@@ -3,6 +3,7 @@ package ivesk.server.screening;
 import ivesk.core.formula.Family;
 import ivesk.core.screening.ConsentText;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.screening.ConsentService.SignedName;
 import java.security.Principal;
@@ -76,7 +77,7 @@ class ConsentController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void sign(@PathVariable UUID id, @RequestBody ConsentGiven body, Principal who) {
     if (body.statements() != ConsentText.STATEMENTS.size()) {
-      throw new IllegalArgumentException("each of the statements must be ticked first");
+      throw new BadInput("statements", "each of the statements must be ticked first");
     }
     consents.sign(
         id,

@@ -6,6 +6,7 @@ import ivesk.core.screening.Consent;
 import ivesk.core.screening.ConsentText;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.visit.VisitStore;
 import java.time.Clock;
@@ -52,7 +53,7 @@ public class ConsentService {
       Optional<SignedName> guardian,
       LocalDate on,
       String who) {
-    if (families.isEmpty()) throw new IllegalArgumentException("the consent names no family");
+    if (families.isEmpty()) throw new BadInput("families", "the consent names no family");
     if (textVersion != ConsentText.CURRENT.version()) {
       throw new Refused(
           "The text of the consent has changed since it was read. Nothing was signed. Reload and"
@@ -62,7 +63,7 @@ public class ConsentService {
     }
     ScreeningFacts facts = screening.facts(visitId);
     if (facts.minor() && guardian.isEmpty()) {
-      throw new IllegalArgumentException("a minor's consent needs the guardian's name");
+      throw new BadInput("guardian", "a minor's consent needs the guardian's name");
     }
     UUID clientId = visits.get(visitId).clientId();
     UUID signature = store.sign(client.name(), client.drawn());
@@ -82,7 +83,7 @@ public class ConsentService {
   /// Takes a consent back, from today on.
   @Transactional
   void withdraw(UUID consentId, String why, String who) {
-    Require.atMost("reason", why, 400);
+    BadInput.check("why", () -> Require.atMost("reason", why, 400));
     UUID clientId = store.clientOf(consentId);
     if (!store.withdraw(consentId, LocalDate.now(clock), why, who)) {
       throw new Refused("This consent was withdrawn before.");

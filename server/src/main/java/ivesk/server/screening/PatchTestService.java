@@ -5,6 +5,7 @@ import ivesk.core.formula.Family;
 import ivesk.core.screening.PatchTest.Read;
 import ivesk.core.screening.PatchTest.Result;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestStore.Placed;
@@ -52,8 +53,8 @@ public class PatchTestService {
 
   @Transactional
   public void place(UUID visitId, Set<Family> families, String site, Instant at, String who) {
-    if (families.isEmpty()) throw new IllegalArgumentException("the patch test names no family");
-    Require.text("site", site, 80);
+    if (families.isEmpty()) throw new BadInput("families", "the patch test names no family");
+    BadInput.check("site", () -> Require.text("site", site, 80));
     UUID clientId = visits.get(visitId).clientId();
     families.forEach(family -> store.place(clientId, family, site, at, who));
     audit.note(who, "place patch test", clientId, Family.labels(families));

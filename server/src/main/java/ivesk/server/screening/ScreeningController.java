@@ -5,6 +5,8 @@ import ivesk.core.screening.Question;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
+import ivesk.server.app.BadInput;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
@@ -67,6 +69,7 @@ class ScreeningController {
   record ClearanceGiven(String finding, String clinician) {}
 
   /// Screens without saving: facts and a day in, the verdict out.
+  @StatelessQuestion
   @PostMapping("/screening")
   VerdictView screen(@RequestBody ScreeningQuestion body) {
     ScreeningFacts facts = body.facts(practice.policies(), shelf.shelf());
@@ -132,7 +135,10 @@ class ScreeningController {
   @PostMapping("/visits/{id}/overrides")
   ScreeningView override(@PathVariable UUID id, @RequestBody OverrideGiven body, Principal who) {
     screening.settle(
-        id, new Settlement.Override(body.finding(), body.reason(), who.getName()), who.getName());
+        id,
+        BadInput.in(
+            "reason", () -> new Settlement.Override(body.finding(), body.reason(), who.getName())),
+        who.getName());
     return screening(id);
   }
 
@@ -140,7 +146,9 @@ class ScreeningController {
   ScreeningView clearance(@PathVariable UUID id, @RequestBody ClearanceGiven body, Principal who) {
     screening.settle(
         id,
-        new Settlement.Clearance(body.finding(), body.clinician(), LocalDate.now(clock)),
+        BadInput.in(
+            "clinician",
+            () -> new Settlement.Clearance(body.finding(), body.clinician(), LocalDate.now(clock))),
         who.getName());
     return screening(id);
   }

@@ -7,6 +7,7 @@ import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -136,7 +137,8 @@ public class ScreeningService {
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {
     record.requireUnsigned(visitId);
-    answer.ifPresent(given -> question.check(given, lastPastDay(visitId)));
+    answer.ifPresent(
+        given -> BadInput.check("choice", () -> question.check(given, lastPastDay(visitId))));
     store.answer(visitId, question, answer, who);
     audit.note(who, "answer " + question, visitId);
   }
@@ -147,7 +149,7 @@ public class ScreeningService {
     record.requireUnsigned(visitId);
     LocalDate day = lastPastDay(visitId);
     answers.forEach((question, answer) -> {
-      question.check(answer, day);
+      BadInput.check("choice", () -> question.check(answer, day));
       store.answer(visitId, question, Optional.of(answer), who);
     });
     audit.note(who, "answer " + answers.size() + " questions", visitId);

@@ -12,6 +12,7 @@ import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Region;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningQuestion;
@@ -67,6 +68,7 @@ class SelectionController {
       int layers) {}
 
   /// Other numbers on a formula, for this client and day; nothing is saved.
+  @StatelessQuestion
   @PostMapping("/visits/{id}/selection/try")
   Attempt attempt(@PathVariable UUID id, @RequestBody NumbersTried body) {
     SelectionFacts facts = selection.facts(id);
@@ -93,6 +95,7 @@ class SelectionController {
       Optional<Integer> bookedMinutes) {}
 
   /// The rack without saving: facts and a day in, every formula and the ranking out.
+  @StatelessQuestion
   @PostMapping("/selection")
   RackView choose(@RequestBody SelectionQuestion body) {
     ScreeningFacts client = body.client().facts(practice.policies(), shelf.shelf());

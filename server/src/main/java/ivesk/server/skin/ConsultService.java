@@ -1,6 +1,7 @@
 package ivesk.server.skin;
 
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.visit.VisitRecord;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -65,7 +66,8 @@ public class ConsultService {
                 .or(product::since)
                 .filter(on -> on.isAfter(today))
                 .ifPresent(on -> {
-                  throw new IllegalArgumentException(
+                  throw new BadInput(
+                      "products",
                       product.name() + " has the date " + on + "; it must not lie after " + today);
                 }));
     store.save(visitId, consult, version, who);

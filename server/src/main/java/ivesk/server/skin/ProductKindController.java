@@ -3,6 +3,7 @@ package ivesk.server.skin;
 import ivesk.core.Require;
 import ivesk.core.skin.HomeProduct.Active;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.skin.ProductKindStore.ProductKind;
 import java.security.Principal;
 import java.util.List;
@@ -47,7 +48,7 @@ class ProductKindController {
     try {
       kinds.save(new ProductKind(id, name, body.actives()));
     } catch (DuplicateKeyException e) {
-      throw new IllegalArgumentException("there is a kind called " + name + " already");
+      throw new BadInput("name", "there is a kind called " + name + " already");
     }
     audit.note(who.getName(), "save kind of product", name);
     return kinds.all();

@@ -8,6 +8,7 @@ import ivesk.core.skin.PhototypeQuestionnaire;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.SkinColour.ItaClass;
+import ivesk.server.app.StatelessQuestion;
 import ivesk.server.visit.VisitStore;
 import java.util.Arrays;
 import java.util.List;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /// Answers of the skin's arithmetic without saving anything, and the colorimeter.
 @RestController
+@StatelessQuestion
 @RequestMapping("/api/skin")
 class SkinController {
   private final Colorimeter colorimeter;

@@ -100,8 +100,7 @@ class TreatmentController {
 
   @GetMapping(path = "/treatments/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter stream(@PathVariable UUID id) {
-    treatments.live(id);
-    return streams.listen(id);
+    return streams.listen(id, treatments.live(id).events().size());
   }
 
   private TreatmentView view(Treatments.Live live) {

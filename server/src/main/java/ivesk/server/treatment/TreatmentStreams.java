@@ -14,7 +14,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class TreatmentStreams {
   private final Map<UUID, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
 
-  SseEmitter listen(UUID treatmentId) {
+  /// @param seq number of the newest event now: a screen that knows it asks for nothing
+  SseEmitter listen(UUID treatmentId, int seq) {
     SseEmitter emitter = new SseEmitter(0L);
     List<SseEmitter> own =
         listeners.computeIfAbsent(treatmentId, id -> new CopyOnWriteArrayList<>());
@@ -23,7 +24,7 @@ class TreatmentStreams {
     emitter.onCompletion(gone);
     emitter.onTimeout(gone);
     emitter.onError(failure -> gone.run());
-    send(own, emitter, 0);
+    send(own, emitter, seq);
     return emitter;
   }
 

@@ -2,17 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 import { type ComponentType, lazy, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import type { StationId, Visit } from "../api/types";
-import { RoomOf } from "../app/RoomOf";
-import { Top } from "../app/Top";
 import { ErrorNote } from "../parts/ErrorNote";
+import type { StationProps } from "../parts/StationProps";
 import { VerdictMark } from "../parts/VerdictMark";
 import { day } from "../parts/words";
-import { visitQuery } from "./queries";
-import { STATIONS } from "./stations";
-
-export interface StationProps {
-  visit: Visit;
-}
+import { visitQuery } from "../visit/queries";
+import { STATIONS } from "../visit/stations";
+import { RoomOf } from "./RoomOf";
+import { Top } from "./Top";
 
 const SCREENS: Record<StationId, ComponentType<StationProps>> = {
   CONSULT: lazy(() => import("../skin/Consult")),

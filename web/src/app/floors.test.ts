@@ -1,0 +1,79 @@
+import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { dirname, join, normalize, relative } from "node:path";
+import { describe, expect, it } from "vitest";
+
+const SRC = join(import.meta.dirname, "..");
+
+/** What each file imports, types and late imports too, as ESLint's own rule does not count them. */
+function imports(): Map<string, string[]> {
+  const files = readdirSync(SRC, { recursive: true, encoding: "utf8" }).filter(
+    (file) => /\.tsx?$/.test(file) && !file.includes(".test.") && !file.endsWith(".d.ts"),
+  );
+  return new Map(
+    files.map((file) => {
+      const said = readFileSync(join(SRC, file), "utf8").matchAll(
+        /(?:from\s+|import\()\s*"(\.[^"]+)"/g,
+      );
+      const found = [...said].flatMap(([, path]) => {
+        const target = normalize(join(SRC, dirname(file), path!));
+        const whole = [".ts", ".tsx"].map((end) => target + end).find(existsSync);
+        return whole ? [relative(SRC, whole)] : [];
+      });
+      return [file, found];
+    }),
+  );
+}
+
+/** The first way that leads back to where it began. */
+function circle(graph: Map<string, string[]>): string[] | undefined {
+  const done = new Set<string>();
+  function walk(node: string, way: string[]): string[] | undefined {
+    if (way.includes(node)) return [...way.slice(way.indexOf(node)), node];
+    if (done.has(node)) return undefined;
+    for (const next of graph.get(node) ?? []) {
+      const found = walk(next, [...way, node]);
+      if (found) return found;
+    }
+    done.add(node);
+    return undefined;
+  }
+  for (const node of graph.keys()) {
+    const found = walk(node, []);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+describe("the floors of the web", () => {
+  const files = imports();
+
+  it("finds its files", () => {
+    expect(files.size).toBeGreaterThan(100);
+    expect(files.get("treatment/treat/Treat.tsx")).toContain("parts/FaceMap.tsx");
+  });
+
+  it("have no circle of files", () => {
+    expect(circle(files)).toBeUndefined();
+  });
+
+  it("have no circle of rooms", () => {
+    const rooms = new Map<string, string[]>();
+    for (const [file, found] of files) {
+      const room = file.split("/")[0]!;
+      const others = found.map((one) => one.split("/")[0]!).filter((other) => other !== room);
+      rooms.set(room, [...(rooms.get(room) ?? []), ...others]);
+    }
+    expect(circle(rooms)).toBeUndefined();
+  });
+
+  it("would see one", () => {
+    expect(
+      circle(
+        new Map([
+          ["a", ["b"]],
+          ["b", ["a"]],
+        ]),
+      ),
+    ).toEqual(["a", "b", "a"]);
+  });
+});
