@@ -1,14 +1,33 @@
+import { resolve } from "node:path";
 import react from "@vitejs/plugin-react";
+import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
+
+/** Under `./ivesk dev`: the page is loaded anew when the server has come back with what was changed. */
+function reloadWithServer(): Plugin {
+  const up = resolve("target/dev-up");
+  return {
+    name: "reload-with-server",
+    apply: "serve",
+    configureServer(server) {
+      server.watcher.add(up);
+      const reload = (file: string) => {
+        if (file === up) server.ws.send({ type: "full-reload" });
+      };
+      server.watcher.on("change", reload);
+      server.watcher.on("add", reload);
+    },
+  };
+}
 
 // The built files land where the jar keeps static resources.
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), reloadWithServer()],
   build: {
     outDir: "target/classes/META-INF/resources",
     emptyOutDir: true,
     target: "es2022",
   },
-  server: { proxy: { "/api": "http://127.0.0.1:8740" } },
+  server: { proxy: { "/api": process.env.IVESK_SERVER ?? "http://127.0.0.1:8740" } },
   test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"] },
 });

@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/decision-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patch-tests/{id}/reads": {
         parameters: {
             query?: never;
@@ -1928,6 +1944,15 @@ export interface components {
             /** Format: int64 */
             line: number;
             name: string;
+        };
+        LineView: {
+            /** Format: int32 */
+            number: number;
+            passable: boolean;
+            /** @enum {string} */
+            row: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
+            then: string;
+            when: string;
         };
         LookWords: {
             /** @enum {string} */
@@ -3676,6 +3701,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineView"][];
+                };
             };
         };
     };

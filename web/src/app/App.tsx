@@ -14,6 +14,7 @@ const Clients = lazy(() => import("../client/Clients"));
 const Chart = lazy(() => import("../client/Chart"));
 const Bench = lazy(() => import("../formula/Bench"));
 const Shelf = lazy(() => import("../formula/Shelf"));
+const DecisionTable = lazy(() => import("../practice/DecisionTable"));
 const Practice = lazy(() => import("../practice/Practice"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
@@ -66,6 +67,7 @@ const router = createBrowserRouter([
           { path: "/bench/:tool?", element: <Bench /> },
           { path: "/shelf/:code?", element: <Shelf /> },
           { path: "/practice", element: <Practice /> },
+          { path: "/practice/decisions", element: <DecisionTable /> },
           { path: "*", element: <NotHere /> },
         ],
       },

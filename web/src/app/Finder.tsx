@@ -1,36 +1,43 @@
+import Autocomplete from "@mui/material/Autocomplete";
 import Dialog from "@mui/material/Dialog";
+import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
-import { type KeyboardEvent, useEffect, useState } from "react";
+import { useState } from "react";
 import { useNavigate } from "react-router";
+import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
+import { KeyHelp } from "../parts/KeyHelp";
+import { type KeyBinding, useKeys } from "../parts/useKeys";
 import "./finder.css";
 
 const MOST = 9;
 
 /** Finds a client from anywhere: "/" opens it, arrows choose, Enter goes there. */
 export function Finder() {
-  const [open, setOpen] = useState(false);
-  useEffect(() => {
-    function slash(event: globalThis.KeyboardEvent) {
-      const target = event.target as HTMLElement;
-      const typing = target.closest("input, textarea, select, [contenteditable]");
-      if (event.key === "/" && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
-        event.preventDefault();
-        setOpen(true);
-      }
-    }
-    window.addEventListener("keydown", slash);
-    return () => window.removeEventListener("keydown", slash);
-  }, []);
+  const [open, setOpen] = useState<"finder" | "keys" | null>(null);
+  const keys: KeyBinding[] = [
+    { on: "/", says: "finds a client", does: () => setOpen("finder") },
+    { on: "?", says: "these keys", does: () => setOpen("keys") },
+  ];
+  useKeys(keys);
   return (
     <>
-      <button type="button" className="find" onClick={() => setOpen(true)}>
+      <button type="button" className="find" onClick={() => setOpen("finder")}>
         <span>Find anyone</span>
         <kbd>/</kbd>
       </button>
-      {open && <FinderDialog onClose={() => setOpen(false)} />}
+      {open === "finder" && <FinderDialog onClose={() => setOpen(null)} />}
+      {open === "keys" && (
+        <Dialog
+          open
+          onClose={() => setOpen(null)}
+          slotProps={{ paper: { "aria-label": "Keys of the desk" } }}
+        >
+          <KeyHelp table={keys} />
+        </Dialog>
+      )}
     </>
   );
 }
@@ -38,23 +45,11 @@ export function Finder() {
 function FinderDialog({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const [wanted, setWanted] = useState("");
-  const [chosen, setChosen] = useState(0);
   const found = useQuery(findClientsQuery(wanted));
-  const clients = (found.data?.clients ?? []).slice(0, MOST);
-  function go(id: string | undefined) {
-    if (!id) return;
+  function go(client: Client | null) {
+    if (!client) return;
     onClose();
-    void navigate(`/clients/${id}`);
-  }
-  function key(event: KeyboardEvent) {
-    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-      event.preventDefault();
-      const step = event.key === "ArrowDown" ? 1 : -1;
-      setChosen((chosen + step + clients.length) % Math.max(1, clients.length));
-    } else if (event.key === "Enter") {
-      event.preventDefault();
-      go(clients[chosen]?.id);
-    }
+    void navigate(`/clients/${client.id}`);
   }
   return (
     <Dialog
@@ -65,41 +60,45 @@ function FinderDialog({ onClose }: { onClose: () => void }) {
       slotProps={{ paper: { "aria-label": "Find a client" } }}
       sx={{ "& .MuiDialog-container": { alignItems: "flex-start" } }}
     >
-      <input
-        autoFocus
-        className="find-input"
-        role="combobox"
-        aria-expanded={clients.length > 0}
-        aria-controls="found"
-        aria-activedescendant={clients[chosen] && `found-${clients[chosen].id}`}
-        aria-label="Any part of the name"
-        placeholder="Any part of the name"
-        value={wanted}
-        onChange={(e) => {
-          setWanted(e.target.value);
-          setChosen(0);
+      <Autocomplete<Client>
+        open
+        autoHighlight
+        forcePopupIcon={false}
+        options={(found.data?.clients ?? []).slice(0, MOST)}
+        // The server has found them, by any part of the name and without accents.
+        filterOptions={(clients) => clients}
+        getOptionLabel={(client) => client.name}
+        getOptionKey={(client) => client.id}
+        value={null}
+        inputValue={wanted}
+        onInputChange={(_, value, reason) => reason === "input" && setWanted(value)}
+        onChange={(_, client) => go(client)}
+        loading={found.isPending}
+        loadingText="Looking"
+        noOptionsText="Nobody is called that. Archived clients stand under Clients."
+        slotProps={{
+          popper: { disablePortal: true, modifiers: [{ name: "flip", enabled: false }] },
+          paper: { className: "found", square: true },
+          listbox: { "aria-label": "Clients found" },
         }}
-        onKeyDown={key}
-      />
-      <ErrorNote error={found.error} />
-      <ul id="found" role="listbox" aria-label="Clients found" className="found">
-        {clients.map((client, i) => (
-          <li
-            key={client.id}
-            id={`found-${client.id}`}
-            role="option"
-            aria-selected={i === chosen}
-            onClick={() => go(client.id)}
-          >
+        renderOption={({ key, ...props }, client) => (
+          <li key={key} {...props}>
             <b className="grow">{client.name}</b>
             <span className="mono">{dayjs().diff(client.dateOfBirth, "year")}</span>
             <span className="soft">{client.occupation}</span>
           </li>
-        ))}
-      </ul>
-      {found.data && clients.length === 0 && (
-        <p className="pad soft">Nobody is called that. Archived clients stand under Clients.</p>
-      )}
+        )}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            autoFocus
+            className="find-input"
+            label="Any part of the name"
+            variant="filled"
+          />
+        )}
+      />
+      <ErrorNote error={found.error} />
     </Dialog>
   );
 }

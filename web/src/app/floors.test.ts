@@ -77,3 +77,18 @@ describe("the floors of the web", () => {
     ).toEqual(["a", "b", "a"]);
   });
 });
+
+describe("colours", () => {
+  const COLOUR = /#[0-9a-fA-F]{3,8}\b|\brgba?\(|\bhsla?\(/;
+
+  it("stand in the theme alone", () => {
+    const files = readdirSync(SRC, { recursive: true, encoding: "utf8" }).filter(
+      (file) => /\.(css|tsx?)$/.test(file) && !/\.test\.|\.d\.ts$|theme\.ts$/.test(file),
+    );
+    expect(files.length).toBeGreaterThan(100);
+    const coloured = files.filter((file) =>
+      COLOUR.test(readFileSync(join(SRC, file), "utf8").replace(/url\(#[^)]*\)/g, "")),
+    );
+    expect(coloured).toEqual([]);
+  });
+});

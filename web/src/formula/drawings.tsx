@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale";
+import { line } from "d3-shape";
 import { decimal } from "../parts/words";
 
 /** Free share against pH, with the labels' points on it. */
@@ -8,8 +10,12 @@ export function FreeCurve({
   curves: number[][];
   points: { ph: number; share: number; words: string }[];
 }) {
-  const x = (ph: number) => 50 + (ph / 7) * 560;
-  const y = (share: number) => 270 - share * 240;
+  const x = scaleLinear([0, 7], [50, 610]);
+  const y = scaleLinear([0, 1], [270, 30]);
+  const path = line<number>(
+    (_, tenth) => x(tenth / 10),
+    (share) => y(share),
+  );
   return (
     <svg
       viewBox="0 0 660 320"
@@ -40,11 +46,7 @@ export function FreeCurve({
         pH
       </text>
       {curves.map((curve, n) => (
-        <polyline
-          key={n}
-          className={n === 0 ? "curve" : "curve other"}
-          points={curve.map((share, tenth) => `${x(tenth / 10)},${y(share)}`).join(" ")}
-        />
+        <path key={n} className={n === 0 ? "curve" : "curve other"} d={path(curve) ?? ""} />
       ))}
       {points
         .filter((point) => point.ph <= 7)

@@ -1,3 +1,5 @@
+import { type ScaleLinear, scaleLinear } from "d3-scale";
+import { area, curveStepAfter, line } from "d3-shape";
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import type { RibbonModel } from "./ribbonModel";
 import { clock } from "./words";
@@ -31,8 +33,7 @@ export function Ribbon({
     return () => watch.disconnect();
   }, []);
 
-  const x = (seconds: number) =>
-    LEFT + ((seconds - model.from) / (model.to - model.from)) * (width - LEFT - 16);
+  const x = scaleLinear([model.from, model.to], [LEFT, width - 16]);
   const withSteps = model.steps.some((step) => step.kind !== "ending");
   const top = {
     steps: 26,
@@ -43,7 +44,7 @@ export function Ribbon({
   top.feel = top.layers + LANES.layers + 8;
   top.looks = top.feel + LANES.feel + 6;
   const height = top.looks + (unit === "clock" ? LANES.looks : 0) + 6;
-  const feelY = (value: number) => top.feel + LANES.feel - (value / 10) * LANES.feel;
+  const feelY = scaleLinear([0, 10], [top.feel + LANES.feel, top.feel]);
   const points = readings(model);
   const reading = picked === null ? null : points[picked];
 
@@ -119,11 +120,7 @@ export function Ribbon({
           </text>
         )}
         {model.bands.map((band) => (
-          <path
-            key={band.start}
-            className="band"
-            d={`M ${x(band.start)} ${feelY(0)} L ${x(band.start + (band.end - band.start) * 0.3)} ${feelY(band.high)} L ${x(band.end)} ${feelY(band.falling ? band.low / 2 + 1 : band.high)} L ${x(band.end)} ${feelY(band.falling ? 0 : band.low)} L ${x(band.start + (band.end - band.start) * 0.3)} ${feelY(band.low)} Z`}
-          />
+          <path key={band.start} className="band" d={bandPath(band, x, feelY)} />
         ))}
         {model.bandNote && model.bands[0] && (
           <text x={x(model.bands[0].end) + 8} y={top.feel + 34} className="note">
@@ -153,7 +150,7 @@ export function Ribbon({
         {model.marks.map((mark) => (
           <g key={mark.label + mark.at}>
             <line x1={x(mark.at)} x2={x(mark.at)} y1="16" y2={top.looks} className="mark" />
-            {mark.label === "END" && (
+            {mark.end && (
               <text x={x(mark.at) - 6} y={top.feel + 14} textAnchor="end" className="mark-word">
                 END
               </text>
@@ -169,7 +166,7 @@ export function Ribbon({
               y2={height - 4}
               className="limit"
             />
-            {!model.marks.some((mark) => mark.label === "END") && (
+            {!model.marks.some((mark) => mark.end) && (
               <text x={x(model.limit) + 6} y={top.layers + 18} className="limit-word">
                 limit {clock(model.limit * 1000)}
               </text>
@@ -209,24 +206,40 @@ function Lane({ y, word }: { y: number; word: string }) {
   );
 }
 
-function Feel({
-  model,
-  x,
-  y,
-}: {
-  model: RibbonModel;
-  x: (s: number) => number;
-  y: (v: number) => number;
-}) {
+type Scale = ScaleLinear<number, number>;
+
+/** The expected feel: up to its height by a third of its time, then level or falling. */
+function bandPath(band: RibbonModel["bands"][number], x: Scale, y: Scale): string {
+  const peak = band.start + (band.end - band.start) * 0.3;
+  const shape = area<{ at: number; low: number; high: number }>()
+    .x(({ at }) => x(at))
+    .y0(({ low }) => y(low))
+    .y1(({ high }) => y(high));
+  return (
+    shape([
+      { at: band.start, low: 0, high: 0 },
+      { at: peak, low: band.low, high: band.high },
+      {
+        at: band.end,
+        low: band.falling ? 0 : band.low,
+        high: band.falling ? band.low / 2 + 1 : band.high,
+      },
+    ]) ?? ""
+  );
+}
+
+function Feel({ model, x, y }: { model: RibbonModel; x: Scale; y: Scale }) {
   if (model.feel.length === 0) return null;
   const end = model.now ?? model.feel.at(-1)?.at ?? 0;
-  let path = "";
-  model.feel.forEach((told, i) => {
-    path += i === 0 ? `M ${x(told.at)} ${y(told.value)}` : ` H ${x(told.at)} V ${y(told.value)}`;
-  });
+  // A number holds until the next is told.
+  const told = [...model.feel, { at: end, value: model.feel.at(-1)?.value ?? 0 }];
+  const path = line<{ at: number; value: number }>(
+    ({ at }) => x(at),
+    ({ value }) => y(value),
+  ).curve(curveStepAfter);
   return (
     <>
-      <path d={`${path} H ${x(end)}`} className="feel" />
+      <path d={path(told) ?? ""} className="feel" />
       {model.feel.map((told) => (
         <circle key={told.at} cx={x(told.at)} cy={y(told.value)} r="3" className="told">
           <title>{`${clock(told.at * 1000)}: ${told.value}`}</title>
@@ -237,7 +250,7 @@ function Feel({
 }
 
 /** Marks of looks; the words of one that would run into the next are left to the reading. */
-function Looks({ model, x, y }: { model: RibbonModel; x: (s: number) => number; y: number }) {
+function Looks({ model, x, y }: { model: RibbonModel; x: Scale; y: number }) {
   const worded = new Set<number>();
   model.looks.reduce((free, look, i) => {
     if (x(look.at) < free) return free;

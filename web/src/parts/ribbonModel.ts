@@ -29,7 +29,8 @@ export interface RibbonModel {
   }[];
   bandNote?: string;
   looks: { at: number; label: string }[];
-  marks: { at: number; label: string }[];
+  /** `end`: where the acid came to its end. */
+  marks: { at: number; label: string; end?: boolean }[];
   mgPerCm2PerLayer: number;
 }
 
@@ -171,7 +172,7 @@ function marks(treatment: Treatment, at: (instant: string) => number) {
     if (!fact || at(when) < 0) return [];
     switch (fact.type) {
       case "EndingStarted":
-        return [{ at: at(when), label: "END" }];
+        return [{ at: at(when), label: "END", end: true }];
       case "ZoneEnded":
         return [{ at: at(when), label: `${zoneName(fact.zone)} ended` }];
       case "AdviceDeclined":

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Policy } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -37,7 +38,8 @@ export default function Practice() {
           <p className="soft">
             Set once, followed everywhere. The maker’s instruction on a product comes before any of
             these.
-            {state && !state.maySet && " Owner and supervising clinician change them."}
+            {state && !state.maySet && " Owner and supervising clinician change them."}{" "}
+            <Link to="/practice/decisions">The decision after every look</Link>
           </p>
           <ErrorNote error={policies.error ?? set.error} />
           <Strip

@@ -5,3 +5,9 @@ export const policiesQuery = queryOptions({
   queryKey: ["policies"],
   queryFn: async () => body(await api.GET("/api/practice/policies")),
 });
+
+export const decisionTableQuery = queryOptions({
+  queryKey: ["decision-table"],
+  queryFn: async () => body(await api.GET("/api/decision-table")),
+  staleTime: Infinity,
+});

@@ -10,13 +10,13 @@ import {
 } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Advice, Cue, NewEvent, Treatment } from "../api/types";
+import type { Advice, Cue, Fact, NewEvent, Treatment, Zone } from "../api/types";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { adviceNow, answersNow, cueAt, tint } from "./advice";
 import { Queue } from "./queue";
 import { SensationKeys } from "./SensationKeys";
 import { contactOf } from "./treat/Clocks";
-import { panelKey } from "./treat/Panels";
+import { type PanelName, panelKeys } from "./treat/Panels";
 import { useTreatment } from "./useTreatment";
 import { zoneLooks } from "./zoneLooks";
 
@@ -233,6 +233,15 @@ describe("the queue", () => {
   });
 });
 
+/** What a key says while a panel is open; nothing where it is no key of the panel. */
+function panelKey(...[name, key, of, chosen]: [PanelName, string, Treatment, Zone[]]) {
+  let said: Fact | undefined;
+  const table = panelKeys(name, of, chosen, (fact) => (said = fact));
+  const digit = /^[0-9]$/.test(key);
+  table.find(({ on }) => on === key || (digit && on === "0-9"))?.does(key);
+  return said;
+}
+
 describe("what a key means while a panel is open", () => {
   it("grades redness of what was chosen, or of all that carries acid", () => {
     expect(panelKey("redness", "2", treatment(), ["CHIN"])).toEqual({
@@ -341,7 +350,7 @@ describe("the ribbon of a treatment", () => {
     expect(model?.now).toBeUndefined();
     expect(model?.layers[0]?.end).toBe(180);
     expect(model?.steps).toEqual([{ start: 180, end: 420, label: "end, rest", kind: "ending" }]);
-    expect(model?.marks).toEqual([{ at: 180, label: "END" }]);
+    expect(model?.marks).toEqual([{ at: 180, label: "END", end: true }]);
   });
 });
 

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
 import type { Treatment, Visit, Zone } from "../../api/types";
@@ -9,9 +9,9 @@ import { ErrorNote } from "../../parts/ErrorNote";
 import { figureOf } from "../../parts/figures";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { clock, firstName, hour } from "../../parts/words";
+import { useKeys } from "../../parts/useKeys";
 import type { StationProps } from "../../parts/StationProps";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
 import "./ready.css";
@@ -74,20 +74,16 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   const armed =
     treatment !== undefined && treatment.phase !== "READY" && treatment.phase !== "STOPPED";
 
-  useEffect(() => {
-    function key(event: KeyboardEvent) {
-      if (!treatment || treatment.phase !== "READY" || isTyping(event)) return;
-      if (here?.id === "GATE_A" && /^[0-9t]$/.test(event.key)) {
-        event.preventDefault();
-        say({
-          type: "SensationAnswered",
-          value: event.key === "t" ? 10 : Number(event.key),
-        });
-      }
-    }
-    window.addEventListener("keydown", key);
-    return () => window.removeEventListener("keydown", key);
-  }, [treatment, here?.id, say]);
+  const answers = treatment?.phase === "READY" && here?.id === "GATE_A";
+  const answered = (value: number) => say({ type: "SensationAnswered", value });
+  useKeys(
+    answers
+      ? [
+          { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
+          { on: "t", says: "the answer ten", does: () => answered(10) },
+        ]
+      : [],
+  );
 
   if (!treatment) return <CouchWait error={live.error} />;
   return (

@@ -1,19 +1,19 @@
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Treatment, Visit, Zone } from "../../api/types";
+import type { Fact, Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
+import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
 import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { isPedal, isTyping } from "../keys";
 import { SensationKeys } from "../SensationKeys";
-import { Panel, type PanelName } from "../treat/Panels";
+import { Panel, panelKeys, type PanelName } from "../treat/Panels";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import "../treat/treat.css";
@@ -49,30 +49,38 @@ function Settling({
   const ask = treatment.clocks.askAt ? Date.parse(treatment.clocks.askAt) : undefined;
   const resting = treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
 
-  useEffect(() => {
-    function key(event: KeyboardEvent) {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === "Escape") setPanel(null);
-      if (isPedal(event)) {
-        event.preventDefault();
-        if (open) say({ type: "EndingStepDone", step: open });
-      } else if (/^[0-9t]$/.test(event.key)) {
-        event.preventDefault();
-        say({
-          type: "SensationAnswered",
-          value: event.key === "t" ? 10 : Number(event.key),
-        });
-      } else if (event.key === "a") setPanel("alarm");
-      else if (event.key === "w") setPanel("whitening");
-      else if (event.key === "r") setPanel("redness");
-      else if (event.key === "n") {
-        event.preventDefault();
-        setPanel("note");
-      }
-    }
-    window.addEventListener("keydown", key);
-    return () => window.removeEventListener("keydown", key);
-  }, [open, say]);
+  const close = () => {
+    setPanel(null);
+    setChosen([]);
+  };
+  const answered = (value: number) => say({ type: "SensationAnswered", value });
+  const keys: KeyBinding[] = [
+    {
+      on: "pedal",
+      says: "step done, next",
+      does: () => open && say({ type: "EndingStepDone", step: open }),
+    },
+    { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
+    { on: "t", says: "the answer ten", does: () => answered(10) },
+    { on: "r", says: "redness", does: () => setPanel("redness") },
+    { on: "w", says: "whitening", does: () => setPanel("whitening") },
+    { on: "n", says: "note", does: () => setPanel("note") },
+    { on: "a", says: "alarm", does: () => setPanel("alarm") },
+    { on: "?", says: "these keys", does: () => setPanel("legend") },
+  ];
+  const sayAndClose = (fact: Fact) => {
+    say(fact);
+    close();
+  };
+  useKeys([
+    { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
+    ...(panel
+      ? [
+          ...panelKeys(panel, treatment, chosen, sayAndClose),
+          ...keys.filter(({ on }) => on === "a"),
+        ]
+      : keys),
+  ]);
 
   const { zones } = zoneLooks(treatment, chosen);
   const ribbon = ribbonOfTreatment(treatment, resting ? undefined : now);
@@ -121,10 +129,8 @@ function Settling({
               chosen={chosen}
               row={undefined}
               onSay={say}
-              onClose={() => {
-                setPanel(null);
-                setChosen([]);
-              }}
+              keys={keys}
+              onClose={close}
             />
           ) : (
             <div className="row wrap">

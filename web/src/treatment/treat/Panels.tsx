@@ -4,6 +4,8 @@ import { type FormEvent, type ReactNode, useState } from "react";
 import { QUALITIES, REDNESS, SIGNS, WHITENING, WHITENING_LOOKS } from "../../api/enumWords";
 import type { Fact, Quality, Row, Sign, Treatment, Whitening, Zone } from "../../api/types";
 import { FaceLegend } from "../../parts/FaceMap";
+import { KeyHelp } from "../../parts/KeyHelp";
+import type { KeyBinding } from "../../parts/useKeys";
 import { zoneName } from "../../parts/words";
 
 export type PanelName =
@@ -25,6 +27,8 @@ interface PanelProps {
   chosen: Zone[];
   /** Of the advice that may be gone against. */
   row: Row | undefined;
+  /** Of the screen behind it. */
+  keys: KeyBinding[];
   onSay: (fact: Fact) => void;
   onClose: () => void;
 }
@@ -183,8 +187,9 @@ export function Panel(props: PanelProps) {
       );
     case "legend":
       return (
-        <Frame title="On the face" onClose={onClose}>
+        <Frame title="On the face, and the keys" onClose={onClose}>
           <FaceLegend />
+          <KeyHelp table={props.keys} />
         </Frame>
       );
   }
@@ -293,37 +298,54 @@ function Words({
   );
 }
 
-/** What a letter or digit means while a panel is open; undefined when nothing. */
-export function panelKey(
+/** The keys of an open panel; while it is open no other key answers in its place. */
+export function panelKeys(
   name: PanelName,
-  key: string,
   treatment: Treatment,
   chosen: Zone[],
-): Fact | undefined {
+  say: (fact: Fact) => void,
+): KeyBinding[] {
   const active = treatment.plan.zones.filter((zone) => !treatment.zones[zone]?.ended);
   const zones = chosen.length > 0 ? chosen : active;
-  const digit = /^[0-9]$/.test(key) ? Number(key) : key === "t" ? 10 : undefined;
   switch (name) {
     case "redness":
-      return digit !== undefined && digit <= 3
-        ? {
+      return REDNESS.map((word, grade) => ({
+        on: String(grade),
+        says: word,
+        does: () =>
+          say({
             type: "RednessSeen",
-            grades: Object.fromEntries(zones.map((zone) => [zone, digit])),
-          }
-        : undefined;
-    case "whitening": {
-      const grade = WHITE_KEYS.find((white) => white.key === key)?.id;
-      return grade && (grade !== "CRYSTALS" || treatment.plan.mayCrystallise)
-        ? { type: "WhiteningSeen", zones, grade }
-        : undefined;
-    }
+            grades: Object.fromEntries(zones.map((zone) => [zone, grade])),
+          }),
+      }));
+    case "whitening":
+      return WHITE_KEYS.filter(({ id }) => id !== "CRYSTALS" || treatment.plan.mayCrystallise).map(
+        ({ id, key }) => ({
+          on: key,
+          says: WHITENING[id],
+          does: () => say({ type: "WhiteningSeen", zones, grade: id }),
+        }),
+      );
     case "wipe":
-      return key === "c" || key === "s" ? { type: "WipeTested", cameOff: key === "c" } : undefined;
-    case "hot":
-      return digit !== undefined && chosen[0]
-        ? { type: "HotSpotFelt", zone: chosen[0], value: digit }
-        : undefined;
-    default:
-      return undefined;
+      return [
+        { on: "c", says: "comes off", does: () => say({ type: "WipeTested", cameOff: true }) },
+        { on: "s", says: "stays", does: () => say({ type: "WipeTested", cameOff: false }) },
+      ];
+    case "hot": {
+      const zone = chosen[0];
+      if (!zone) return [];
+      const felt = (value: number) => say({ type: "HotSpotFelt", zone, value });
+      return [
+        { on: "0-9", says: "how hot it is", does: (key) => felt(Number(key)) },
+        { on: "t", says: "ten", does: () => felt(10) },
+      ];
+    }
+    case "quality":
+    case "note":
+    case "alarm":
+    case "pass":
+    case "zone":
+    case "legend":
+      return [];
   }
 }

@@ -12,14 +12,14 @@ import { zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, answersNow } from "../advice";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { isPedal, isTyping } from "../keys";
+import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import { AdviceBox } from "./AdviceBox";
 import { Clocks } from "./Clocks";
 import { LeaveQuestion } from "./LeaveQuestion";
-import { Panel, panelKey, type PanelName } from "./Panels";
+import { Panel, panelKeys, type PanelName } from "./Panels";
 import "./treat.css";
 import { useCues } from "./useCues";
 
@@ -120,60 +120,43 @@ function Couch({
     [advice, end, row, say],
   );
 
-  useEffect(() => {
-    function key(event: KeyboardEvent) {
-      if (event.key === "Escape") return close();
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const told = panel && panelKey(panel, event.key, treatment, chosen);
-      if (told) {
-        event.preventDefault();
-        say(told);
-        return close();
-      }
-      const does: Record<string, () => void> = {
-        r: () => setPanel("redness"),
-        w: () => setPanel("whitening"),
-        h: () => setPanel("hot"),
-        q: () => setPanel("quality"),
-        n: () => setPanel("note"),
-        a: () => setPanel("alarm"),
-        f: () => say({ type: "FanTurned", on: !treatment.fanOn }),
-        e: end,
-        z: () => {
-          const zones = treatment.plan.zones;
-          const at = chosen[0] ? zones.indexOf(chosen[0]) : -1;
-          setChosen([zones[(at + 1) % zones.length]!]);
-          setPanel((was) => was ?? "zone");
-        },
-        "?": () => setPanel("legend"),
-        t: () => say({ type: "SensationAnswered", value: 10 }),
-      };
-      const digit = /^[0-9]$/.test(event.key) ? Number(event.key) : undefined;
-      const action = isPedal(event)
-        ? () => act(advice?.action ?? "NONE")
-        : digit !== undefined
-          ? () => say({ type: "SensationAnswered", value: digit })
-          : does[event.key];
-      if (action) {
-        event.preventDefault();
-        action();
-      }
-    }
-    window.addEventListener("keydown", key);
-    return () => window.removeEventListener("keydown", key);
-  }, [act, advice?.action, chosen, close, end, panel, say, treatment]);
+  const nextZone = () => {
+    const all = treatment.plan.zones;
+    const at = chosen[0] ? all.indexOf(chosen[0]) : -1;
+    setChosen([all[(at + 1) % all.length]!]);
+    setPanel((was) => was ?? "zone");
+  };
+  const answered = (value: number) => say({ type: "SensationAnswered", value });
+  const keys: KeyBinding[] = [
+    { on: "pedal", says: "takes the advice", does: () => act(advice?.action ?? "NONE") },
+    { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
+    { on: "t", says: "the answer ten", does: () => answered(10) },
+    ...PANELS.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
+    { on: "z", says: "next zone", does: nextZone },
+    {
+      on: "f",
+      says: "fan on or off",
+      does: () => say({ type: "FanTurned", on: !treatment.fanOn }),
+    },
+    { on: "e", says: "END", does: end },
+    { on: "?", says: "these keys", does: () => setPanel("legend") },
+  ];
+  const sayAndClose = (fact: Fact) => {
+    say(fact);
+    close();
+  };
+  useKeys([
+    { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
+    ...(panel
+      ? [
+          ...panelKeys(panel, treatment, chosen, sayAndClose),
+          ...keys.filter(({ on }) => on === "z" || on === "a" || on === "e"),
+        ]
+      : keys),
+  ]);
 
   const { zones, next } = zoneLooks(treatment, chosen);
   const ribbon = ribbonOfTreatment(treatment, now);
-  const keys: { name: PanelName; key: string; word: string }[] = [
-    { name: "redness", key: "r", word: "redness" },
-    { name: "whitening", key: "w", word: "whitening" },
-    { name: "hot", key: "h", word: "hot spot" },
-    { name: "zone", key: "z", word: "zone" },
-    { name: "quality", key: "q", word: "quality" },
-    { name: "note", key: "n", word: "note" },
-    { name: "alarm", key: "a", word: "alarm" },
-  ];
 
   return (
     <div className={`couch-screen ${flash && `flash-${flash}`}`}>
@@ -226,12 +209,13 @@ function Couch({
               treatment={treatment}
               chosen={chosen}
               row={row}
+              keys={keys}
               onSay={(fact) => say(fact)}
               onClose={close}
             />
           ) : (
             <div className="treat-keys">
-              {keys.map(({ name, key, word }) => (
+              {[...PANELS.slice(0, 3), ZONE_KEY, ...PANELS.slice(3)].map(({ name, key, word }) => (
                 <Button key={name} color="inherit" onClick={() => setPanel(name)}>
                   <kbd>{key}</kbd> {word}
                 </Button>
@@ -274,6 +258,16 @@ function Couch({
     </div>
   );
 }
+
+const PANELS: { name: PanelName; key: string; word: string }[] = [
+  { name: "redness", key: "r", word: "redness" },
+  { name: "whitening", key: "w", word: "whitening" },
+  { name: "hot", key: "h", word: "hot spot" },
+  { name: "quality", key: "q", word: "quality" },
+  { name: "note", key: "n", word: "note" },
+  { name: "alarm", key: "a", word: "alarm" },
+];
+const ZONE_KEY = { name: "zone", key: "z", word: "zone" } as const;
 
 const ENDED_HERE: Advice = {
   kind: "END",

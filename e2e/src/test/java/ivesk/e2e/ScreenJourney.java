@@ -2,8 +2,6 @@ package ivesk.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 
@@ -65,7 +63,7 @@ class ScreenJourney extends Journey {
   }
 
   @Test
-  void aReturningClientInSixTapsAndTheVerdictFollowsATap() {
+  void aReturningClientInSixTaps() {
     browser.press("New visit");
     browser.type("Client, or a new name", "Oumar");
     browser.click(By.xpath("//li[@role='option'][contains(.,'Oumar Belgrave')]"));
@@ -84,15 +82,5 @@ class ScreenJourney extends Journey {
     }
     browser.see("ADAPT");
     assertThat(taps).isLessThanOrEqualTo(6);
-
-    browser.press("Show them: The body now");
-    List<Long> millis = new ArrayList<>();
-    for (int i = 0; i < 9; i++) {
-      millis.add(browser.millisFromTapTo("Fever or unwell today", "yes", "unwell today"));
-      browser.millisFromTapTo("Fever or unwell today", "no", "Go on within");
-    }
-    millis.sort(null);
-    System.out.println("the verdict follows a tap after, ms: " + millis);
-    assertThat(millis.get(millis.size() / 2)).isLessThanOrEqualTo(100);
   }
 }

@@ -5,15 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.formula.Family;
 import ivesk.core.screening.PatchTest.Result;
 import ivesk.server.Practice.Answer;
-import ivesk.server.client.Client;
-import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestService;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
@@ -496,38 +493,6 @@ class ConsultAndScreenTest {
       Answer later = practice.post("/api/screening", facts.formatted("30"));
       assertThat(later.status()).isEqualTo(400);
       assertThat(later.detail()).contains("must not lie after 2026-11-25");
-    }
-
-    /// As fast as typing: ten thousand clients more, found by a part of the name.
-    @Test
-    void tenThousandClientsAreFoundAsFastAsTyping() {
-      ClientStore store = practice.bean(ClientStore.class);
-      for (int i = 0; i < 10_000; i++) {
-        store.add(
-            new Client(
-                UUID.randomUUID(),
-                "Made Up " + Integer.toString(i * 7919, 36) + " Person",
-                LocalDate.of(1980, 1, 1),
-                "",
-                "",
-                Optional.empty(),
-                Optional.empty(),
-                "",
-                "",
-                "",
-                Optional.empty(),
-                1));
-      }
-      List<Long> nanos = new ArrayList<>();
-      for (int i = 0; i < 60; i++) {
-        long start = System.nanoTime();
-        practice.get("/api/clients?archived=false&find=" + Integer.toString(i * 7919, 36));
-        nanos.add(System.nanoTime() - start);
-      }
-      nanos.sort(null);
-      double medianMs = nanos.get(30) / 1e6;
-      System.out.printf("GET /api/clients?find= among 10,000, median of 60: %.2f ms%n", medianMs);
-      assertThat(medianMs).isLessThan(60);
     }
   }
 }

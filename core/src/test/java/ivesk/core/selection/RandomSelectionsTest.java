@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Seeds;
 import ivesk.core.formula.Family;
-import ivesk.core.formula.Library;
-import ivesk.core.practice.Policies;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
@@ -14,8 +12,6 @@ import ivesk.core.screening.RandomClients;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Selection.Tile;
 import ivesk.core.series.LadderRules;
-import ivesk.core.skin.Condition;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -114,28 +110,5 @@ class RandomSelectionsTest {
             }
           }
         });
-  }
-
-  /// The shipped library in under 5 ms median, warm.
-  @Test
-  void theShippedLibraryIsRankedInUnderFiveMilliseconds() {
-    Clients client =
-        Clients.easy()
-            .under(Policies.defaults().opening(Set.of(Policies.Restricted.TCA)))
-            .shows(Map.of(Condition.SUN_DAMAGE, 3));
-    ScreeningFacts facts = client.facts();
-    SelectionFacts selection =
-        SelectionFacts.of(facts, client.screened(), LadderRules.of(facts.pastPeels(), T));
-    long[] nanos = new long[400];
-    for (int i = -1000; i < nanos.length; i++) {
-      long start = System.nanoTime();
-      Selection rack = Selection.choose(selection);
-      if (i >= 0) nanos[i] = System.nanoTime() - start;
-      assertThat(rack.tiles()).hasSize(Library.FORMULAS.size());
-    }
-    Arrays.sort(nanos);
-    double medianMs = nanos[200] / 1e6;
-    System.out.printf("selection over the shipped library, median of 400: %.3f ms%n", medianMs);
-    assertThat(medianMs).isLessThan(5);
   }
 }

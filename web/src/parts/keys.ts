@@ -1,4 +1,4 @@
-import { ledByTab } from "../parts/ledByTab";
+import { ledByTab } from "./ledByTab";
 
 /** Somebody is writing: letters are words, not keys of the screen. */
 export function isTyping(event: KeyboardEvent): boolean {

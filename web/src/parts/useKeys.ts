@@ -1,0 +1,36 @@
+import { useEffect } from "react";
+import { isPedal, isTyping } from "./keys";
+
+/** One line of a screen's table of keys. */
+export interface KeyBinding {
+  /** As the key is called; "0-9" for any digit, "pedal" for Space and Page Down. */
+  on: string;
+  /** What it does, as `?` shows it. */
+  says: string;
+  does: (key: string) => void;
+  /** Also while somebody is writing. */
+  whileTyping?: boolean;
+}
+
+function matches(on: string, event: KeyboardEvent): boolean {
+  if (on === "pedal") return isPedal(event);
+  return on === "0-9" ? /^[0-9]$/.test(event.key) : event.key === on;
+}
+
+/** Lets the keys of a table do what it says; the first line that matches, and nothing else. */
+export function useKeys(table: KeyBinding[]) {
+  useEffect(() => {
+    function pressed(event: KeyboardEvent) {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const typing = isTyping(event);
+      const line = table.find(
+        ({ on, whileTyping }) => matches(on, event) && (!typing || whileTyping),
+      );
+      if (!line) return;
+      event.preventDefault();
+      line.does(event.key);
+    }
+    window.addEventListener("keydown", pressed);
+    return () => window.removeEventListener("keydown", pressed);
+  }, [table]);
+}
