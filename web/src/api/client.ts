@@ -2,11 +2,18 @@ import { QueryClient, useQueryClient } from "@tanstack/react-query";
 import createClient, { type Middleware } from "openapi-fetch";
 import type { paths } from "./schema";
 
+/** One field of bad input, and what is wrong with it. */
+export interface FieldFault {
+  field: string;
+  detail: string;
+}
+
 /** What the server says when it will not: RFC 9457, said as it came. */
 export class Problem extends Error {
   constructor(
     readonly status: number,
     detail: string,
+    readonly fields: FieldFault[] = [],
   ) {
     super(detail);
   }
@@ -41,8 +48,13 @@ const guard: Middleware = {
     if (response.ok) return;
     const body = (await response.json().catch(() => ({}))) as {
       detail?: string;
+      fields?: FieldFault[];
     };
-    throw new Problem(response.status, body.detail ?? `The server answered ${response.status}.`);
+    throw new Problem(
+      response.status,
+      body.detail ?? `The server answered ${response.status}.`,
+      body.fields,
+    );
   },
   onError() {
     return new NoServer();

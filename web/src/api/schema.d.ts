@@ -1418,6 +1418,20 @@ export interface components {
             /** @enum {string} */
             type: "I" | "II" | "III" | "IV" | "V" | "VI";
         };
+        ColumnView: {
+            field: string;
+            /** @enum {string} */
+            group: "IS" | "HOLDS" | "USED" | "DOES";
+            groupLabel: string;
+            help: string;
+            initial: string;
+            /** @enum {string} */
+            kind: "TEXT" | "CODE" | "WHOLE" | "DECIMAL" | "MINUTES" | "CHOICE" | "FLAG" | "SHIPPED" | "REGIONS" | "COMPONENTS";
+            label: string;
+            needed: boolean;
+            options: components["schemas"]["Option"][];
+            unit: string;
+        };
         Component: {
             /** Format: double */
             percentWv: number;
@@ -2705,6 +2719,7 @@ export interface components {
             version: number;
         };
         ShelfView: {
+            columns: components["schemas"]["ColumnView"][];
             families: components["schemas"]["FamilyName"][];
             items: components["schemas"]["ShelfItem"][];
             mayOpen: boolean;

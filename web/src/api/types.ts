@@ -57,5 +57,6 @@ export type NextStage = Schemas["NextStage"];
 export type Shelf = Schemas["ShelfView"];
 export type ShelfItem = Schemas["ShelfItem"];
 export type Product = Schemas["Product"];
+export type LabelColumn = Schemas["ColumnView"];
 export type LotView = Schemas["LotView"];
 export type CsvPreview = Schemas["Preview"];

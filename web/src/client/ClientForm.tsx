@@ -6,11 +6,25 @@ import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import dayjs from "dayjs";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { api, body, Problem } from "../api/client";
 import type { Client } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { clientQuery } from "./queries";
+
+/** A client as it is typed. */
+interface Typed {
+  name: string;
+  dateOfBirth: string;
+  occupation: string;
+  sun: string;
+  heightCm: string;
+  weightKg: string;
+  allergies: string;
+  comfort: string;
+  guardian: string;
+}
 
 /** Adds a client, or changes one. */
 export function ClientForm({
@@ -24,25 +38,28 @@ export function ClientForm({
 }) {
   const queries = useQueryClient();
   const [version, setVersion] = useState(client?.version ?? 0);
-  const [form, setForm] = useState({
-    name: client?.name ?? "",
-    dateOfBirth: client?.dateOfBirth ?? "",
-    occupation: client?.occupation ?? "",
-    sun: client?.sun ?? "",
-    heightCm: client?.heightCm?.toString() ?? "",
-    weightKg: client?.weightKg?.toString() ?? "",
-    allergies: client?.allergies ?? "",
-    comfort: client?.comfort ?? "",
-    guardian: client?.guardian ?? "",
+  const { control, formState, handleSubmit, register, setError } = useForm<Typed>({
+    defaultValues: {
+      name: client?.name ?? "",
+      dateOfBirth: client?.dateOfBirth ?? "",
+      occupation: client?.occupation ?? "",
+      sun: client?.sun ?? "",
+      heightCm: client?.heightCm?.toString() ?? "",
+      weightKg: client?.weightKg?.toString() ?? "",
+      allergies: client?.allergies ?? "",
+      comfort: client?.comfort ?? "",
+      guardian: client?.guardian ?? "",
+    },
   });
-  const minor = form.dateOfBirth !== "" && dayjs().diff(form.dateOfBirth, "year") < 18;
+  const born = useWatch({ control, name: "dateOfBirth" });
+  const minor = born !== "" && dayjs().diff(born, "year") < 18;
 
   const save = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (typed: Typed) => {
       const fields = {
-        ...form,
-        heightCm: measure("Height", form.heightCm),
-        weightKg: measure("Weight", form.weightKg),
+        ...typed,
+        heightCm: measure("Height", typed.heightCm),
+        weightKg: measure("Weight", typed.weightKg),
       };
       return body(
         client
@@ -60,6 +77,11 @@ export function ClientForm({
       await queries.invalidateQueries({ queryKey: ["today"] });
       onSaved(saved);
     },
+    onError: (problem) => {
+      for (const { field, detail } of problem instanceof Problem ? problem.fields : []) {
+        setError(field as keyof Typed, { message: detail });
+      }
+    },
   });
   const stale = save.error instanceof Problem && save.error.status === 409;
   async function overwrite() {
@@ -69,21 +91,17 @@ export function ClientForm({
     save.reset();
   }
 
-  const field = (name: keyof typeof form, label: string, more: object = {}) => (
+  const field = (name: keyof Typed, label: string, more: object = {}) => (
     <TextField
       label={label}
-      value={form[name]}
-      onChange={(e) => setForm({ ...form, [name]: e.target.value })}
+      error={formState.errors[name] !== undefined}
+      {...register(name)}
       {...more}
     />
   );
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    save.mutate();
-  }
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="client-form">
-      <form onSubmit={submit}>
+      <form onSubmit={handleSubmit((typed) => save.mutate(typed))}>
         <DialogTitle id="client-form">{client ? client.name : "New client"}</DialogTitle>
         <DialogContent>
           <div className="stack" style={{ paddingTop: 8, gap: 16 }}>

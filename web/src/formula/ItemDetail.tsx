@@ -89,22 +89,13 @@ export function ItemDetail({ shelf, item }: { shelf: Shelf; item: ShelfItem }) {
   );
 }
 
-const USES: Record<string, string> = {
-  TIMED: "timed, ended at its limit",
-  SELF_LIMITING: "falls by itself, taken off at its time",
-  LAYERED: "layers that dry",
-  COATS: "coats until frost",
-  STAYS: "stays on after an acid",
-  OUT_OF_SCOPE: "out of scope",
-};
-
-function words(constant: string): string {
-  return constant.toLowerCase().replaceAll("_", " ");
-}
-
 function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
   const { label } = item;
   const minutes = (seconds: number) => clock(seconds * 1000);
+  const word = (field: "vehicle" | "use" | "ending") =>
+    shelf.columns
+      .find((column) => column.field === field)
+      ?.options.find((option) => option.id === label[field])?.label;
   const substance = (id: string) => shelf.substances.find((s) => s.id === id)?.label ?? id;
   const facts: [string, string | false | undefined][] = [
     ["maker", label.maker],
@@ -119,7 +110,7 @@ function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
       "free acid",
       label.ph !== undefined && item.freeAcidPercent > 0 && `${decimal(item.freeAcidPercent, 1)} %`,
     ],
-    ["vehicle", words(label.vehicle) + (label.bufferedInWater ? ", buffered in water" : "")],
+    ["vehicle", word("vehicle") + (label.bufferedInWater ? ", buffered in water" : "")],
     [
       "made for",
       shelf.regions
@@ -127,7 +118,7 @@ function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
         .map((region) => region.label)
         .join(", "),
     ],
-    ["how", USES[label.use]],
+    ["how", word("use") ?? "out of scope"],
     [
       "contact",
       label.firstSeconds !== undefined &&
@@ -149,7 +140,7 @@ function labelFacts(shelf: Shelf, item: ShelfItem): [string, string][] {
         (label.bandSeconds === undefined ? "" : ` within ${minutes(label.bandSeconds)}`) +
         (label.thenFalling ? ", then falling" : ""),
     ],
-    ["ended by", words(label.ending)],
+    ["ended by", word("ending")],
     ["done when", label.doneWhen],
     ["measure", label.measure],
     ["warms", label.warms && "holds a warming agent"],

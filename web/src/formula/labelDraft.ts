@@ -1,202 +1,116 @@
-import type { Product, Substance } from "../api/types";
+import type { LabelColumn, Product, Substance } from "../api/types";
 import { number } from "../parts/NumberField";
-import { DEPTHS } from "../api/enumWords";
 
-/** A label as it is typed: numbers are text until they are kept. */
-export interface LabelDraft {
-  code: string;
-  name: string;
-  maker: string;
-  family: Product["family"];
-  rung: string;
-  replaces: string;
-  components: { substance: Product["components"][number]["substance"]; percent: string }[];
-  ph: string;
-  vehicle: Product["vehicle"];
-  use: Product["use"];
-  regions: Product["regions"];
-  firstMinutes: string;
-  mostMinutes: string;
-  leastMinutes: string;
-  staysHours: string;
-  layersFirst: string;
-  layersMost: string;
-  dwellMinutes: string;
-  depth: Product["depth"];
-  bandLow: string;
-  bandHigh: string;
-  bandSeconds: string;
-  thenFalling: boolean;
-  ending: Product["ending"];
-  intervalDays: string;
-  seriesLeast: string;
-  seriesMost: string;
-  peelingFirst: string;
-  peelingLast: string;
-  doneWhen: string;
-  bufferedInWater: boolean;
-  warms: boolean;
-  measure: string;
+/** One substance as it is typed. */
+export interface PartDraft {
+  substance: Substance;
+  percent: string;
 }
 
-type Named<T extends string> = readonly { id: T; label: string }[];
+/** A field as it is typed: numbers are text until they are kept. */
+export type Typed = string | boolean | string[] | PartDraft[];
 
-export const VEHICLES: Named<Product["vehicle"]> = [
-  { id: "GEL", label: "gel" },
-  { id: "LIQUID", label: "liquid" },
-  { id: "WATER", label: "water" },
-  { id: "HYDROALCOHOLIC", label: "water and alcohol" },
-  { id: "ALCOHOL", label: "alcohol" },
-  { id: "CREAM", label: "cream" },
-  { id: "CREAM_MASK", label: "cream mask" },
-  { id: "PASTE", label: "paste" },
-  { id: "LOTION", label: "lotion" },
-];
+/** A label as it is typed, by the fields of its columns. */
+export type LabelDraft = Record<string, Typed>;
 
-export const USES: Named<Product["use"]> = [
-  { id: "TIMED", label: "timed" },
-  { id: "SELF_LIMITING", label: "falls by itself" },
-  { id: "LAYERED", label: "layers that dry" },
-  { id: "COATS", label: "coats until frost" },
-  { id: "STAYS", label: "stays on after an acid" },
-];
-
-export const ENDINGS: Named<Product["ending"]> = [
-  { id: "RINSE", label: "rinse" },
-  { id: "NEUTRALISE", label: "neutraliser" },
-  { id: "LIFT_THEN_NEUTRALISE", label: "lift the gel, neutraliser" },
-  { id: "COOL_RINSE", label: "cool rinse" },
-  { id: "DAMP_PADS", label: "damp pads" },
-  { id: "COOL_PADS", label: "cool pads" },
-  { id: "WIPE_THEN_COOL_RINSE", label: "wipe, cool rinse" },
-  { id: "SELF_LIMITING", label: "ends by itself" },
-  { id: "FROST_IS_THE_END", label: "frost is the end" },
-];
-
-export const CLASSES = (Object.keys(DEPTHS) as Product["depth"][]).map((id) => ({
-  id,
-  label: DEPTHS[id],
-}));
-
-const EMPTY: LabelDraft = {
-  code: "",
-  name: "",
-  maker: "",
-  family: "LACTIC",
-  rung: "1",
-  replaces: "",
-  components: [{ substance: "LACTIC" as Substance, percent: "" }],
-  ph: "",
-  vehicle: "GEL",
-  use: "TIMED",
-  regions: ["FACE"],
-  firstMinutes: "",
-  mostMinutes: "",
-  leastMinutes: "",
-  staysHours: "",
-  layersFirst: "1",
-  layersMost: "1",
-  dwellMinutes: "0",
-  depth: "VERY_SUPERFICIAL",
-  bandLow: "0",
-  bandHigh: "3",
-  bandSeconds: "",
-  thenFalling: false,
-  ending: "RINSE",
-  intervalDays: "14",
-  seriesLeast: "6",
-  seriesMost: "6",
-  peelingFirst: "0",
-  peelingLast: "0",
-  doneWhen: "",
-  bufferedInWater: false,
-  warms: false,
-  measure: "",
-};
-
-const typed = (value: number | undefined) => (value === undefined ? "" : String(value));
-const minutes = (seconds: number | undefined) => typed(seconds && seconds / 60);
-
-export function draftOf(label: Product | undefined): LabelDraft {
-  if (!label) return EMPTY;
-  return {
-    ...label,
-    rung: String(label.rung),
-    replaces: label.replaces ?? "",
-    components: label.components.map((c) => ({
-      substance: c.substance,
-      percent: String(c.percentWv),
-    })),
-    ph: typed(label.ph),
-    firstMinutes: minutes(label.firstSeconds),
-    mostMinutes: minutes(label.mostSeconds),
-    leastMinutes: minutes(label.leastSeconds),
-    staysHours: typed(label.staysHours),
-    layersFirst: String(label.layersFirst),
-    layersMost: String(label.layersMost),
-    dwellMinutes: String(label.dwellSeconds / 60),
-    bandLow: String(label.bandLow),
-    bandHigh: String(label.bandHigh),
-    bandSeconds: typed(label.bandSeconds),
-    intervalDays: String(label.intervalDays),
-    seriesLeast: String(label.seriesLeast),
-    seriesMost: String(label.seriesMost),
-    peelingFirst: String(label.peelingFirst),
-    peelingLast: String(label.peelingLast),
-  };
+/** What stands in the form: the label's own, or what a new product begins with. */
+export function draftOf(columns: LabelColumn[], label: Product | undefined): LabelDraft {
+  return Object.fromEntries(
+    columns.map((column) => [column.field, label ? typed(column, label) : initial(column)]),
+  );
 }
 
-/** The label, or null while a number that it needs is missing or none. */
-export function labelOf(draft: LabelDraft): Product | null {
-  let whole = draft.code.trim() !== "" && draft.name.trim() !== "" && draft.regions.length > 0;
-  const needed = (text: string, scale = 1) => {
-    const value = number(text);
-    if (value === null) whole = false;
-    return Math.round((value ?? 0) * scale);
-  };
-  const maybe = (text: string, scale = 1) => (text.trim() === "" ? undefined : needed(text, scale));
-  const percent = (text: string) => {
-    const value = number(text);
-    if (value === null) whole = false;
-    return value ?? 0;
-  };
-  const label: Product = {
-    code: draft.code.trim(),
-    name: draft.name.trim(),
-    maker: draft.maker.trim(),
-    family: draft.family,
-    rung: needed(draft.rung),
-    replaces: draft.replaces || undefined,
-    components: draft.components.map((c) => ({
-      substance: c.substance,
-      percentWv: percent(c.percent),
-    })),
-    ph: draft.ph.trim() === "" ? undefined : percent(draft.ph),
-    vehicle: draft.vehicle,
-    use: draft.use,
-    regions: draft.regions,
-    firstSeconds: maybe(draft.firstMinutes, 60),
-    mostSeconds: maybe(draft.mostMinutes, 60),
-    leastSeconds: maybe(draft.leastMinutes, 60),
-    staysHours: maybe(draft.staysHours),
-    layersFirst: needed(draft.layersFirst),
-    layersMost: needed(draft.layersMost),
-    dwellSeconds: needed(draft.dwellMinutes, 60),
-    depth: draft.depth,
-    bandLow: needed(draft.bandLow),
-    bandHigh: needed(draft.bandHigh),
-    bandSeconds: maybe(draft.bandSeconds),
-    thenFalling: draft.thenFalling,
-    ending: draft.ending,
-    intervalDays: needed(draft.intervalDays),
-    seriesLeast: needed(draft.seriesLeast),
-    seriesMost: needed(draft.seriesMost),
-    peelingFirst: needed(draft.peelingFirst),
-    peelingLast: needed(draft.peelingLast),
-    doneWhen: draft.doneWhen.trim(),
-    bufferedInWater: draft.bufferedInWater,
-    warms: draft.warms,
-    measure: draft.measure.trim(),
-  };
-  return whole ? label : null;
+function initial({ kind, initial: first }: LabelColumn): Typed {
+  switch (kind) {
+    case "FLAG":
+      return false;
+    case "REGIONS":
+      return [first];
+    case "COMPONENTS":
+      return [{ substance: first as Substance, percent: "" }];
+    default:
+      return first;
+  }
+}
+
+function typed({ field, kind }: LabelColumn, label: Product): Typed {
+  const value = label[field as keyof Product];
+  switch (kind) {
+    case "FLAG":
+      return value === true;
+    case "REGIONS":
+      return [...label.regions];
+    case "COMPONENTS":
+      return label.components.map((c) => ({
+        substance: c.substance,
+        percent: String(c.percentWv),
+      }));
+    case "MINUTES":
+      return value === undefined ? "" : String(Number(value) / 60);
+    default:
+      return value === undefined ? "" : String(value);
+  }
+}
+
+/** Why a field cannot be kept as it is typed; undefined when it can. */
+export function wrong(column: LabelColumn, value: Typed): string | undefined {
+  switch (column.kind) {
+    case "WHOLE":
+    case "DECIMAL":
+    case "MINUTES": {
+      const text = String(value).trim();
+      if (text === "") return column.needed ? "is needed" : undefined;
+      return number(text) === null ? `“${text}” is no number` : undefined;
+    }
+    case "TEXT":
+    case "CODE":
+      return column.needed && String(value).trim() === "" ? "is needed" : undefined;
+    case "REGIONS":
+      return (value as string[]).length === 0 ? "name where it is made for" : undefined;
+    case "COMPONENTS":
+      return (value as PartDraft[]).some((part) => number(part.percent) === null)
+        ? "each substance needs its strength"
+        : undefined;
+    case "FLAG":
+    case "CHOICE":
+    case "SHIPPED":
+      return undefined;
+  }
+}
+
+/** The label, or null while something that it needs is missing or cannot be. */
+export function labelOf(columns: LabelColumn[], draft: LabelDraft): Product | null {
+  const fields: [string, unknown][] = [];
+  for (const column of columns) {
+    const value = draft[column.field]!;
+    if (wrong(column, value) !== undefined) return null;
+    fields.push([column.field, kept(column, value)]);
+  }
+  return Object.fromEntries(fields) as Product;
+}
+
+function kept({ kind }: LabelColumn, value: Typed): unknown {
+  const text = String(value).trim();
+  switch (kind) {
+    case "WHOLE":
+      return text === "" ? undefined : Math.round(number(text)!);
+    case "MINUTES":
+      return text === "" ? undefined : Math.round(number(text)! * 60);
+    case "DECIMAL":
+      return text === "" ? undefined : number(text);
+    case "SHIPPED":
+      return text || undefined;
+    case "TEXT":
+    case "CODE":
+      return text;
+    case "COMPONENTS":
+      return (value as PartDraft[]).map((part) => ({
+        substance: part.substance,
+        percentWv: number(part.percent),
+      }));
+    case "FLAG":
+    case "CHOICE":
+    case "REGIONS":
+      return value;
+  }
 }

@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { CsvPreview, Product } from "../api/types";
+import type { CsvPreview, LabelColumn, Product } from "../api/types";
 import { CsvTables } from "./CsvTables";
-import { draftOf, labelOf } from "./labelDraft";
+import { draftOf, labelOf, type LabelDraft } from "./labelDraft";
 
 const GEL: Product = {
   code: "SOFT-12",
@@ -42,40 +42,92 @@ const GEL: Product = {
   measure: "4 pumps",
 };
 
+const column = (
+  field: string,
+  kind: LabelColumn["kind"],
+  initial = "",
+  needed = true,
+): LabelColumn => ({
+  field,
+  kind,
+  initial,
+  needed,
+  group: "IS",
+  groupLabel: "What it is",
+  label: field,
+  unit: "",
+  help: "",
+  options: [],
+});
+
+const COLUMNS: LabelColumn[] = [
+  column("code", "CODE"),
+  column("name", "TEXT"),
+  column("maker", "TEXT", "", false),
+  column("family", "CHOICE", "LACTIC"),
+  column("rung", "WHOLE", "1"),
+  column("replaces", "SHIPPED", "", false),
+  column("components", "COMPONENTS", "LACTIC"),
+  column("ph", "DECIMAL", "", false),
+  column("vehicle", "CHOICE", "GEL"),
+  column("use", "CHOICE", "TIMED"),
+  column("regions", "REGIONS", "FACE"),
+  column("firstSeconds", "MINUTES", "", false),
+  column("mostSeconds", "MINUTES", "", false),
+  column("leastSeconds", "MINUTES", "", false),
+  column("layersFirst", "WHOLE", "1"),
+  column("layersMost", "WHOLE", "1"),
+  column("dwellSeconds", "MINUTES", "0"),
+  column("depth", "CHOICE", "VERY_SUPERFICIAL"),
+  column("bandLow", "WHOLE", "0"),
+  column("bandHigh", "WHOLE", "3"),
+  column("bandSeconds", "WHOLE", "", false),
+  column("thenFalling", "FLAG"),
+  column("ending", "CHOICE", "RINSE"),
+  column("intervalDays", "WHOLE", "14"),
+  column("seriesLeast", "WHOLE", "6"),
+  column("seriesMost", "WHOLE", "6"),
+  column("peelingFirst", "WHOLE", "0"),
+  column("peelingLast", "WHOLE", "0"),
+  column("doneWhen", "TEXT", "", false),
+  column("bufferedInWater", "FLAG"),
+  column("warms", "FLAG"),
+  column("measure", "TEXT", "", false),
+];
+const draft = (label?: Product) => draftOf(COLUMNS, label);
+
 describe("a label as it is typed", () => {
   it("is the same label when nothing was changed", () => {
-    expect(labelOf(draftOf(GEL))).toEqual(GEL);
+    expect(labelOf(COLUMNS, draft(GEL))).toEqual(GEL);
   });
 
   it("takes minutes and decimal commas", () => {
-    const draft = { ...draftOf(GEL), firstMinutes: "2,5", ph: "3,6", dwellMinutes: "0" };
-    expect(labelOf(draft)).toMatchObject({ firstSeconds: 150, ph: 3.6, dwellSeconds: 0 });
+    const typed = { ...draft(GEL), firstSeconds: "2,5", ph: "3,6", dwellSeconds: "0" };
+    expect(labelOf(COLUMNS, typed)).toMatchObject({ firstSeconds: 150, ph: 3.6, dwellSeconds: 0 });
   });
 
   it("leaves out what is not printed", () => {
-    const draft = { ...draftOf(GEL), ph: "", leastMinutes: " ", replaces: "" };
-    const label = labelOf(draft);
+    const label = labelOf(COLUMNS, { ...draft(GEL), ph: "", leastSeconds: " ", replaces: "" });
     expect(label?.ph).toBeUndefined();
     expect(label?.leastSeconds).toBeUndefined();
     expect(label?.replaces).toBeUndefined();
   });
 
-  it.each([
+  it.each<LabelDraft>([
     { code: " " },
     { name: "" },
     { regions: [] },
     { rung: "" },
     { bandHigh: "three" },
     { components: [{ substance: "LACTIC" as const, percent: "" }] },
-    { firstMinutes: "2 min" },
+    { firstSeconds: "2 min" },
   ])("is none yet with %o", (change) => {
-    expect(labelOf({ ...draftOf(GEL), ...change })).toBeNull();
+    expect(labelOf(COLUMNS, { ...draft(GEL), ...change })).toBeNull();
   });
 
   it("starts empty, on the face", () => {
-    const draft = draftOf(undefined);
-    expect(labelOf(draft)).toBeNull();
-    expect(draft.regions).toEqual(["FACE"]);
+    expect(labelOf(COLUMNS, draft())).toBeNull();
+    expect(draft().regions).toEqual(["FACE"]);
   });
 });
 

@@ -55,7 +55,7 @@ final class Browser implements AutoCloseable {
     ChromeOptions options = new ChromeOptions();
     options.setBinary("/usr/bin/chromium");
     options.addArguments(
-        "--headless=new",
+        Boolean.getBoolean("ivesk.seen") ? "--window-position=0,0" : "--headless=new",
         "--no-sandbox",
         "--disable-gpu",
         "--disable-quic",

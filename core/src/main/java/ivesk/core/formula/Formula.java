@@ -77,44 +77,74 @@ public record Formula(
   }
 
   public enum Vehicle {
-    GEL,
-    LIQUID,
-    CREAM_MASK,
-    HYDROALCOHOLIC,
-    ALCOHOL,
-    WATER,
-    CREAM,
-    PASTE,
-    LOTION
+    GEL("gel"),
+    LIQUID("liquid"),
+    CREAM_MASK("cream mask"),
+    HYDROALCOHOLIC("water and alcohol"),
+    ALCOHOL("alcohol"),
+    WATER("water"),
+    CREAM("cream"),
+    PASTE("paste"),
+    LOTION("lotion");
+
+    private final String label;
+
+    Vehicle(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   /// How a formula is used on the day.
   public enum Use {
     /// Its time is a hard limit and it is then ended.
-    TIMED,
+    TIMED("timed, ended at its limit"),
     /// Dries on the skin and falls by itself; taken off at its time.
-    SELF_LIMITING,
+    SELF_LIMITING("falls by itself, taken off at its time"),
     /// Several layers that dry; no minutes unless it has them.
-    LAYERED,
+    LAYERED("layers that dry"),
     /// Coats until frost.
-    COATS,
+    COATS("coats until frost"),
     /// Put on after an acid has ended, and stays for hours.
-    STAYS,
+    STAYS("stays on after an acid"),
     /// Medium depth: shown, shut.
-    OUT_OF_SCOPE
+    OUT_OF_SCOPE("out of scope");
+
+    private final String label;
+
+    Use(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   public enum Ending {
-    RINSE,
-    DAMP_PADS,
-    NEUTRALISE,
-    LIFT_THEN_NEUTRALISE,
-    COOL_RINSE,
-    COOL_PADS,
-    WIPE_THEN_COOL_RINSE,
-    SELF_LIMITING,
-    FROST_IS_THE_END,
-    NONE
+    RINSE("rinse"),
+    DAMP_PADS("damp pads"),
+    NEUTRALISE("neutraliser"),
+    LIFT_THEN_NEUTRALISE("lift the gel, neutraliser"),
+    COOL_RINSE("cool rinse"),
+    COOL_PADS("cool pads"),
+    WIPE_THEN_COOL_RINSE("wipe, cool rinse"),
+    SELF_LIMITING("ends by itself"),
+    FROST_IS_THE_END("frost is the end"),
+    NONE("nothing");
+
+    private final String label;
+
+    Ending(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   /// What a label says beyond strength, times and layers. A practice's own product may have any of

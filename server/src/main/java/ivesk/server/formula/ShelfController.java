@@ -123,6 +123,34 @@ class ShelfController {
 
   record SubstanceName(Substance id, String label) {}
 
+  /// A field of a label, for the form and its words.
+  record ColumnView(
+      String field,
+      LabelColumn.Group group,
+      String groupLabel,
+      LabelColumn.Kind kind,
+      String label,
+      String unit,
+      String help,
+      boolean needed,
+      String initial,
+      List<LabelColumn.Option> options) {
+    static ColumnView of(LabelColumn column) {
+      return new ColumnView(
+          column.field(),
+          column.group(),
+          column.group().label(),
+          column.kind(),
+          column.label(),
+          column.unit(),
+          column.help(),
+          column.needed(),
+          column.initial(),
+          column.options());
+    }
+  }
+
+  /// @param columns of a label, in their order
   /// @param mayOpen whether the account that asks may open what is restricted
   record ShelfView(
       LocalDate today,
@@ -131,7 +159,8 @@ class ShelfController {
       boolean mayOpen,
       List<FamilyName> families,
       List<RegionName> regions,
-      List<SubstanceName> substances) {}
+      List<SubstanceName> substances,
+      List<ColumnView> columns) {}
 
   @GetMapping
   ShelfView view(Principal who) {
@@ -167,7 +196,8 @@ class ShelfController {
             .toList(),
         Arrays.stream(Substance.values())
             .map(substance -> new SubstanceName(substance, substance.label()))
-            .toList());
+            .toList(),
+        LabelColumn.ALL.stream().map(ColumnView::of).toList());
   }
 
   private static ShelfItem item(

@@ -1,25 +1,17 @@
 package ivesk.server.formula;
 
 import ivesk.core.Words;
-import ivesk.core.formula.DepthClass;
-import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
-import ivesk.core.formula.Substance;
-import ivesk.core.quantity.Ph;
-import ivesk.core.skin.Region;
 import ivesk.server.app.BadInput;
 import ivesk.server.formula.CsvSheet.Fault;
 import ivesk.server.formula.CsvSheet.Reading;
 import ivesk.server.formula.CsvSheet.Row;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -28,46 +20,13 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /// Own products and bottles as tables, out and in. A table comes in whole or not at all, and says
 /// what it would do before it does it.
 @Service
 class ShelfCsv {
-  static final List<String> PRODUCT_COLUMNS =
-      List.of(
-          "code",
-          "name",
-          "maker",
-          "family",
-          "rung",
-          "replaces",
-          "components",
-          "ph",
-          "vehicle",
-          "use",
-          "regions",
-          "first_s",
-          "most_s",
-          "least_s",
-          "stays_h",
-          "layers_first",
-          "layers_most",
-          "dwell_s",
-          "depth",
-          "band_low",
-          "band_high",
-          "band_s",
-          "then_falling",
-          "ending",
-          "interval_days",
-          "series_least",
-          "series_most",
-          "peeling_first",
-          "peeling_last",
-          "done_when",
-          "buffered_in_water",
-          "warms",
-          "measure");
   static final List<String> LOT_COLUMNS =
       List.of(
           "code",
@@ -82,10 +41,12 @@ class ShelfCsv {
 
   private final ShelfService shelf;
   private final ShelfStore store;
+  private final JsonMapper json;
 
-  ShelfCsv(ShelfService shelf, ShelfStore store) {
+  ShelfCsv(ShelfService shelf, ShelfStore store, JsonMapper json) {
     this.shelf = shelf;
     this.store = store;
+    this.json = json;
   }
 
   enum Table {
@@ -118,9 +79,7 @@ class ShelfCsv {
       List<Fault> faults) {}
 
   String products() {
-    return CsvSheet.write(
-        PRODUCT_COLUMNS,
-        store.products().stream().map(formula -> cells(Product.of(formula))).toList());
+    return CsvSheet.write(LabelColumn.heads(), store.products().stream().map(this::cells).toList());
   }
 
   String lots() {
@@ -240,7 +199,7 @@ class ShelfCsv {
         store.products().stream().map(Product::of).collect(Collectors.toMap(Product::code, p -> p));
     return plan(
         Table.PRODUCTS,
-        BadInput.in("table", () -> CsvSheet.read(text, PRODUCT_COLUMNS, ShelfCsv::product)),
+        BadInput.in("table", () -> CsvSheet.read(text, LabelColumn.heads(), this::product)),
         Product::code,
         product -> effect(known.get(product.code()), product),
         product -> new Line(0, product.code(), product.name(), Effect.SAME));
@@ -279,115 +238,17 @@ class ShelfCsv {
         row.amount("left_ml"));
   }
 
-  private static Product product(Row row) {
-    Product product =
-        new Product(
-            row.text("code"),
-            row.text("name"),
-            row.text("maker"),
-            row.one("family", Family.class),
-            row.number("rung"),
-            row.maybe("replaces"),
-            components(row),
-            row.decimal("ph").map(Ph::of),
-            row.one("vehicle", Formula.Vehicle.class),
-            row.one("use", Formula.Use.class),
-            Arrays.stream(row.text("regions").split("\\+"))
-                .filter(word -> !word.isBlank())
-                .map(word -> Row.one("regions", Region.class, word))
-                .collect(Collectors.toSet()),
-            row.whole("first_s"),
-            row.whole("most_s"),
-            row.whole("least_s"),
-            row.whole("stays_h"),
-            row.number("layers_first"),
-            row.number("layers_most"),
-            row.number("dwell_s"),
-            row.one("depth", DepthClass.class),
-            row.number("band_low"),
-            row.number("band_high"),
-            row.whole("band_s"),
-            row.yes("then_falling"),
-            row.one("ending", Formula.Ending.class),
-            row.number("interval_days"),
-            row.number("series_least"),
-            row.number("series_most"),
-            row.number("peeling_first"),
-            row.number("peeling_last"),
-            row.text("done_when"),
-            row.yes("buffered_in_water"),
-            row.yes("warms"),
-            row.text("measure"));
+  private Product product(Row row) {
+    Map<String, Object> fields = new HashMap<>();
+    for (LabelColumn column : LabelColumn.ALL) {
+      column.read(row).ifPresent(value -> fields.put(column.field(), value));
+    }
     // Its ranges are the formula's; what it makes of itself is what is kept.
-    return Product.of(product.formula(1));
+    return Product.of(json.convertValue(fields, Product.class).formula(1));
   }
 
-  /// "salicylic 15 + lactic 15", % w/v.
-  private static List<Component> components(Row row) {
-    return Arrays.stream(row.text("components").split("\\+"))
-        .map(String::strip)
-        .filter(part -> !part.isEmpty())
-        .map(part -> {
-          int gap = part.lastIndexOf(' ');
-          String name = gap < 0 ? part : part.substring(0, gap);
-          String percent = gap < 0 ? "0" : part.substring(gap + 1).replace(',', '.');
-          try {
-            return Component.of(
-                Row.one("components", Substance.class, name), Double.parseDouble(percent));
-          } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(
-                "components has '" + part + "'; it looks like glycolic 35", e);
-          }
-        })
-        .toList();
-  }
-
-  private static String percent(double percent) {
-    return percent == Math.rint(percent) ? String.valueOf((long) percent) : String.valueOf(percent);
-  }
-
-  private static List<Object> cells(Product p) {
-    return List.of(
-        p.code(),
-        p.name(),
-        p.maker(),
-        p.family(),
-        p.rung(),
-        p.replaces(),
-        p.components().stream()
-            .map(c ->
-                c.substance().name().toLowerCase(Locale.ROOT)
-                    + " "
-                    + percent(c.strength().percent()))
-            .collect(Collectors.joining(" + ")),
-        p.ph().map(Ph::value),
-        p.vehicle(),
-        p.use(),
-        p.regions().stream()
-            .sorted()
-            .map(region -> region.name().toLowerCase(Locale.ROOT))
-            .collect(Collectors.joining(" + ")),
-        p.firstSeconds(),
-        p.mostSeconds(),
-        p.leastSeconds(),
-        p.staysHours(),
-        p.layersFirst(),
-        p.layersMost(),
-        p.dwellSeconds(),
-        p.depth(),
-        p.bandLow(),
-        p.bandHigh(),
-        p.bandSeconds(),
-        p.thenFalling(),
-        p.ending(),
-        p.intervalDays(),
-        p.seriesLeast(),
-        p.seriesMost(),
-        p.peelingFirst(),
-        p.peelingLast(),
-        p.doneWhen(),
-        p.bufferedInWater(),
-        p.warms(),
-        p.measure());
+  private List<Object> cells(Formula formula) {
+    JsonNode label = json.valueToTree(Product.of(formula));
+    return LabelColumn.ALL.stream().map(column -> column.cell(label.path(column.field()))).toList();
   }
 }
