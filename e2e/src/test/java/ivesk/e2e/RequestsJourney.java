@@ -13,7 +13,7 @@ class RequestsJourney extends Journey {
   @Test
   void anAnswerInScreenIsOneWriteAndAtMostOneRead() {
     show("Yara Minhas", "screen");
-    browser.see("for Wed 25 Nov");
+    browser.see("Fever or unwell today");
     listen();
     browser.answer("Fever or unwell today", "yes");
     browser.see("unwell today");

@@ -15,32 +15,62 @@ public enum Family {
   AZELAIC_MANDELIC("azelaic-mandelic", 1),
   GLYCOLIC("glycolic", 2),
   SALICYLIC("salicylic", 3),
-  JESSNER("Jessner", 4),
+  JESSNER("Jessner", 4, Frost.BY_POLICY),
   PYRUVIC("pyruvic", 4),
-  TCA("TCA", 5),
-  RESORCINOL("resorcinol", 4, JESSNER),
-  LONG_WEAR("long wear", 1, LACTIC),
-  SPOT("spot", 3, SALICYLIC),
-  EYE("eye contour", 1, LACTIC),
-  RETINOID("retinoid add-on", 2, null);
+  TCA("TCA", 5, Frost.PLANNED),
+  RESORCINOL("resorcinol", 4, JESSNER, "The practice knows what it is for."),
+  LONG_WEAR("long wear", 1, LACTIC, "Stays on for most of the visit; the client needs the time."),
+  SPOT("spot", 3, SALICYLIC, "On single closed spots, with a bud; never over a whole face."),
+  EYE("eye contour", 1, LACTIC, "For the eye contour, and for nothing else."),
+  RETINOID("retinoid add-on", 2, null, "Goes on after an acid has ended and the skin is at rest.");
+
+  /// What frost is to a family.
+  public enum Frost {
+    /// Injury starting, wherever it shows.
+    INJURY,
+    /// An endpoint where the practice's policy says so, and to a degree no harm.
+    BY_POLICY,
+    /// What is aimed for.
+    PLANNED
+  }
 
   private final String label;
   private final int level;
+  private final Frost frost;
   private final boolean ranked;
   private final Family kin;
+  private final String byHand;
 
   Family(String label, int level) {
-    this.label = label;
-    this.level = level;
-    this.ranked = true;
-    this.kin = null;
+    this(label, level, Frost.INJURY);
   }
 
-  Family(String label, int level, Family kin) {
+  Family(String label, int level, Frost frost) {
     this.label = label;
     this.level = level;
+    this.frost = frost;
+    this.ranked = true;
+    this.kin = null;
+    this.byHand = "";
+  }
+
+  Family(String label, int level, Family kin, String byHand) {
+    this.label = label;
+    this.level = level;
+    this.frost = Frost.INJURY;
     this.ranked = false;
     this.kin = kin;
+    this.byHand = byHand;
+  }
+
+  /// What frost is to it.
+  public Frost frost() {
+    return frost;
+  }
+
+  /// What it is chosen for by hand; empty for those that compete on the rack.
+  public String byHand() {
+    return byHand;
   }
 
   /// "lactic, glycolic and TCA", in the order of the rack; empty for none.

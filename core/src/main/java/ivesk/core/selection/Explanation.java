@@ -53,25 +53,7 @@ final class Explanation {
   }
 
   private static String byHand(Formula formula) {
-    return "Chosen by hand, it does not compete. "
-        + switch (formula.family()) {
-          case SPOT -> "On single closed spots, with a bud; never over a whole face.";
-          case EYE -> "For the eye contour, and for nothing else.";
-          case LONG_WEAR -> "Stays on for most of the visit; the client needs the time.";
-          case RETINOID -> "Goes on after an acid has ended and the skin is at rest.";
-          case PHA,
-              ENZYME,
-              LACTIC,
-              MANDELIC,
-              AZELAIC_MANDELIC,
-              GLYCOLIC,
-              SALICYLIC,
-              JESSNER,
-              PYRUVIC,
-              TCA,
-              RESORCINOL ->
-              "The practice knows what it is for.";
-        };
+    return "Chosen by hand, it does not compete. " + formula.family().byHand();
   }
 
   private String served(Family family, Map<Condition, Double> wishes) {

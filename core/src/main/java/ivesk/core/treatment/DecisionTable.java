@@ -276,8 +276,7 @@ public final class DecisionTable {
   }
 
   private static List<Zone> jumped(Look look) {
-    Family family = look.plan().formula().family();
-    return family == Family.TCA || family == Family.JESSNER
+    return look.plan().formula().family().frost() != Family.Frost.INJURY
         ? List.of()
         : look.where(look.active(), zone -> zone.rise() >= 2);
   }

@@ -16,46 +16,20 @@ public final class Endpoints {
 
   /// The least whitening that ends the peel.
   public static Whitening ending(TreatmentPlan plan) {
-    boolean darker = plan.phototype().atLeast(Phototype.IV);
-    return switch (plan.formula().family()) {
-      case TCA, JESSNER -> darker ? Whitening.F1 : Whitening.F2;
-      // Frost under an AHA is injury starting: any whitening at all, but for crystals of salicylic.
-      case PHA,
-          ENZYME,
-          LACTIC,
-          MANDELIC,
-          AZELAIC_MANDELIC,
-          GLYCOLIC,
-          SALICYLIC,
-          PYRUVIC,
-          RESORCINOL,
-          LONG_WEAR,
-          SPOT,
-          EYE,
-          RETINOID ->
-          plan.formula().mayCrystallise() ? Whitening.F1 : Whitening.CRYSTALS;
+    return switch (plan.formula().family().frost()) {
+      case PLANNED, BY_POLICY ->
+          plan.phototype().atLeast(Phototype.IV) ? Whitening.F1 : Whitening.F2;
+      // Any whitening at all, but for crystals of salicylic.
+      case INJURY -> plan.formula().mayCrystallise() ? Whitening.F1 : Whitening.CRYSTALS;
     };
   }
 
   /// The whitening that is aimed for; empty where time and layers alone plan the end.
   public static Optional<Whitening> planned(TreatmentPlan plan) {
-    return switch (plan.formula().family()) {
-      case TCA -> Optional.of(Whitening.F1);
-      case JESSNER -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
-      case PHA,
-          ENZYME,
-          LACTIC,
-          MANDELIC,
-          AZELAIC_MANDELIC,
-          GLYCOLIC,
-          SALICYLIC,
-          PYRUVIC,
-          RESORCINOL,
-          LONG_WEAR,
-          SPOT,
-          EYE,
-          RETINOID ->
-          Optional.empty();
+    return switch (plan.formula().family().frost()) {
+      case PLANNED -> Optional.of(Whitening.F1);
+      case BY_POLICY -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
+      case INJURY -> Optional.empty();
     };
   }
 
