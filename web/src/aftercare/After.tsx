@@ -91,7 +91,7 @@ function Next({ after }: { after: AfterState }) {
       <div className="next">
         <div>
           <h2>{day(next.earliest)}</h2>
-          <b>{next.step}</b>
+          <b>{next.stepLabel}</b>
         </div>
         <div>
           <p className="small">Earliest: {next.reasons.join("; ")}.</p>
@@ -120,7 +120,7 @@ function Sign({
   const [signing, setSigning] = useState(false);
   const { next } = after;
   const [words, setWords] = useState(
-    `${next.step}${next.formula ? `, ${next.formula}` : ""}, from ${day(next.earliest)}`,
+    `${next.stepLabel}${next.formula ? `, ${next.formula}` : ""}, from ${day(next.earliest)}`,
   );
   if (treatment.phase === "SIGNED") {
     return (

@@ -2143,7 +2143,9 @@ export interface components {
             reasons: string[];
             /** Format: int32 */
             seriesMost: number;
-            step: string;
+            /** @enum {string} */
+            step: "SAME" | "ONE_LAYER_MORE" | "ONE_RUNG_UP" | "LOWER" | "WAIT";
+            stepLabel: string;
             why: string;
         };
         NoteWritten: {

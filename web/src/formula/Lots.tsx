@@ -2,7 +2,8 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useMutation } from "@tanstack/react-query";
 import dayjs from "dayjs";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { api, body } from "../api/client";
 import type { LotView, ShelfItem } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -158,19 +159,20 @@ function LotLine({
   );
 }
 
+type TextName = "number" | "received" | "expires" | "opened" | "months" | "volume" | "left";
+
 function LotForm({ item, start, onClose }: { item: ShelfItem; start: Draft; onClose: () => void }) {
-  const [draft, setDraft] = useState(start);
+  const { control, handleSubmit, setValue } = useForm<Draft>({ defaultValues: start });
+  const draft = { ...start, ...useWatch({ control }) };
   const [code, setCode] = useState("");
   const write = useShelfWrite((d: Draft) => keep(item.label.code, d), onClose);
   const read = useMutation({
     mutationFn: async (text: string) => body(await api.POST("/api/shelf/scan", { body: { text } })),
-    onSuccess: (label) =>
-      setDraft((now) => ({
-        ...now,
-        number: label.lot ?? now.number,
-        expires: label.expires ?? now.expires,
-        volume: label.volumeMl === undefined ? now.volume : String(label.volumeMl),
-      })),
+    onSuccess: (label) => {
+      if (label.lot) setValue("number", label.lot);
+      if (label.expires) setValue("expires", label.expires);
+      if (label.volumeMl !== undefined) setValue("volume", String(label.volumeMl));
+    },
   });
   const scan = useMutation({
     mutationFn: async () =>
@@ -185,38 +187,33 @@ function LotForm({ item, start, onClose }: { item: ShelfItem; start: Draft; onCl
     },
   });
   const other = read.data?.product !== undefined && read.data.product !== item.label.code;
-  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    write.mutate(draft);
-  }
   const whole =
     draft.number.trim() !== "" &&
     dayjs(draft.received).isValid() &&
     dayjs(draft.expires).isValid() &&
     number(draft.volume) !== null;
   const wrong = (typed: string) => typed.trim() !== "" && number(typed) === null;
-  const date = (label: string, name: "received" | "expires" | "opened") => (
-    <TextField
-      label={label}
-      type="date"
-      value={draft[name]}
-      onChange={(e) => set({ [name]: e.target.value })}
-      slotProps={{ inputLabel: { shrink: true } }}
+  const text = (label: string, name: TextName, more: object = {}) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => <TextField label={label} {...field} {...more} />}
     />
   );
-  const amount = (label: string, name: "months" | "volume" | "left", helper?: string) => (
-    <TextField
-      label={label}
-      value={draft[name]}
-      error={wrong(draft[name])}
-      helperText={wrong(draft[name]) ? "no number" : helper}
-      onChange={(e) => set({ [name]: e.target.value })}
-      slotProps={{ htmlInput: { inputMode: "decimal" } }}
-    />
-  );
+  const date = (label: string, name: "received" | "expires" | "opened") =>
+    text(label, name, { type: "date", slotProps: { inputLabel: { shrink: true } } });
+  const amount = (label: string, name: "months" | "volume" | "left", helper?: string) =>
+    text(label, name, {
+      error: wrong(draft[name]),
+      helperText: wrong(draft[name]) ? "no number" : helper,
+      slotProps: { htmlInput: { inputMode: "decimal" } },
+    });
   return (
-    <form className="ask stack" onSubmit={submit} aria-label="A bottle">
+    <form
+      className="ask stack"
+      onSubmit={handleSubmit((typed) => write.mutate(typed))}
+      aria-label="A bottle"
+    >
       {start.over === 0 && (
         <div className="row">
           <TextField
@@ -242,11 +239,7 @@ function LotForm({ item, start, onClose }: { item: ShelfItem; start: Draft; onCl
         </p>
       )}
       <div className="lot-fields">
-        <TextField
-          label="Lot"
-          value={draft.number}
-          onChange={(e) => set({ number: e.target.value })}
-        />
+        {text("Lot", "number")}
         {date("Received", "received")}
         {date("Expires", "expires")}
         {date("Opened", "opened")}

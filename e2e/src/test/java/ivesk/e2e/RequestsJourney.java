@@ -12,8 +12,9 @@ class RequestsJourney extends Journey {
 
   @Test
   void anAnswerInScreenIsOneWriteAndAtMostOneRead() {
-    show("Yara Minhas", "screen");
+    show("Adaeze Orland", "screen");
     browser.see("Fever or unwell today");
+    Browser.settle(1500);
     listen();
     browser.answer("Fever or unwell today", "yes");
     browser.see("unwell today");

@@ -45,7 +45,8 @@ class AftercareController {
   record NextView(
       LocalDate earliest,
       List<String> reasons,
-      String step,
+      NextPeel.Step step,
+      String stepLabel,
       Optional<String> formula,
       String why,
       int peelNumber,
@@ -102,6 +103,7 @@ class AftercareController {
         new NextView(
             next.earliest(),
             next.reasons(),
+            next.step(),
             next.step().label(),
             next.formula().map(Formula::code),
             next.why(),
