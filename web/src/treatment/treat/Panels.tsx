@@ -188,8 +188,10 @@ export function Panel(props: PanelProps) {
     case "legend":
       return (
         <Frame title="On the face, and the keys" onClose={onClose}>
-          <FaceLegend />
-          <KeyHelp table={props.keys} />
+          <div className="panel-help" role="region" aria-label="Marks and keys" tabIndex={0}>
+            <FaceLegend />
+            <KeyHelp table={props.keys} />
+          </div>
         </Frame>
       );
   }

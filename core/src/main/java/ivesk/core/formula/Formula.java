@@ -101,9 +101,9 @@ public record Formula(
   /// How a formula is used on the day.
   public enum Use {
     /// Its time is a hard limit and it is then ended.
-    TIMED("timed, ended at its limit"),
+    TIMED("timed"),
     /// Dries on the skin and falls by itself; taken off at its time.
-    SELF_LIMITING("falls by itself, taken off at its time"),
+    SELF_LIMITING("falls by itself"),
     /// Several layers that dry; no minutes unless it has them.
     LAYERED("layers that dry"),
     /// Coats until frost.
