@@ -29,5 +29,9 @@ export default defineConfig({
     target: "es2022",
   },
   server: { proxy: { "/api": process.env.IVESK_SERVER ?? "http://127.0.0.1:8740" } },
-  test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"] },
+  test: {
+    environment: "jsdom",
+    include: ["src/**/*.test.{ts,tsx}"],
+    css: { modules: { classNameStrategy: "non-scoped" } },
+  },
 });

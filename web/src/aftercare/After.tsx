@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -15,7 +16,9 @@ import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
-import "./after.css";
+import styles from "./After.module.css";
+
+const cx = classNames.bind(styles);
 
 export default function After({ visit }: StationProps) {
   const after = useQuery(afterQuery(visit.id));
@@ -28,7 +31,7 @@ export default function After({ visit }: StationProps) {
     );
   }
   return (
-    <main className="columns after">
+    <main className={cx("columns", "after")}>
       <section className="side pad" aria-label="Sheet">
         <h1>
           For {firstName(visit.clientName)}, after {after.data.formulaName.toLowerCase()}
@@ -41,12 +44,12 @@ export default function After({ visit }: StationProps) {
           </Button>
         </div>
       </section>
-      <section className="after-right" aria-label="Record">
+      <section className={cx("after-right")} aria-label="Record">
         <Next after={after.data} />
         <OnTheSkin treatment={live.treatment} />
         <Strip title={`What ${firstName(visit.clientName)} may ask`} code="from the plan" />
         {after.data.sheet.answers.map((reply) => (
-          <div key={reply.question} className="reply">
+          <div key={reply.question} className={cx("reply")}>
             <b>{reply.question}</b>
             <p className="soft">{reply.answer}</p>
           </div>
@@ -65,16 +68,16 @@ function OnTheSkin({ treatment }: { treatment: Treatment }) {
     <>
       <Strip title="On the skin now" code="in order" />
       {treatment.addOnAt && !treatment.addOnOffAt && (
-        <div className="line slim">
+        <div className={cx("line", "slim")}>
           <span>
             {treatment.plan.addOn?.name}, {treatment.plan.addOn?.how}
           </span>
           <span className="value mono">{hour(treatment.addOnAt)}</span>
         </div>
       )}
-      {put.length === 0 && <p className="reply soft">No product was recorded.</p>}
+      {put.length === 0 && <p className={cx("reply", "soft")}>No product was recorded.</p>}
       {put.map(({ at, product }) => (
-        <div key={at} className="line slim">
+        <div key={at} className={cx("line", "slim")}>
           <span>{product}</span>
           <span className="value mono">{hour(at)}</span>
         </div>
@@ -88,7 +91,7 @@ function Next({ after }: { after: AfterState }) {
   return (
     <>
       <Strip title="Next" code={`after peel ${next.peelNumber}, series of ${next.seriesMost}`} />
-      <div className="next">
+      <div className={cx("next")}>
         <div>
           <h2>{day(next.earliest)}</h2>
           <b>{next.stepLabel}</b>

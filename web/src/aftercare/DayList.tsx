@@ -1,15 +1,18 @@
+import classNames from "classnames/bind";
 import type { After } from "../api/types";
 import { day } from "../parts/words";
-import "./after.css";
+import styles from "./DayList.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The client's days, each with what it brings; dates, not day numbers. */
 export function DayList({ after }: { after: After }) {
   return (
-    <ol className="day-list">
+    <ol className={cx("day-list")}>
       {after.sheet.days.map((entry) => (
         <li key={entry.date}>
           <span className="mono">{day(entry.date)}</span>
-          <i className={entry.mark.toLowerCase()} aria-hidden="true" />
+          <i className={cx(entry.mark.toLowerCase())} aria-hidden="true" />
           <span>{entry.lines.join(" · ")}</span>
         </li>
       ))}

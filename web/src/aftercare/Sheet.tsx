@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
@@ -6,7 +7,9 @@ import { day } from "../parts/words";
 import { visitQuery } from "../visit/queries";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
-import "./after.css";
+import styles from "./Sheet.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The client's own page: prints on one side of A4 or Letter, in black and white. */
 export default function Sheet() {
@@ -14,7 +17,7 @@ export default function Sheet() {
   const after = useQuery(afterQuery(visitId));
   const visit = useQuery(visitQuery(visitId));
   return (
-    <main className="sheet">
+    <main className={cx("sheet")}>
       <ErrorNote error={after.error} />
       {after.data && visit.data && (
         <>

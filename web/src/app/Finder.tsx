@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Autocomplete from "@mui/material/Autocomplete";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
@@ -10,7 +11,9 @@ import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { KeyHelp } from "../parts/KeyHelp";
 import { type KeyBinding, useKeys } from "../parts/useKeys";
-import "./finder.css";
+import styles from "./Finder.module.css";
+
+const cx = classNames.bind(styles);
 
 const MOST = 9;
 
@@ -24,7 +27,7 @@ export function Finder() {
   useKeys(keys);
   return (
     <>
-      <button type="button" className="find" onClick={() => setOpen("finder")}>
+      <button type="button" className={cx("find")} onClick={() => setOpen("finder")}>
         <span>Find anyone</span>
         <kbd>/</kbd>
       </button>
@@ -78,7 +81,7 @@ function FinderDialog({ onClose }: { onClose: () => void }) {
         noOptionsText="Nobody is called that. Archived clients stand under Clients."
         slotProps={{
           popper: { disablePortal: true, modifiers: [{ name: "flip", enabled: false }] },
-          paper: { className: "found", square: true },
+          paper: { className: cx("found"), square: true },
           listbox: { "aria-label": "Clients found" },
         }}
         renderOption={({ key, ...props }, client) => (
@@ -89,13 +92,7 @@ function FinderDialog({ onClose }: { onClose: () => void }) {
           </li>
         )}
         renderInput={(params) => (
-          <TextField
-            {...params}
-            autoFocus
-            className="find-input"
-            label="Any part of the name"
-            variant="filled"
-          />
+          <TextField {...params} autoFocus label="Any part of the name" variant="filled" />
         )}
       />
       <ErrorNote error={found.error} />

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useQueryClient } from "@tanstack/react-query";
@@ -5,7 +6,9 @@ import { type FormEvent, type ReactNode, useState } from "react";
 import { ErrorNote } from "../parts/ErrorNote";
 import { RoomOf } from "./RoomOf";
 import { signIn, useSession } from "./session";
-import "./sign-in.css";
+import styles from "./SignedIn.module.css";
+
+const cx = classNames.bind(styles);
 
 /** Everything but the sign-in page needs a signed-in person. */
 export function SignedIn({ children }: { children: ReactNode }) {
@@ -33,7 +36,7 @@ function SignInPage({ unreachable }: { unreachable: unknown }) {
   }
 
   return (
-    <main className="sign-in">
+    <main className={cx("sign-in")}>
       <section aria-label="Ivesk">
         <h1>ivesk</h1>
         <p>Superficial peels, from the first question to the signed record.</p>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { Link, NavLink, useLocation } from "react-router";
@@ -7,13 +8,16 @@ import { clock, firstName } from "../parts/words";
 import { todayQuery } from "../visit/queries";
 import { Finder } from "./Finder";
 import { signOut, useSession } from "./session";
+import styles from "./Top.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The top of every desk screen. */
 export function Top() {
   const session = useSession();
   return (
-    <header className="top">
-      <Link to="/" className="brand" aria-label="ivesk, to Today">
+    <header className={cx("top")}>
+      <Link to="/" className={cx("brand")} aria-label="ivesk, to Today">
         ivesk
       </Link>
       <nav aria-label="Rooms">
@@ -27,7 +31,7 @@ export function Top() {
       </nav>
       <Running />
       <Finder />
-      <span className="who soft">{session.data?.account?.name}</span>
+      <span className={cx("who", "soft")}>{session.data?.account?.name}</span>
       <Button color="inherit" variant="text" onClick={() => void signOut()}>
         Sign out
       </Button>
@@ -51,7 +55,7 @@ function RunningLink({ visit, offset }: { visit: Visit; offset: number }) {
   const { elapsed, limitAt } = visit.running ?? {};
   const over = limitAt !== undefined && now >= Date.parse(limitAt);
   return (
-    <Link to={`/visits/${visit.id}/treat`} className={`top-running ${over ? "over" : ""}`}>
+    <Link to={`/visits/${visit.id}/treat`} className={cx("top-running", over ? "over" : "")}>
       {firstName(visit.clientName)}, {visit.room}{" "}
       <b className="mono">{elapsed && clock(now - Date.parse(elapsed))}</b>
       {over && " end now"}

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { type ComponentType, lazy, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
@@ -10,6 +11,10 @@ import { visitQuery } from "../visit/queries";
 import { STATIONS } from "../visit/stations";
 import { RoomOf } from "./RoomOf";
 import { Top } from "./Top";
+import whoStripStyles from "../parts/WhoStrip.module.css";
+import styles from "./VisitStation.module.css";
+
+const cx = classNames.bind({ ...whoStripStyles, ...styles });
 
 const SCREENS: Record<StationId, ComponentType<StationProps>> = {
   CONSULT: lazy(() => import("../skin/Consult")),
@@ -71,7 +76,7 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
     <RoomOf room="desk">
       <div className="station">
         <Top />
-        <nav className="path" aria-label="Stations of this visit">
+        <nav className={cx("path")} aria-label="Stations of this visit">
           {STATIONS.map((station) => {
             const state = visit.stations.find((s) => s.id === station.id);
             const words = (
@@ -89,7 +94,7 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
                 {words}
               </Link>
             ) : (
-              <span key={station.id} className="shut" title={state.missing}>
+              <span key={station.id} className={cx("shut")} title={state.missing}>
                 {words}
               </span>
             );
@@ -105,8 +110,8 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
 /** Who is on the couch and what holds today; on every station. */
 function WhoStrip({ visit }: { visit: Visit }) {
   return (
-    <section className="who-strip" aria-label="Client">
-      <span className="name">{visit.clientName}</span>
+    <section className={cx("who-strip")} aria-label="Client">
+      <span className={cx("name")}>{visit.clientName}</span>
       <span>{visit.age}</span>
       {visit.phototype && <span>type {visit.phototype}</span>}
       <span>{visit.allergies || "no allergies told"}</span>
@@ -118,7 +123,7 @@ function WhoStrip({ visit }: { visit: Visit }) {
           {visit.limits.length > 3 && ` and ${visit.limits.length - 3} more`}
         </span>
       )}
-      <span className="right">
+      <span className={cx("right")}>
         peel on <b>{day(visit.startsAt)}</b>, {visit.minutes} min
       </span>
     </section>

@@ -1,5 +1,5 @@
 import { existsSync, readdirSync, readFileSync } from "node:fs";
-import { dirname, join, normalize, relative } from "node:path";
+import { basename, dirname, join, normalize, relative } from "node:path";
 import { describe, expect, it } from "vitest";
 
 const SRC = join(import.meta.dirname, "..");
@@ -90,5 +90,59 @@ describe("colours", () => {
       COLOUR.test(readFileSync(join(SRC, file), "utf8").replace(/url\(#[^)]*\)/g, "")),
     );
     expect(coloured).toEqual([]);
+  });
+});
+
+describe("style sheets", () => {
+  const files = readdirSync(SRC, { recursive: true, encoding: "utf8" });
+  const read = (file: string) => readFileSync(join(SRC, file), "utf8");
+  const named = (css: string) => [...css.matchAll(/\.([A-Za-z][\w-]*)/g)].map((found) => found[1]!);
+  const base = named(read("app/base.css"));
+
+  it("are modules of components, beside the one frame of every screen", () => {
+    expect(files.filter((file) => /(?<!\.module)\.css$/.test(file))).toEqual(["app/base.css"]);
+    const lone = files.filter(
+      (file) =>
+        file.endsWith(".module.css") &&
+        !files.some(
+          (other) => other.endsWith(".tsx") && read(other).includes(`/${basename(file)}"`),
+        ),
+    );
+    expect(lone).toEqual([]);
+  });
+
+  it("share but what the frame holds and the names by which a part is sized", () => {
+    const handles = files
+      .filter((file) => file.endsWith(".module.css"))
+      .flatMap((file) => named(read(file).replace(/(?<!:global\()\.[A-Za-z][\w-]*/g, "")));
+    const known = new Set([...base, ...handles]);
+    const missing = files
+      .filter((file) => file.endsWith(".tsx") && !file.includes(".test."))
+      .flatMap((file) =>
+        [...read(file).matchAll(/className="([^"]*)"/g)]
+          .flatMap((found) => found[1]!.split(" "))
+          .filter((name) => !known.has(name))
+          .map((name) => `${file}: ${name}`),
+      );
+    expect(missing).toEqual([]);
+  });
+
+  it("hold every class that a component asks its own sheets for", () => {
+    let asked = 0;
+    const missing = files
+      .filter((file) => file.endsWith(".tsx") && read(file).includes("classNames.bind("))
+      .flatMap((file) => {
+        const text = read(file);
+        const sheets = [...text.matchAll(/from "(\.[^"]*\.module\.css)"/g)].flatMap((found) =>
+          named(read(join(dirname(file), found[1]!))),
+        );
+        const known = new Set([...base, ...sheets]);
+        return [...text.matchAll(/\bcx\(((?:"[\w-]+"(?:, )?)+)/g)]
+          .flatMap((found) => [...found[1]!.matchAll(/"([\w-]+)"/g)].map((one) => one[1]!))
+          .filter((name) => ++asked && !known.has(name))
+          .map((name) => `${file}: ${name}`);
+      });
+    expect(missing).toEqual([]);
+    expect(asked).toBeGreaterThan(300);
   });
 });

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -16,7 +17,10 @@ import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "./ClientForm";
 import { auditQuery, clientQuery, clientVisitsQuery } from "./queries";
-import "./clients.css";
+import whoStripStyles from "../parts/WhoStrip.module.css";
+import styles from "./Chart.module.css";
+
+const cx = classNames.bind({ ...whoStripStyles, ...styles });
 
 /** A client's chart: every visit, and the record of one with its ribbon. */
 export default function Chart() {
@@ -48,8 +52,8 @@ export default function Chart() {
     <>
       <ErrorNote error={client.error ?? visits.error ?? archive.error} />
       {client.data && (
-        <section className="who-strip" aria-label="Client">
-          <h1 className="name">{client.data.name}</h1>
+        <section className={cx("who-strip")} aria-label="Client">
+          <h1 className={cx("name")}>{client.data.name}</h1>
           {shown && <span>{shown.age}</span>}
           {shown?.phototype && <span>type {shown.phototype}</span>}
           <span>{client.data.occupation}</span>
@@ -59,7 +63,7 @@ export default function Chart() {
           {client.data.archivedOn && (
             <span className="warn">archived {day(client.data.archivedOn)}</span>
           )}
-          <span className="right row">
+          <span className={cx("right", "row")}>
             <Button size="small" onClick={() => setEditing(true)}>
               Edit
             </Button>
@@ -73,7 +77,7 @@ export default function Chart() {
           </span>
         </section>
       )}
-      <main className="columns chart">
+      <main className={cx("columns", "chart")}>
         <section aria-label="Visits">
           <Strip title="Visits" code={newest.length} />
           <ul>
@@ -136,8 +140,8 @@ function Record({ visit }: { visit: Visit }) {
         title={`${day(visit.startsAt)} · ${data.plan.formulaName}`}
         code={signature ? `signed ${hour(signature.at)} by ${signature.who}` : "open"}
       />
-      <div className="record">
-        <div className="record-face">
+      <div className={cx("record")}>
+        <div className={cx("record-face")}>
           <FaceMap
             zones={zoneLooks(data, []).zones}
             figure={figureOf(data.plan.zones[0])}
@@ -146,7 +150,7 @@ function Record({ visit }: { visit: Visit }) {
           />
         </div>
         <div>
-          <p className="summary">{data.summary}</p>
+          <p className={cx("summary")}>{data.summary}</p>
           {signature?.fact?.type === "Signed" && (
             <p>
               <b>Next time:</b> {signature.fact.nextTime}
@@ -170,7 +174,7 @@ function AuditTrail({ visitId }: { visitId: string }) {
   const [open, setOpen] = useState(false);
   const audit = useQuery({ ...auditQuery(visitId), enabled: open });
   return (
-    <details className="log" onToggle={(e) => setOpen(e.currentTarget.open)}>
+    <details className={cx("log")} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>Audit trail</summary>
       <ol>
         {audit.data?.map((entry, i) => (
@@ -191,7 +195,7 @@ function AuditTrail({ visitId }: { visitId: string }) {
 /** Every event, as it was said. */
 function Log({ treatment }: { treatment: Treatment }) {
   return (
-    <details className="log">
+    <details className={cx("log")}>
       <summary>Session log, {plural(treatment.events.length, "entry", "entries")}</summary>
       <ol>
         {treatment.events.map((event) => (

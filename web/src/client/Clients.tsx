@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
@@ -9,7 +10,9 @@ import { Segments } from "../parts/Segments";
 import { plural } from "../parts/words";
 import { ClientForm } from "./ClientForm";
 import { findClientsQuery } from "./queries";
-import "./clients.css";
+import styles from "./Clients.module.css";
+
+const cx = classNames.bind(styles);
 
 export default function Clients() {
   const navigate = useNavigate();
@@ -20,10 +23,10 @@ export default function Clients() {
   const clients = found.data?.clients ?? [];
   return (
     <>
-      <main className="pad clients">
+      <main className={cx("pad", "clients")}>
         <div className="row wrap">
           <h1 className="grow">
-            Clients <small className="soft mono count">{found.data?.total}</small>
+            Clients <small className={cx("soft", "mono", "count")}>{found.data?.total}</small>
           </h1>
           <TextField
             label="Find by any part of the name"

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import type { ComponentType } from "react";
 import { NavLink, useParams } from "react-router";
@@ -9,7 +10,9 @@ import { PhMeter } from "./PhMeter";
 import { FreeAcid } from "./FreeAcid";
 import { NeutraliserTool } from "./NeutraliserTool";
 import type { ToolProps } from "./ToolProps";
-import "./bench.css";
+import styles from "./Bench.module.css";
+
+const cx = classNames.bind(styles);
 
 /** `mixes`: for who may compound; `checks`: in its place where only labels are checked. */
 interface Tool {
@@ -43,15 +46,15 @@ export default function Bench() {
   const Tool = (tools.find(({ id }) => id === tool) ?? tools[0]!).tool;
   return (
     <>
-      <main className="columns bench">
+      <main className={cx("columns", "bench")}>
         <nav aria-label="Calculations">
           {tools.map(({ id, label }) => (
-            <NavLink key={id} to={`/bench/${id}`} className={id === tool ? "here" : undefined}>
+            <NavLink key={id} to={`/bench/${id}`} className={cx(id === tool ? "here" : undefined)}>
               {label}
             </NavLink>
           ))}
           {!mixes && (
-            <p className="small soft bench-labels">
+            <p className={cx("small", "soft", "bench-labels")}>
               Labels only: this practice mixes nothing, so the Bench checks what labels say. The
               policy is set on the page Practice.
             </p>

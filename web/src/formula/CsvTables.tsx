@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -10,6 +11,9 @@ import type { CsvPreview } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { plural } from "../parts/words";
+import styles from "./CsvTables.module.css";
+
+const cx = classNames.bind(styles);
 
 type Table = CsvPreview["table"];
 const NAMES: Record<Table, string> = { PRODUCTS: "own products", LOTS: "bottles" };
@@ -117,7 +121,7 @@ function Seen({ preview }: { preview: CsvPreview }) {
         {preview.changed} changed, {preview.same} as they are.
       </p>
       {faults.length > 0 && (
-        <div className="csv-faults">
+        <div className={cx("csv-faults")}>
           <p className="warn">
             {plural(faults.length, "line")} cannot be taken. Nothing is written until they are
             right.
@@ -132,7 +136,7 @@ function Seen({ preview }: { preview: CsvPreview }) {
         </div>
       )}
       {preview.shown.length > 0 && (
-        <table className="csv-lines">
+        <table className={cx("csv-lines")}>
           <thead>
             <tr>
               <th scope="col">line</th>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
@@ -12,6 +13,9 @@ import { NumberField, numbers } from "../parts/NumberField";
 import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+
+const cx = classNames.bind(toolStyles);
 
 interface Label {
   substance: Substance;
@@ -50,7 +54,7 @@ export function FreeAcid({ words }: ToolProps) {
   );
   return (
     <>
-      <section className="bench-inputs" aria-label="Labels">
+      <section className={cx("bench-inputs")} aria-label="Labels">
         <LabelFields title="This label" words={words} label={one} onChange={setOne} />
         <LabelFields title="Other label" words={words} label={other} onChange={setOther} />
         {free.data && otherFree.data && one.strength === other.strength && (
@@ -119,7 +123,7 @@ function LabelFields({
   return (
     <>
       <Strip title={title} />
-      <div className="bench-group">
+      <div className={cx("bench-group")}>
         <TextField
           select
           label={`${title}: from the shelf`}

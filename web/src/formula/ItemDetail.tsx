@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -10,6 +11,9 @@ import { Lots } from "./Lots";
 import { ProductForm } from "./ProductForm";
 import { shelfQuery, useShelfWrite } from "./shelfQueries";
 import { useQueryClient } from "@tanstack/react-query";
+import styles from "./ItemDetail.module.css";
+
+const cx = classNames.bind(styles);
 
 /** One formula: what its label says, and its bottles. */
 export function ItemDetail({ shelf, item }: { shelf: Shelf; item: ShelfItem }) {
@@ -40,7 +44,7 @@ export function ItemDetail({ shelf, item }: { shelf: Shelf; item: ShelfItem }) {
           and the maker.
         </p>
       )}
-      <dl className="label-facts">
+      <dl className={cx("label-facts")}>
         {labelFacts(shelf, item).map(([words, value]) => (
           <div key={words}>
             <dt>{words}</dt>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
@@ -8,6 +9,9 @@ import type { LabelColumn, Region, Shelf } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { number } from "../parts/NumberField";
 import { type LabelDraft, type PartDraft, wrong } from "./labelDraft";
+import productFormStyles from "./ProductForm.module.css";
+
+const cx = classNames.bind(productFormStyles);
 
 /** One field of a label, as its column says. */
 export function LabelField({
@@ -39,7 +43,7 @@ export function LabelField({
             );
           case "REGIONS":
             return (
-              <div className="whole">
+              <div className={cx("whole")}>
                 <Chips<Region>
                   label={label}
                   options={shelf.regions}
@@ -105,7 +109,7 @@ function Parts({ shelf }: { shelf: Shelf }) {
   return (
     <>
       {fields.map((part, i) => (
-        <div key={part.id} className="whole parts">
+        <div key={part.id} className={cx("whole", "parts")}>
           <Controller
             control={control}
             name={`components.${i}.substance`}
@@ -141,7 +145,7 @@ function Parts({ shelf }: { shelf: Shelf }) {
           </Button>
         </div>
       ))}
-      <div className="whole row wrap">
+      <div className={cx("whole", "row", "wrap")}>
         <Button onClick={() => append({ substance: "LACTIC", percent: "" })}>
           Add a substance
         </Button>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useMutation } from "@tanstack/react-query";
@@ -11,6 +12,9 @@ import { number } from "../parts/NumberField";
 import { Strip } from "../parts/Strip";
 import { decimal, dayOfYear, plural } from "../parts/words";
 import { useShelfWrite } from "./shelfQueries";
+import styles from "./Lots.module.css";
+
+const cx = classNames.bind(styles);
 
 interface Draft {
   id: string;
@@ -119,7 +123,7 @@ function LotLine({
   const write = useShelfWrite((draft: Draft) => keep(item.label.code, draft));
   const good = lot.state === "GOOD";
   return (
-    <div className="line wrap lot">
+    <div className={cx("line", "wrap", "lot")}>
       <div className="grow">
         <b className="mono">{lot.number}</b>{" "}
         <span className={good ? "soft" : "warn"}>{lot.stateLabel}</span>
@@ -238,7 +242,7 @@ function LotForm({ item, start, onClose }: { item: ShelfItem; start: Draft; onCl
           The code is of {read.data?.product}, not of {item.label.code}.
         </p>
       )}
-      <div className="lot-fields">
+      <div className={cx("lot-fields")}>
         {text("Lot", "number")}
         {date("Received", "received")}
         {date("Expires", "expires")}

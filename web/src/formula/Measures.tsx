@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
@@ -11,6 +12,9 @@ import { SubstanceField } from "./fields";
 import { NumbersTool } from "./NumbersTool";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+
+const cx = classNames.bind(toolStyles);
 
 export function Dose() {
   return (
@@ -46,9 +50,9 @@ export function LabelToLabel({ words }: ToolProps) {
   );
   return (
     <>
-      <section className="bench-inputs" aria-label="Label">
+      <section className={cx("bench-inputs")} aria-label="Label">
         <Strip title="What the label says" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <SubstanceField words={words} value={substance} onChange={setSubstance} />
           <NumberField
             label="percent"
@@ -104,9 +108,9 @@ export function Ph({ words }: ToolProps) {
   );
   return (
     <>
-      <section className="bench-inputs" aria-label="Solution">
+      <section className={cx("bench-inputs")} aria-label="Solution">
         <Strip title="In water" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <SubstanceField words={words} acids value={substance} onChange={setSubstance} />
           <NumberFields
             typed={typed}
@@ -139,9 +143,9 @@ export function Passage({ words }: ToolProps) {
   const passing = { ...words, substances: words.substances.filter((s) => s.passesSkin) };
   return (
     <>
-      <section className="bench-inputs" aria-label="Substance">
+      <section className={cx("bench-inputs")} aria-label="Substance">
         <Strip title="Through whole skin" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <SubstanceField words={passing} value={substance} onChange={setSubstance} />
         </div>
       </section>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -12,6 +13,9 @@ import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { NumbersTool } from "./NumbersTool";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+
+const cx = classNames.bind(toolStyles);
 
 export function Dilute() {
   return (
@@ -188,10 +192,10 @@ export function Parts({ words }: ToolProps) {
   const named = (id: Substance) => words.substances.find((s) => s.id === id)?.label ?? id;
   return (
     <>
-      <section className="bench-inputs" aria-label="Parts">
+      <section className={cx("bench-inputs")} aria-label="Parts">
         <Strip title="Weighed" code={plural(parts.length, "part")} />
         {parts.map((part, i) => (
-          <div key={i} className="bench-group">
+          <div key={i} className={cx("bench-group")}>
             <SubstanceField
               words={words}
               value={part.substance}
@@ -211,7 +215,7 @@ export function Parts({ words }: ToolProps) {
             />
           </div>
         ))}
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <div className="row">
             <Button
               size="small"

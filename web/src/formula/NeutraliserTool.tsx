@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
@@ -13,6 +14,9 @@ import { NumberField, number, numbers } from "../parts/NumberField";
 import { SubstanceField } from "./fields";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+
+const cx = classNames.bind(toolStyles);
 
 /** How much neutraliser meets the acid that was put on. */
 export function NeutraliserTool({ words }: ToolProps) {
@@ -56,9 +60,9 @@ export function NeutraliserTool({ words }: ToolProps) {
   const needed = answer.data?.needed;
   return (
     <>
-      <section className="bench-inputs" aria-label="What was put on">
+      <section className={cx("bench-inputs")} aria-label="What was put on">
         <Strip title="What was put on" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <TextField select label="From the shelf" value="" onChange={(e) => take(e.target.value)}>
             {words.formulas.map(({ code, name }) => (
               <MenuItem key={code} value={code}>
@@ -94,7 +98,7 @@ export function NeutraliserTool({ words }: ToolProps) {
           />
         </div>
         <Strip title="Base already in it" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <Segments
             label="Buffered in water by its label"
             value={buffered ? "yes" : "no"}
@@ -107,7 +111,7 @@ export function NeutraliserTool({ words }: ToolProps) {
           {buffered && <NumberField label="its pH" unit="" value={ph} onChange={setPh} />}
         </div>
         <Strip title="Neutraliser" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <Segments
             label="Neutraliser"
             value={base}

@@ -1,9 +1,13 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { NumberFields, numbers } from "../parts/NumberField";
 import { Strip } from "../parts/Strip";
 import { answerQuery } from "./queries";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+
+const cx = classNames.bind(toolStyles);
 
 interface Answer {
   value: string;
@@ -39,9 +43,9 @@ export function NumbersTool<K extends string, A>({
   const shown = answer.data && show(answer.data);
   return (
     <>
-      <section className="bench-inputs" aria-label={heading}>
+      <section className={cx("bench-inputs")} aria-label={heading}>
         <Strip title={heading} code={code} />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <NumberFields typed={typed} onChange={setTyped} fields={fields} />
         </div>
       </section>

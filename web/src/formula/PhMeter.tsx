@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -8,6 +9,10 @@ import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./ToolProps";
 import { Result } from "./Result";
+import toolStyles from "./Tool.module.css";
+import styles from "./PhMeter.module.css";
+
+const cx = classNames.bind({ ...toolStyles, ...styles });
 
 const meterQuery = queryOptions({
   queryKey: ["bench", "ph-meter"],
@@ -39,15 +44,15 @@ export function PhMeter({ words }: ToolProps) {
   const age = state?.ageMinutes ?? 0;
   return (
     <>
-      <section className="bench-inputs" aria-label="pH meter">
+      <section className={cx("bench-inputs")} aria-label="pH meter">
         <Strip title="Calibrate in two buffers" code="simulated, 25 °C" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           {BUFFERS.map(({ id, label }) => (
             <div key={id} className="row">
               <Button className="grow" onClick={() => dip.mutate(id)}>
                 Dip in buffer {label}
               </Button>
-              <span className="mono meter-mv">
+              <span className={cx("mono", "meter-mv")}>
                 {state?.millivolts[id] === undefined
                   ? "–"
                   : `${decimal(state.millivolts[id], 1)} mV`}
@@ -64,7 +69,7 @@ export function PhMeter({ words }: ToolProps) {
           )}
         </div>
         <Strip title="Read a bottle" />
-        <div className="bench-group">
+        <div className={cx("bench-group")}>
           <TextField
             select
             label="Bottle"

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -12,6 +13,9 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { LabelField } from "./LabelField";
 import { draftOf, labelOf, type LabelDraft } from "./labelDraft";
 import { useShelfWrite } from "./shelfQueries";
+import styles from "./ProductForm.module.css";
+
+const cx = classNames.bind(styles);
 
 /** A product as its label has it; what is not on the label is left empty. */
 export function ProductForm({
@@ -45,7 +49,7 @@ export function ProductForm({
     <Dialog open onClose={() => onClose()} maxWidth="md" fullWidth aria-labelledby="label-title">
       <FormProvider {...form}>
         <form
-          className="dialog-form"
+          className={cx("dialog-form")}
           onSubmit={form.handleSubmit((typed) => {
             const label = labelOf(columns, typed);
             if (label) save.mutate(label);
@@ -55,7 +59,7 @@ export function ProductForm({
             {item ? `The label of ${item.label.code}` : "A product from its label"}
           </DialogTitle>
           <DialogContent>
-            <div className="product-form">
+            <div className={cx("product-form")}>
               {!item && (
                 <TextField
                   select

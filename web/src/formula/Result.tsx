@@ -1,7 +1,11 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { useState } from "react";
 import { ErrorNote } from "../parts/ErrorNote";
+import styles from "./Result.module.css";
+
+const cx = classNames.bind(styles);
 
 /** What came out, large; the formula behind it with its numbers; a drawing; copy and print. */
 export function Result({
@@ -26,14 +30,14 @@ export function Result({
   const [copied, setCopied] = useState(false);
   const text = [`${title}: ${value}`, more, working, source].filter(Boolean).join("\n");
   return (
-    <section className="bench-result" aria-label={title} aria-live="polite">
+    <section className={cx("bench-result")} aria-label={title} aria-live="polite">
       <h1>{title}</h1>
       <ErrorNote error={error} />
       {!error && value !== undefined && (
         <>
-          <p className="bench-value mono">{value}</p>
-          {more && <p className="bench-more">{more}</p>}
-          {working && <p className="bench-working mono">{working}</p>}
+          <p className={cx("bench-value", "mono")}>{value}</p>
+          {more && <p className={cx("bench-more")}>{more}</p>}
+          {working && <p className={cx("bench-working", "mono")}>{working}</p>}
           {source && <p className="soft small">{source}</p>}
           {children}
           <p className="row no-print">
@@ -47,7 +51,7 @@ export function Result({
         </>
       )}
       {!error && value === undefined && <p className="soft">{waiting}</p>}
-      <p className="soft small bench-defer">
+      <p className={cx("soft", "small", "bench-defer")}>
         Compounding is for those whom the law allows it; the maker’s label comes before any of this.
         Always acid into water.
       </p>

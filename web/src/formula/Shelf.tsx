@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useQuery } from "@tanstack/react-query";
@@ -13,7 +14,9 @@ import { ItemDetail } from "./ItemDetail";
 import { Openings } from "./Openings";
 import { ProductForm } from "./ProductForm";
 import { shelfQuery } from "./shelfQueries";
-import "./shelf.css";
+import styles from "./Shelf.module.css";
+
+const cx = classNames.bind(styles);
 
 type Show = "all" | "own" | "bottles";
 
@@ -35,9 +38,9 @@ export default function Shelf() {
   const picked = items.find((item) => item.label.code === code);
   return (
     <>
-      <main className="columns shelf">
+      <main className={cx("columns", "shelf")}>
         <section className="pad" aria-label="Formulas and products">
-          <div className="row wrap shelf-head">
+          <div className={cx("row", "wrap", "shelf-head")}>
             <h1 className="grow">What is on the shelf</h1>
             <Button variant="contained" onClick={() => setAdding(true)}>
               Add a product
@@ -50,7 +53,7 @@ export default function Shelf() {
           </p>
           <ErrorNote error={shelf.error} />
           {shelf.data && <Mind shelf={shelf.data} />}
-          <div className="row wrap shelf-filter">
+          <div className={cx("row", "wrap", "shelf-filter")}>
             <TextField
               size="small"
               label="Find a formula"
@@ -125,7 +128,7 @@ function Mind({ shelf }: { shelf: ShelfState }) {
   );
   if (bad.length === 0) return null;
   return (
-    <ul className="mind" aria-label="Bottles to mind">
+    <ul className={cx("mind")} aria-label="Bottles to mind">
       {bad.map(({ code, lot }) => (
         <li key={lot.id} className="warn">
           {code} lot {lot.number}: {lot.stateLabel},{" "}
@@ -158,13 +161,13 @@ function ItemLine({
     <button
       type="button"
       ref={line}
-      className={`line product shelf-line ${picked ? "here" : ""}`}
+      className={cx("line", "product", "shelf-line", picked ? "here" : "")}
       aria-pressed={picked}
       onClick={onPick}
     >
       <b className="mono">{label.code}</b>
-      <span className="shelf-name">{label.name}</span>
-      <span className="small soft shelf-tags">
+      <span className={cx("shelf-name")}>{label.name}</span>
+      <span className={cx("small", "soft", "shelf-tags")}>
         {[
           item.percentWv > 0 && `${decimal(item.percentWv, 0)} %`,
           label.ph !== undefined && `pH ${decimal(label.ph, 1)}`,
@@ -183,11 +186,13 @@ function ItemLine({
 
 function Bottles({ item }: { item: ShelfItem }) {
   const usable = item.lots.filter((lot) => lot.state === "GOOD" || lot.state === "LOW");
-  if (item.lots.length === 0) return <span className="small soft shelf-bottles none">–</span>;
-  if (item.noBottle) return <span className="small shelf-bottles warn">none in date</span>;
+  if (item.lots.length === 0)
+    return <span className={cx("small", "soft", "shelf-bottles", "none")}>–</span>;
+  if (item.noBottle)
+    return <span className={cx("small", "shelf-bottles", "warn")}>none in date</span>;
   const low = usable.every((lot) => lot.state === "LOW");
   return (
-    <span className={`small shelf-bottles ${low ? "warn" : ""}`}>
+    <span className={cx("small", "shelf-bottles", low ? "warn" : "")}>
       {plural(usable.length, "bottle")}
       {low && " · low"}
     </span>

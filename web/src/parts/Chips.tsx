@@ -1,4 +1,5 @@
-import "./chips.css";
+import classNames from "classnames";
+import styles from "./Chips.module.css";
 
 /** Any of several, all in sight. */
 export function Chips<T extends string>({
@@ -13,7 +14,7 @@ export function Chips<T extends string>({
   onChange: (chosen: T[]) => void;
 }) {
   return (
-    <div className="chips" role="group" aria-label={label}>
+    <div className={classNames("chips", styles.chips)} role="group" aria-label={label}>
       {options.map(({ id, label: words }) => (
         <button
           key={id}

@@ -1,9 +1,12 @@
+import classNames from "classnames/bind";
 import type { KeyboardEvent } from "react";
 import type { Whitening, Zone } from "../api/types";
 import { FIGURES, type Figure, type FigureId } from "./figures";
-import "./face.css";
 import { ledByTab } from "./ledByTab";
 import { zoneName } from "./words";
+import styles from "./FaceMap.module.css";
+
+const cx = classNames.bind(styles);
 
 /** What one zone shows. */
 export interface ZoneLook {
@@ -58,18 +61,18 @@ export function FaceMap({
       >
         <Textures />
         {drawn.outlines.map((path) => (
-          <path key={path} d={path} className="outline" />
+          <path key={path} d={path} className={cx("outline")} />
         ))}
         {(Object.keys(drawn.paths) as Zone[]).map((zone) => (
           <ZoneShape key={zone} drawn={drawn} zone={zone} look={zones[zone]} onPick={onPick} />
         ))}
         {drawn.features.map((path) => (
-          <path key={path} d={path} className="feature" />
+          <path key={path} d={path} className={cx("feature")} />
         ))}
-        <text x={right} y={y} textAnchor={end(right)} className="side-word">
+        <text x={right} y={y} textAnchor={end(right)} className={cx("side-word")}>
           right
         </text>
-        <text x={left} y={y} textAnchor={end(left)} className="side-word">
+        <text x={left} y={y} textAnchor={end(left)} className={cx("side-word")}>
           left
         </text>
       </svg>
@@ -89,7 +92,7 @@ function ZoneShape({
   onPick: ((zone: Zone) => void) | undefined;
 }) {
   const path = drawn.paths[zone];
-  if (!look) return <path d={path} className="zone aside" />;
+  if (!look) return <path d={path} className={cx("zone", "aside")} />;
   const [x, y] = drawn.centres[zone] ?? [0, 0];
   const classes = ["zone"];
   if (look.covered) classes.push("covered");
@@ -114,36 +117,40 @@ function ZoneShape({
   };
   return (
     <g
-      className={pick && "pick"}
+      className={cx(pick && "pick")}
       data-zone={zone}
       {...(pick ?? { role: "img" })}
       aria-label={zoneName(zone) + (look.says ? `, ${look.says}` : "")}
     >
-      <path d={path} className={classes.join(" ")} />
+      <path d={path} className={cx(classes)} />
       {texture && (
-        <path d={path} fill={texture} className={look.whitening === "F4" ? "white f4" : "white"} />
+        <path
+          d={path}
+          fill={texture}
+          className={cx(look.whitening === "F4" ? ["white", "f4"] : "white")}
+        />
       )}
       {Array.from({ length: look.redness ?? 0 }, (_, ring) => (
         <path
           key={ring}
           d={path}
-          className="redness"
+          className={cx("redness")}
           transform={`translate(${x} ${y}) scale(${0.86 - ring * 0.16}) translate(${-x} ${-y})`}
         />
       ))}
       {look.ended && (
-        <path d={`M ${x - 8} ${y - 8} l 16 16 m 0 -16 l -16 16`} className="crossed" />
+        <path d={`M ${x - 8} ${y - 8} l 16 16 m 0 -16 l -16 16`} className={cx("crossed")} />
       )}
       {look.hotSpot !== undefined ? (
         <>
-          <circle cx={x} cy={y} r="12" className="spot" />
-          <text x={x} y={y + 5} className="number">
+          <circle cx={x} cy={y} r="12" className={cx("spot")} />
+          <text x={x} y={y + 5} className={cx("number")}>
             {look.hotSpot}
           </text>
         </>
       ) : (
         look.text && (
-          <text x={x} y={y + 6} className="number">
+          <text x={x} y={y + 6} className={cx("number")}>
             {look.text}
           </text>
         )
@@ -156,16 +163,16 @@ function Textures() {
   return (
     <defs>
       <pattern id="crystals" width="12" height="12" patternUnits="userSpaceOnUse">
-        <path d="M 3 6 h 6 M 6 3 v 6" className="texture-line" />
+        <path d="M 3 6 h 6 M 6 3 v 6" className={cx("texture-line")} />
       </pattern>
       <pattern id="f1" width="11" height="11" patternUnits="userSpaceOnUse">
-        <circle cx="5" cy="5" r="1.6" className="texture-dot" />
+        <circle cx="5" cy="5" r="1.6" className={cx("texture-dot")} />
       </pattern>
       <pattern id="f2" width="5" height="5" patternUnits="userSpaceOnUse">
-        <circle cx="2.5" cy="2.5" r="1.7" className="texture-dot" />
+        <circle cx="2.5" cy="2.5" r="1.7" className={cx("texture-dot")} />
       </pattern>
       <pattern id="f4" width="7" height="7" patternUnits="userSpaceOnUse">
-        <path d="M 0 7 L 7 0 M 0 0 L 7 7" className="texture-line" />
+        <path d="M 0 7 L 7 0 M 0 0 L 7 7" className={cx("texture-line")} />
       </pattern>
     </defs>
   );
@@ -192,10 +199,10 @@ export function FaceLegend() {
               width="38"
               height="22"
               fill={(look.whitening && TEXTURE[look.whitening]) ?? "none"}
-              className="swatch"
+              className={cx("swatch")}
             />
-            {look.redness && <rect x="6" y="5" width="28" height="14" className="redness" />}
-            {look.redness && <rect x="11" y="9" width="18" height="6" className="redness" />}
+            {look.redness && <rect x="6" y="5" width="28" height="14" className={cx("redness")} />}
+            {look.redness && <rect x="11" y="9" width="18" height="6" className={cx("redness")} />}
           </svg>
           {word}
         </li>

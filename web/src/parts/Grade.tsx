@@ -1,4 +1,7 @@
-import "./grade.css";
+import classNames from "classnames/bind";
+import styles from "./Grade.module.css";
+
+const cx = classNames.bind(styles);
 
 /** Three boxes, 0 none to 3 severe. Tapping the highest filled box takes it off. */
 export function Grade({
@@ -11,7 +14,7 @@ export function Grade({
   onChange: (grade: number) => void;
 }) {
   return (
-    <span className="grade" role="group" aria-label={`${label}, ${value} of 3`}>
+    <span className={cx("grade")} role="group" aria-label={`${label}, ${value} of 3`}>
       {[1, 2, 3].map((box) => (
         <button
           key={box}

@@ -1,11 +1,15 @@
+import classNames from "classnames/bind";
 import type { KeyBinding } from "./useKeys";
+import styles from "./KeyHelp.module.css";
+
+const cx = classNames.bind(styles);
 
 const NAMES: Record<string, string> = { pedal: "Space", "0-9": "0 to 9", Escape: "Esc" };
 
 /** The table of a screen's keys, as it is used. */
 export function KeyHelp({ table }: { table: KeyBinding[] }) {
   return (
-    <dl className="key-help" aria-label="Keys of this screen">
+    <dl className={cx("key-help")} aria-label="Keys of this screen">
       {table.map(({ on, says }) => (
         <div key={on + says}>
           <dt>

@@ -1,4 +1,7 @@
-import "./number.css";
+import classNames from "classnames/bind";
+import styles from "./NumberField.module.css";
+
+const cx = classNames.bind(styles);
 
 /** A number as typed, with point or comma; null while it is none. */
 export function number(typed: string): number | null {
@@ -27,7 +30,7 @@ export function NumberField({
 }) {
   const wrong = value.trim() !== "" && number(value) === null;
   return (
-    <label className="number-field">
+    <label className={cx("number-field")}>
       <span>{label} </span>
       <span className="row">
         <input

@@ -1,9 +1,12 @@
+import classNames from "classnames/bind";
 import { type ScaleLinear, scaleLinear } from "d3-scale";
 import { area, curveStepAfter, line } from "d3-shape";
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import type { RibbonModel } from "./ribbonModel";
 import { clock } from "./words";
-import "./ribbon.css";
+import styles from "./Ribbon.module.css";
+
+const cx = classNames.bind(styles);
 
 const LEFT = 84;
 const LANES = { steps: 30, layers: 30, feel: 52, looks: 26 };
@@ -70,8 +73,8 @@ export function Ribbon({
       >
         {ticks(model, unit).map((tick) => (
           <g key={tick}>
-            <line x1={x(tick)} x2={x(tick)} y1="14" y2={height - 4} className="tick" />
-            <text x={x(tick) + 4} y="14" className="tick-word">
+            <line x1={x(tick)} x2={x(tick)} y1="14" y2={height - 4} className={cx("tick")} />
+            <text x={x(tick) + 4} y="14" className={cx("tick-word")}>
               {unit === "minutes" ? tick / 60 : clock(tick * 1000)}
             </text>
           </g>
@@ -88,13 +91,13 @@ export function Ribbon({
               y={withSteps ? top.steps : top.layers}
               width={Math.max(1, x(step.end) - x(step.start))}
               height={LANES.steps}
-              className={`step ${step.kind}`}
+              className={cx("step", step.kind)}
             />
             {x(step.end) - x(step.start) > step.label.length * 6.4 && (
               <text
                 x={x(step.start) + 6}
                 y={(withSteps ? top.steps : top.layers) + 20}
-                className={`step-word ${step.kind}`}
+                className={cx("step-word", step.kind)}
               >
                 {step.label}
               </text>
@@ -110,20 +113,20 @@ export function Ribbon({
               y={top.layers + LANES.layers - layer.number * unitHeight}
               width={Math.max(1.5, x(layer.end) - x(layer.start))}
               height={unitHeight - 1}
-              className={layer.planned ? "layer planned" : `layer n${layer.number % 2}`}
+              className={cx("layer", layer.planned ? "planned" : `n${layer.number % 2}`)}
             />
           );
         })}
         {model.layerNote && model.layers[0] && (
-          <text x={x(model.layers[0].end) + 8} y={top.layers + 20} className="note accent">
+          <text x={x(model.layers[0].end) + 8} y={top.layers + 20} className={cx("note", "accent")}>
             {model.layerNote}
           </text>
         )}
         {model.bands.map((band) => (
-          <path key={band.start} className="band" d={bandPath(band, x, feelY)} />
+          <path key={band.start} className={cx("band")} d={bandPath(band, x, feelY)} />
         ))}
         {model.bandNote && model.bands[0] && (
-          <text x={x(model.bands[0].end) + 8} y={top.feel + 34} className="note">
+          <text x={x(model.bands[0].end) + 8} y={top.feel + 34} className={cx("note")}>
             {model.bandNote}
           </text>
         )}
@@ -134,14 +137,14 @@ export function Ribbon({
               x2={width - 16}
               y1={feelY(model.hold)}
               y2={feelY(model.hold)}
-              className="hold"
+              className={cx("hold")}
             />
             <line
               x1={LEFT}
               x2={width - 16}
               y1={feelY(model.stop)}
               y2={feelY(model.stop)}
-              className="stop"
+              className={cx("stop")}
             />
             <Feel model={model} x={x} y={feelY} />
             <Looks model={model} x={x} y={top.looks + 12} />
@@ -149,9 +152,14 @@ export function Ribbon({
         )}
         {model.marks.map((mark) => (
           <g key={mark.label + mark.at}>
-            <line x1={x(mark.at)} x2={x(mark.at)} y1="16" y2={top.looks} className="mark" />
+            <line x1={x(mark.at)} x2={x(mark.at)} y1="16" y2={top.looks} className={cx("mark")} />
             {mark.end && (
-              <text x={x(mark.at) - 6} y={top.feel + 14} textAnchor="end" className="mark-word">
+              <text
+                x={x(mark.at) - 6}
+                y={top.feel + 14}
+                textAnchor="end"
+                className={cx("mark-word")}
+              >
                 END
               </text>
             )}
@@ -164,23 +172,29 @@ export function Ribbon({
               x2={x(model.limit)}
               y1="16"
               y2={height - 4}
-              className="limit"
+              className={cx("limit")}
             />
             {!model.marks.some((mark) => mark.end) && (
-              <text x={x(model.limit) + 6} y={top.layers + 18} className="limit-word">
+              <text x={x(model.limit) + 6} y={top.layers + 18} className={cx("limit-word")}>
                 limit {clock(model.limit * 1000)}
               </text>
             )}
           </g>
         )}
         {model.now !== undefined && (
-          <line x1={x(model.now)} x2={x(model.now)} y1="4" y2={height - 2} className="now" />
+          <line x1={x(model.now)} x2={x(model.now)} y1="4" y2={height - 2} className={cx("now")} />
         )}
         {reading && (
-          <line x1={x(reading.at)} x2={x(reading.at)} y1="4" y2={height - 2} className="cursor" />
+          <line
+            x1={x(reading.at)}
+            x2={x(reading.at)}
+            y1="4"
+            y2={height - 2}
+            className={cx("cursor")}
+          />
         )}
       </svg>
-      <div className="reading" aria-live="polite">
+      <div className={cx("reading")} aria-live="polite">
         {reading && `${clock(reading.at * 1000)} · ${reading.label}`}
       </div>
       <table className="hidden" id={tableId}>
@@ -200,7 +214,7 @@ export function Ribbon({
 
 function Lane({ y, word }: { y: number; word: string }) {
   return (
-    <text x="14" y={y} className="lane">
+    <text x="14" y={y} className={cx("lane")}>
       {word}
     </text>
   );
@@ -239,9 +253,9 @@ function Feel({ model, x, y }: { model: RibbonModel; x: Scale; y: Scale }) {
   ).curve(curveStepAfter);
   return (
     <>
-      <path d={path(told) ?? ""} className="feel" />
+      <path d={path(told) ?? ""} className={cx("feel")} />
       {model.feel.map((told) => (
-        <circle key={told.at} cx={x(told.at)} cy={y(told.value)} r="3" className="told">
+        <circle key={told.at} cx={x(told.at)} cy={y(told.value)} r="3" className={cx("told")}>
           <title>{`${clock(told.at * 1000)}: ${told.value}`}</title>
         </circle>
       ))}
@@ -265,12 +279,12 @@ function Looks({ model, x, y }: { model: RibbonModel; x: Scale; y: number }) {
             cx={x(look.at)}
             cy={worded.has(i) ? y : y - 11}
             r={worded.has(i) ? 5 : 3}
-            className="look"
+            className={cx("look")}
           >
             <title>{`${clock(look.at * 1000)}: ${look.label}`}</title>
           </circle>
           {worded.has(i) && (
-            <text x={x(look.at) + 9} y={y + 5} className="note">
+            <text x={x(look.at) + 9} y={y + 5} className={cx("note")}>
               {look.label}
             </text>
           )}

@@ -1,6 +1,9 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { type PointerEvent, useRef, useState } from "react";
-import "./signature.css";
+import styles from "./SignaturePad.module.css";
+
+const cx = classNames.bind(styles);
 
 export interface Stroke {
   x: number;
@@ -38,7 +41,7 @@ export function SignaturePad({
     setDrawing(null);
   }
   return (
-    <div className="pad-field">
+    <div className={cx("pad-field")}>
       <svg
         ref={field}
         viewBox={`0 0 ${width} ${height}`}
@@ -52,7 +55,7 @@ export function SignaturePad({
         onPointerUp={end}
         onPointerCancel={end}
       >
-        <path d={`M 24 ${height - 44} H ${width - 24}`} className="base" />
+        <path d={`M 24 ${height - 44} H ${width - 24}`} className={cx("base")} />
         {[...strokes, ...(drawing ? [drawing] : [])].map((stroke, i) => (
           <polyline key={i} points={stroke.map(({ x, y }) => `${x},${y}`).join(" ")} />
         ))}

@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 export function Strip({ title, code }: { title: string; code?: ReactNode }) {
   return (
     <div className="strip">
-      <h2 className="strip-title">{title}</h2>
+      <h2>{title}</h2>
       {code !== undefined && <span>{code}</span>}
     </div>
   );

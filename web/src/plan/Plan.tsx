@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { DEPTHS } from "../api/enumWords";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
@@ -14,7 +15,9 @@ import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
 import { clock, day, decimal, zoneName } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
-import "./plan.css";
+import styles from "./Plan.module.css";
+
+const cx = classNames.bind(styles);
 
 function planQuery(id: string) {
   return queryOptions({
@@ -51,8 +54,8 @@ export default function Plan({ visit }: StationProps) {
   const station = plan.data;
   const locked = visit.treatmentId !== undefined;
   return (
-    <main className="plan">
-      <section className="plan-top">
+    <main className={cx("plan")}>
+      <section className={cx("plan-top")}>
         <div className="row">
           <h1 className="grow">
             {day(visit.startsAt)}, {station.lengthMinutes} of {station.bookedMinutes} minutes
@@ -66,7 +69,7 @@ export default function Plan({ visit }: StationProps) {
         )}
         <Ribbon model={ribbonOfPlan(station)} unit="minutes" label="The visit in outline" />
       </section>
-      <div className="columns plan-columns">
+      <div className={cx("columns", "plan-columns")}>
         <Prep station={station} />
         <Trolley station={station} />
         <section className="side" aria-label="What it comes to">
@@ -99,7 +102,7 @@ function Prep({ station }: { station: PlanStation }) {
     <section aria-label="Back from the date">
       <Strip title="Back from the date" code={late === 0 ? "in time" : `${late} late`} />
       {station.prep.map((step) => (
-        <div key={step.what} className={`line dated ${step.late ? "warn" : ""}`}>
+        <div key={step.what} className={cx("line", "dated", step.late ? "warn" : "")}>
           <span className="mono">{day(step.day)}</span>
           <span>
             {step.what}
@@ -109,7 +112,7 @@ function Prep({ station }: { station: PlanStation }) {
           </span>
         </div>
       ))}
-      <div className="line dated peel">
+      <div className={cx("line", "dated", "peel")}>
         <span className="mono">peel</span>
         <span>{station.plan.formulaName}</span>
       </div>
@@ -123,7 +126,7 @@ function Trolley({ station }: { station: PlanStation }) {
     <section aria-label="Trolley">
       <Strip title="Trolley" code={`${station.trolley.length} · ${out.size} laid out`} />
       {station.trolley.map((thing) => (
-        <label key={thing.id} className="line thing">
+        <label key={thing.id} className={cx("line", "thing")}>
           <input
             type="checkbox"
             checked={out.has(thing.id)}
@@ -234,7 +237,7 @@ function Line({
   warn?: boolean;
 }) {
   return (
-    <div className="line figure">
+    <div className={cx("line", "figure")}>
       <span>
         {label}
         {note && <small className={warn ? "warn" : "soft"}>{note}</small>}
@@ -331,7 +334,7 @@ function Edit({
         </span>
       </div>
       {choosing && (
-        <div className="zone-choice">
+        <div className={cx("zone-choice")}>
           <FaceMap
             zones={looks}
             figure={figure}

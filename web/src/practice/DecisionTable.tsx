@@ -1,14 +1,17 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { decisionTableQuery } from "./queries";
-import "./practice.css";
+import styles from "./DecisionTable.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The decision after every look, as the live session takes it, for a clinician to read. */
 export default function DecisionTable() {
   const table = useQuery(decisionTableQuery);
   return (
-    <main className="pad decision">
+    <main className={cx("pad", "decision")}>
       <h1>The decision after every look</h1>
       <p className="soft">
         The first line that matches answers. What may be passed, only with a few words of reason; no

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
@@ -8,7 +9,9 @@ import { Strip } from "../parts/Strip";
 import { plural } from "../parts/words";
 import { ProductKinds } from "./ProductKinds";
 import { policiesQuery } from "./queries";
-import "./practice.css";
+import styles from "./Practice.module.css";
+
+const cx = classNames.bind(styles);
 
 /** What the practice does where the schools differ, and its kinds of home products. */
 export default function Practice() {
@@ -32,7 +35,7 @@ export default function Practice() {
   const changed = state?.policies.filter((policy) => policy.answer !== policy.usual).length ?? 0;
   return (
     <>
-      <main className="columns practice">
+      <main className={cx("columns", "practice")}>
         <section className="pad" aria-label="Policies">
           <h1>Where the schools differ</h1>
           <p className="soft">
@@ -47,7 +50,7 @@ export default function Practice() {
             code={changed === 0 ? "all usual" : `${plural(changed, "answer")} not the usual`}
           />
           {state?.policies.map((policy) => (
-            <div key={policy.id} className="line wrap policy">
+            <div key={policy.id} className={cx("line", "wrap", "policy")}>
               <span className="grow">{policy.label}</span>
               <Segments
                 label={policy.label}

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { memo, useState } from "react";
@@ -7,6 +8,9 @@ import { FaceMap } from "../parts/FaceMap";
 import { FIGURES } from "../parts/figures";
 import { Segments } from "../parts/Segments";
 import { day, zoneName } from "../parts/words";
+import styles from "./Ask.module.css";
+
+const cx = classNames.bind(styles);
 
 const NOT_ASKED = "not-asked";
 /** An answer as it is sent; empty takes it back. */
@@ -40,8 +44,8 @@ export const Ask = memo(function Ask({
     families: question.families,
   };
   return (
-    <div className="question">
-      {!question.answered && <i className="open" aria-hidden="true" />}
+    <div className={cx("question")}>
+      {!question.answered && <i className={cx("open")} aria-hidden="true" />}
       <span className="grow">
         {question.text}
         <Kept question={question} />
@@ -83,7 +87,7 @@ export const Ask = memo(function Ask({
         />
       )}
       {option?.needs === "FAMILIES" && (
-        <div className="needs">
+        <div className={cx("needs")}>
           <Chips
             label={`${question.text}: which`}
             options={families}
@@ -125,7 +129,7 @@ function Places({
 }) {
   const [open, setOpen] = useState(zones.length === 0);
   return (
-    <div className="needs">
+    <div className={cx("needs")}>
       <p className="row">
         <span className="grow">
           {zones.length > 0 ? zones.map(zoneName).join(", ") : "Where? Choose each zone."}
@@ -135,7 +139,7 @@ function Places({
         </Button>
       </p>
       {open && (
-        <div className="needs-face">
+        <div className={cx("needs-face")}>
           <FaceMap
             zones={Object.fromEntries(
               Object.keys(FIGURES.FACE.paths).map((zone) => {

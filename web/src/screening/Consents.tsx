@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -12,6 +13,10 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { dayOfYear } from "../parts/words";
 import { SignConsent } from "./SignConsent";
+import screenStyles from "./Screen.module.css";
+import styles from "./Consents.module.css";
+
+const cx = classNames.bind({ ...screenStyles, ...styles });
 
 /** Consent by family of formulas, valid for twelve months. */
 export function Consents({ visit, state }: { visit: Visit; state: ScreeningState }) {
@@ -19,26 +24,26 @@ export function Consents({ visit, state }: { visit: Visit; state: ScreeningState
   const [reading, setReading] = useState<FamilyConsent | null>(null);
   const missing = state.consents.filter((family) => !family.signed);
   return (
-    <div className="group">
+    <div className={cx("group")}>
       <Strip
         title="Consent"
         code={`${state.consents.length - missing.length} of ${state.consents.length} families`}
       />
-      <div className="consent">
+      <div className={cx("consent")}>
         <div className="row wrap">
           {state.consents.map((family) =>
             family.consentId ? (
               <button
                 key={family.id}
                 type="button"
-                className={`family ${family.signed ? "signed" : "lapsed"}`}
+                className={cx("family", family.signed ? "signed" : "lapsed")}
                 onClick={() => setReading(family)}
               >
                 {family.label}{" "}
                 {family.signed ? "signed" : family.withdrawnOn ? "withdrawn" : "not valid then"}
               </button>
             ) : (
-              <span key={family.id} className="family none">
+              <span key={family.id} className={cx("family")}>
                 {family.label}
               </span>
             ),
@@ -107,7 +112,7 @@ function ReadConsent({
             </p>
             {family.picture && (
               <img
-                className="signature"
+                className={cx("signature")}
                 src={`/api/signatures/${family.picture}`}
                 alt={`Signature of ${family.signedBy}`}
               />
@@ -119,7 +124,7 @@ function ReadConsent({
             )}
             {family.guardianPicture && (
               <img
-                className="signature"
+                className={cx("signature")}
                 src={`/api/signatures/${family.guardianPicture}`}
                 alt={`Signature of ${family.guardian}`}
               />

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -13,18 +14,23 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, hour } from "../parts/words";
 import { ReadPatch } from "./ReadPatch";
+import screenStyles from "./Screen.module.css";
+import askStyles from "./Ask.module.css";
+import consentsStyles from "./Consents.module.css";
+
+const cx = classNames.bind({ ...screenStyles, ...askStyles, ...consentsStyles });
 
 /** Patch tests by family: placed, then read after 24 and 48 hours. */
 export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const [placing, setPlacing] = useState(false);
   const changed = useVisitChanged(visit.id);
   return (
-    <div className="group">
+    <div className={cx("group")}>
       <Strip title="Patch tests" code={`${state.patchTests.length} placed`} />
       {state.patchTests
         .filter((test) => test.next)
         .map((test) => (
-          <div key={test.id} className="question">
+          <div key={test.id} className={cx("question")}>
             <span className="grow">
               {test.label}
               <small className="under">
@@ -44,7 +50,7 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
           </div>
         ))}
       {done(state.patchTests).map(({ key, tests }) => (
-        <div key={key} className="question">
+        <div key={key} className={cx("question")}>
           <span className="grow">
             {tests.map((test) => test.label).join(", ")}
             <small className="under">
@@ -56,7 +62,7 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
           </span>
         </div>
       ))}
-      <div className="consent">
+      <div className={cx("consent")}>
         <p className="small soft">
           A family is open once its patch test was read: for a new client, a new family, or
           sensitive skin.

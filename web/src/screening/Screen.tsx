@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
@@ -16,7 +17,9 @@ import { PatchTests } from "./PatchTests";
 import { screeningQuery } from "./queries";
 import { VerdictPanel } from "./VerdictPanel";
 import { WhatChanged } from "./WhatChanged";
-import "./screen.css";
+import styles from "./Screen.module.css";
+
+const cx = classNames.bind(styles);
 
 type Group = Question["group"];
 type Rest = "AS_LAST_TIME" | "NONE_APPLIES";
@@ -71,7 +74,7 @@ export default function Screen({ visit }: StationProps) {
   const state = screening.data;
   const groups = [...new Set(state.questions.map((question) => question.group))];
   return (
-    <main className="columns screen">
+    <main className={cx("columns", "screen")}>
       <section className="pad" aria-label="Questions">
         <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
         <ErrorNote error={answer.error ?? rest.error} />
@@ -91,7 +94,7 @@ export default function Screen({ visit }: StationProps) {
       <section className="side" aria-label="Verdict">
         <VerdictPanel visitId={visit.id} peelDate={state.peelDate} outcome={state.outcome} />
         <div className="foot">
-          <span className="row foot-verdict">
+          <span className={cx("row", "foot-verdict")}>
             <VerdictMark verdict={state.outcome.verdict} /> <b>{state.outcome.verdict}</b>
           </span>
           <ToChoose visitId={visit.id} state={state} />
@@ -142,10 +145,10 @@ function Questions({
   const openKnown = open.filter((question) => question.lastTime !== undefined);
   const label = questions[0]?.groupLabel ?? "";
   return (
-    <div className="group">
+    <div className={cx("group")}>
       <Strip title={label} code={`${questions.length - open.length} of ${questions.length}`} />
       {!shown && (
-        <p className="said">
+        <p className={cx("said")}>
           {known.map((question) => (
             <span key={question.id}>
               {question.text}:{" "}
@@ -155,7 +158,7 @@ function Questions({
         </p>
       )}
       {(open.length > 1 || !shown) && (
-        <div className="rest">
+        <div className={cx("rest")}>
           <span className="grow small soft">{restWords(open.length, openKnown.length, shown)}</span>
           {!shown && (
             <Button

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
@@ -15,6 +16,9 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { SignaturePad, type Stroke } from "../parts/SignaturePad";
 import { capital } from "../parts/words";
 import { consentWordsQuery } from "./queries";
+import styles from "./SignConsent.module.css";
+
+const cx = classNames.bind(styles);
 
 interface Hand {
   name: string;
@@ -78,13 +82,13 @@ export function SignConsent({
   }
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="consent">
-      <form onSubmit={submit} className="consent-form">
+      <form onSubmit={submit} className={cx("consent-form")}>
         <DialogTitle id="consent" className="row">
           <span className="grow">Consent</span>
           <span className="mono small soft">text version {text.version}</span>
         </DialogTitle>
         <DialogContent dividers>
-          <div className="consent-text">
+          <div className={cx("consent-text")}>
             <div className="stack">
               <Chips
                 label="Families"

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Finding, Outcome, Verdict } from "../api/types";
@@ -5,6 +6,9 @@ import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
 import { day, plural } from "../parts/words";
 import { LiftFinding } from "./LiftFinding";
+import styles from "./VerdictPanel.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The verdict for the day, rebuilt at every answer, with what it stands on. */
 export function VerdictPanel({
@@ -25,14 +29,14 @@ export function VerdictPanel({
         title={`Verdict for ${day(peelDate)}`}
         code={plural(state.findings.length, "finding")}
       />
-      <div className="verdict" role="status">
+      <div className={cx("verdict")} role="status">
         <VerdictMark verdict={state.verdict} size={34} />
         <div>
           <b>{state.verdict}</b>
           <p className="soft">{words(state)}</p>
         </div>
       </div>
-      <ul className="findings">
+      <ul className={cx("findings")}>
         {unasked.length > 1 && (
           <li>
             <button type="button" aria-expanded={listed} onClick={() => setListed(!listed)}>
@@ -40,10 +44,10 @@ export function VerdictPanel({
               <span className="grow">
                 <b>WAIT</b> {unasked.length} questions not asked
               </span>
-              <span className="limit">until asked</span>
+              <span className={cx("limit")}>until asked</span>
             </button>
             {listed && (
-              <ol className="why">
+              <ol className={cx("why")}>
                 {unasked.map((finding) => (
                   <li key={finding.id}>{finding.toAsk}</li>
                 ))}
@@ -58,11 +62,11 @@ export function VerdictPanel({
         )}
       </ul>
       {state.opensMost && (
-        <p className="opens">
+        <p className={cx("opens")}>
           <b>Opens the most:</b> {state.opensMost}
         </p>
       )}
-      <p className="small soft defer">
+      <p className={cx("small", "soft", "defer")}>
         The maker’s label, the law, your licence and the supervising clinician come before this.
       </p>
       {lifting && (
@@ -96,7 +100,7 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
   const lifted = finding.settled !== undefined;
   const may = !lifted && !finding.unasked && (finding.overridable || finding.verdict === "REFER");
   return (
-    <li className={lifted ? "lifted" : ""}>
+    <li className={cx(lifted ? "lifted" : "")}>
       <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
         <VerdictMark verdict={finding.verdict} />
         <span className="grow">
@@ -104,7 +108,7 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
           {finding.scope && <small>for {finding.scope}</small>}
           {lifted && <small>{finding.settled}</small>}
         </span>
-        <span className="limit">
+        <span className={cx("limit")}>
           {finding.unasked
             ? "until asked"
             : finding.until
@@ -113,7 +117,7 @@ function FindingLine({ finding, onLift }: { finding: Finding; onLift: () => void
         </span>
       </button>
       {open && (
-        <div className="why">
+        <div className={cx("why")}>
           <p>{finding.why}</p>
           {finding.until && <p>Clears on {day(finding.until)} by itself.</p>}
           {finding.limits.length > 0 && <p>Limits: {finding.limits.join(" · ")}.</p>}

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { memo } from "react";
 import { Link } from "react-router";
@@ -8,6 +9,9 @@ import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, firstName, zoneName } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
+import styles from "./WhatChanged.module.css";
+
+const cx = classNames.bind(styles);
 
 /** A returning client's last peel: its ribbon, its hot spots, its worst answer, its note. */
 export const WhatChanged = memo(function WhatChanged({
@@ -29,7 +33,7 @@ export const WhatChanged = memo(function WhatChanged({
   const signature = data.events.findLast(({ fact }) => fact?.type === "Signed");
   const spots = Object.entries(data.zones).filter(([, state]) => state.hotSpot !== undefined);
   return (
-    <section className="changed" aria-label="What changed">
+    <section className={cx("changed")} aria-label="What changed">
       <Strip title="What changed" code={`${last.formula}, ${day(last.startsAt)}`} />
       {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(last.startsAt)}`} />}
       <p>{data.summary}</p>

@@ -1,9 +1,14 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import type { Rack, Tile } from "../api/types";
 import { Strip } from "../parts/Strip";
 import { decimal, plural } from "../parts/words";
 import { flaking, howLong } from "./figures";
+import chooseStyles from "./Choose.module.css";
+import styles from "./Beside.module.css";
+
+const cx = classNames.bind({ ...chooseStyles, ...styles });
 
 const ROWS: { words: string; of: (tile: Tile) => ReactNode }[] = [
   {
@@ -47,7 +52,7 @@ export function Beside({
       {!other && (
         <p className="pad-small">Pick another on the rack; it stands here beside {one.code}.</p>
       )}
-      <table className="beside-table">
+      <table className={cx("beside-table")}>
         <thead>
           <tr>
             <td />
@@ -63,7 +68,7 @@ export function Beside({
           {ROWS.map(({ words, of }) => {
             const differs = other && of(one) !== of(other);
             return (
-              <tr key={words} className={differs ? "differs" : ""}>
+              <tr key={words} className={cx(differs ? "differs" : "")}>
                 <th scope="row">{words}</th>
                 {pair.map((tile) => (
                   <td key={tile.code}>{of(tile)}</td>
@@ -74,14 +79,14 @@ export function Beside({
           <tr>
             <th scope="row">why</th>
             {pair.map((tile) => (
-              <td key={tile.code} className="words">
+              <td key={tile.code} className={cx("words")}>
                 {tile.shut.length === 0 ? tile.reasons.fits : tile.shut[0]?.words}
               </td>
             ))}
           </tr>
         </tbody>
       </table>
-      <div className="foot choose-foot">
+      <div className={cx("foot", "choose-foot")}>
         <Button onClick={onBack}>Back to {one.code}</Button>
       </div>
     </>

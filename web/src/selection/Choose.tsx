@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Rack } from "../api/types";
@@ -10,7 +11,9 @@ import { RackOf } from "./RackOf";
 import { rackQuery } from "./queries";
 import { Stages } from "./Stages";
 import { TryNumbers } from "./TryNumbers";
-import "./choose.css";
+import styles from "./Choose.module.css";
+
+const cx = classNames.bind(styles);
 
 type Side = "why" | "beside" | "try" | "stages";
 
@@ -44,8 +47,8 @@ export default function Choose({ visit }: StationProps) {
     }
   }
   return (
-    <main className="columns choose">
-      <section className="pad rack-column" aria-label="The rack">
+    <main className={cx("columns", "choose")}>
+      <section className={cx("pad", "rack-column")} aria-label="The rack">
         <h1>
           What fits {firstName(visit.clientName)}’s skin on {day(rack.data.peelDate)}
         </h1>
@@ -95,7 +98,7 @@ export default function Choose({ visit }: StationProps) {
 function Ladders({ rack }: { rack: Rack }) {
   if (rack.ladders.length === 0) return null;
   return (
-    <ul className="ladders" aria-label="Ladder and series">
+    <ul className={cx("ladders")} aria-label="Ladder and series">
       {rack.ladders.map((ladder) => (
         <li key={ladder.family} title={ladder.why}>
           <b>{ladder.label}</b>
@@ -112,7 +115,7 @@ function Ladders({ rack }: { rack: Rack }) {
 
 function CounselNote({ counsel }: { counsel: NonNullable<Rack["advice"]> }) {
   return (
-    <div className="advice-note" role="note">
+    <div className={cx("advice-note")} role="note">
       <p>
         <b>{counsel.said}</b>
       </p>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Rack, Tile } from "../api/types";
@@ -10,6 +11,10 @@ import { flaking, freeAcid, howLong } from "./figures";
 import { ShutList } from "./ShutList";
 import { useTake } from "./useTake";
 import { WhyNotFirst } from "./WhyNotFirst";
+import chooseStyles from "./Choose.module.css";
+import styles from "./Detail.module.css";
+
+const cx = classNames.bind({ ...chooseStyles, ...styles });
 
 /** One formula read closely: fits, limits, watch. */
 export function Detail({
@@ -37,7 +42,7 @@ export function Detail({
   return (
     <>
       <Strip title={tile.name} code={tile.depthLabel} />
-      <div className="picked-head">
+      <div className={cx("picked-head")}>
         <h2>
           {tile.code}, {howLong(tile)}
         </h2>
@@ -49,7 +54,7 @@ export function Detail({
               : "Not for this part of the body."}
         </p>
       </div>
-      <dl className="figures">
+      <dl className={cx("figures")}>
         <Figure {...freeAcid(tile)} />
         <Figure
           value={tile.contactSeconds !== undefined ? clock(tile.contactSeconds * 1000) : "–"}
@@ -64,7 +69,7 @@ export function Detail({
       </dl>
       {!open && <ShutList shut={tile.shut} />}
       {open && (
-        <dl className="reasons">
+        <dl className={cx("reasons")}>
           {tile.reasons.notWeaker && (
             <>
               <dt>score</dt>
@@ -92,13 +97,13 @@ export function Detail({
         </dl>
       )}
       {tile.aboveSalonFigure && (
-        <p className="salon warn">
+        <p className={cx("salon", "warn")}>
           Above the salon figure of the safety panel (30 % at pH 3.0, CIR 1998): follow your licence
           and the maker.
         </p>
       )}
       <Days rack={rack} tile={tile} />
-      <div className="foot choose-foot">
+      <div className={cx("foot", "choose-foot")}>
         <div className="row wrap">
           <Button
             variant="contained"

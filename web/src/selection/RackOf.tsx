@@ -1,4 +1,8 @@
+import classNames from "classnames/bind";
 import type { Rack, Tile } from "../api/types";
+import styles from "./RackOf.module.css";
+
+const cx = classNames.bind(styles);
 
 interface RackProps {
   rack: Rack;
@@ -23,27 +27,27 @@ export function RackOf({ rack, picked, beside, onPick }: RackProps) {
   const byHand = rack.families.filter((family) => !family.ranked);
   return (
     <>
-      <div className="rack">
+      <div className={cx("rack")}>
         {rack.families
           .filter((family) => family.ranked)
           .map((family) => (
-            <div key={family.id} className="family-column">
+            <div key={family.id} className={cx("family-column")}>
               {rack.tiles
                 .filter((one) => one.family === family.id)
                 .toReversed()
                 .map(tile)}
-              <span className="family-name" title={family.label}>
+              <span className={cx("family-name")} title={family.label}>
                 {family.id === "AZELAIC_MANDELIC" ? "azelaic +" : family.label}
               </span>
             </div>
           ))}
       </div>
-      <p className="row small soft rack-foot">
+      <p className={cx("row", "small", "soft", "rack-foot")}>
         <span>milder</span>
         <span className="grow">stronger families to the right, stronger rungs upward</span>
         <span>stronger</span>
       </p>
-      <div className="by-hand" role="group" aria-label="Chosen by hand, not ranked">
+      <div className={cx("by-hand")} role="group" aria-label="Chosen by hand, not ranked">
         <span className="small soft">by hand</span>
         {rack.tiles.filter((one) => byHand.some((family) => family.id === one.family)).map(tile)}
       </div>
@@ -78,15 +82,20 @@ function TileButton({
   return (
     <button
       type="button"
-      className={`tile ${open ? "" : tile.here ? "shut" : "elsewhere"} ${picked ? "picked" : ""} ${beside ? "beside" : ""}`}
+      className={cx(
+        "tile",
+        open ? "" : tile.here ? "shut" : "elsewhere",
+        picked ? "picked" : "",
+        beside ? "beside" : "",
+      )}
       aria-pressed={picked || beside}
       onClick={onPick}
     >
       {open && ranked && <i style={{ height: `${fill}%` }} />}
       <b className="mono">{tile.code}</b>
-      <span className="strength">{tile.strength}</span>
+      <span className={cx("strength")}>{tile.strength}</span>
       {first && <em>first</em>}
-      {!first && tile.version > 0 && <em className="own">own</em>}
+      {!first && tile.version > 0 && <em className={cx("own")}>own</em>}
       <small className="mono">{state}</small>
       <span className="hidden">{tile.name}</span>
     </button>

@@ -1,10 +1,14 @@
+import classNames from "classnames/bind";
 import type { Tile } from "../api/types";
 import { day } from "../parts/words";
+import styles from "./ShutList.module.css";
+
+const cx = classNames.bind(styles);
 
 /** Every reason, and what would open it. */
 export function ShutList({ shut }: { shut: Tile["shut"] }) {
   return (
-    <ul className="shut-list">
+    <ul className={cx("shut-list")}>
       {shut.map((reason) => (
         <li key={reason.ruleId + reason.words}>
           <span className="mono">{reason.ruleId}</span>

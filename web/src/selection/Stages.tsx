@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { DEPTHS } from "../api/enumWords";
 import MenuItem from "@mui/material/MenuItem";
@@ -16,6 +17,10 @@ import { chainQuery } from "./queries";
 import { ShutList } from "./ShutList";
 import { useTake } from "./useTake";
 import { WhyNotFirst } from "./WhyNotFirst";
+import chooseStyles from "./Choose.module.css";
+import styles from "./Stages.module.css";
+
+const cx = classNames.bind({ ...chooseStyles, ...styles });
 
 /** Stages after the first: a retinoid after the acid, another formula on zones of its own. */
 export function Stages({
@@ -44,7 +49,7 @@ export function Stages({
   return (
     <>
       <Strip title="Stages of the visit" code={plural(then.length + 1, "stage")} />
-      <ol className="stages">
+      <ol className={cx("stages")}>
         <li>
           <b className="mono">{tile.code}</b> {tile.name}, {howLong(tile)}
         </li>
@@ -111,12 +116,12 @@ export function Stages({
       <ErrorNote error={chain.error ?? (asking ? null : take.error)} />
       {answer && (
         <div aria-live="polite">
-          <dl className="figures">
+          <dl className={cx("figures")}>
             <Figure value={String(answer.minutes)} words="min in the room" />
             <Figure value={flaking(answer)} words="days of flaking" />
             <Figure value={String(answer.intervalDays)} words="days to the next" />
           </dl>
-          <dl className="reasons">
+          <dl className={cx("reasons")}>
             <dt>together</dt>
             <dd>
               <b>{DEPTHS[answer.depth]}</b>
@@ -128,7 +133,7 @@ export function Stages({
           <Days rack={rack} tile={answer} />
         </div>
       )}
-      <div className="foot choose-foot">
+      <div className={cx("foot", "choose-foot")}>
         <div className="row wrap">
           <Button
             variant="contained"

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { DEPTHS, SUBSTANCES } from "../api/enumWords";
 import { useQuery } from "@tanstack/react-query";
@@ -13,6 +14,10 @@ import { Figure } from "./Figure";
 import { flaking } from "./figures";
 import { tryQuery } from "./queries";
 import { ShutList } from "./ShutList";
+import chooseStyles from "./Choose.module.css";
+import styles from "./TryNumbers.module.css";
+
+const cx = classNames.bind({ ...chooseStyles, ...styles });
 
 const STEP = 30;
 /** Other strengths, pH, time and layers, and what they would do; nothing is kept. */
@@ -49,7 +54,7 @@ export function TryNumbers({
   return (
     <>
       <Strip title={`Numbers tried on ${tile.code}`} code="nothing is kept" />
-      <div className="try-fields">
+      <div className={cx("try-fields")}>
         {tile.components.map((component, i) =>
           component.percentWv === 0 ? null : (
             <NumberField
@@ -80,13 +85,13 @@ export function TryNumbers({
       <ErrorNote error={tried.error} />
       {answer && !tried.error && (
         <div aria-live="polite">
-          <dl className="figures">
+          <dl className={cx("figures")}>
             <Figure value={decimal(answer.freeAcidPercent, 1)} words="free acid %" />
             <Figure value={decimal(answer.mgPerCm2, 2)} words="mg/cm² in all layers" />
             <Figure value={flaking(answer)} words={`days of flaking, as ${answer.flakesLike}`} />
             <Figure value={String(answer.intervalDays)} words="days to the next" />
           </dl>
-          <dl className="reasons">
+          <dl className={cx("reasons")}>
             <dt>depth</dt>
             <dd>
               <b>{DEPTHS[answer.depth]}</b>
@@ -117,14 +122,14 @@ export function TryNumbers({
           />
           <ShutList shut={answer.objections} />
           {answer.aboveSalonFigure && (
-            <p className="salon warn">
+            <p className={cx("salon", "warn")}>
               Above the salon figure of the safety panel: follow your licence and the maker.
             </p>
           )}
           <Days rack={rack} tile={answer} />
         </div>
       )}
-      <div className="foot choose-foot">
+      <div className={cx("foot", "choose-foot")}>
         <Button onClick={onBack}>Back to {tile.code}</Button>
         <p className="small soft">
           Depth here is the function’s own; the library’s deeper class holds for the plan.

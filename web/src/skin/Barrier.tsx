@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { OILS as OIL_WORDS } from "../api/enumWords";
 import { Segments } from "../parts/Segments";
@@ -5,6 +6,9 @@ import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { day, decimal, left } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
+import styles from "./Barrier.module.css";
+
+const cx = classNames.bind(styles);
 
 const OILS = ["DRY", "BALANCED", "COMBINATION", "OILY"] as const;
 const SENSITIVITIES = [
@@ -100,7 +104,7 @@ function Sting({ words, consult, state, change }: ConsultPart) {
           reads.map(({ field, label }, i) => {
             const due = Date.parse(test.startedAt) + (words.stingReads[i] ?? 0) * 1000;
             return (
-              <div key={field} className="row sting">
+              <div key={field} className={cx("row", "sting")}>
                 <span className="grow">
                   Sting {label}
                   {now < due && test[field] === undefined && (

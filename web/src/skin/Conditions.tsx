@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import type { Condition, ConsultWords } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { Grade } from "../parts/Grade";
@@ -5,6 +6,10 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
+import consultStyles from "./Consult.module.css";
+import styles from "./Conditions.module.css";
+
+const cx = classNames.bind({ ...consultStyles, ...styles });
 
 const GOAL = ["first", "second", "third"];
 /** Of these only one kind holds at a time. */
@@ -41,7 +46,7 @@ export function Conditions({ words, consult, change }: ConsultPart) {
       {rows(words.conditions).map((row) => (
         <ConditionRow key={row.label} row={row} consult={consult} change={change} />
       ))}
-      <div className="line tight">
+      <div className={cx("line", "tight")}>
         <span className="grow">
           Ageing by the sun, Glogau
           <small className="under">
@@ -98,12 +103,12 @@ function ConditionRow({
   }
 
   return (
-    <div className="line tight wrap">
+    <div className={cx("line", "tight", "wrap")}>
       <span className="grow">{capital(row.label)}</span>
       <Grade label={row.label} value={value} onChange={grade} />
       <button
         type="button"
-        className={`goal ${place >= 0 ? "on" : ""}`}
+        className={cx("goal", place >= 0 ? "on" : "")}
         aria-pressed={place >= 0}
         aria-label={place >= 0 ? `${row.label}: ${GOAL[place]} goal` : `make ${row.label} a goal`}
         disabled={full}
@@ -112,7 +117,7 @@ function ConditionRow({
         {place >= 0 ? GOAL[place] : full ? "" : "goal"}
       </button>
       {row.kinds.length > 1 && value > 0 && (
-        <div className="kinds">
+        <div className={cx("kinds")}>
           <Chips
             label={`Kind of ${row.label}`}
             options={row.kinds.map((kind) => ({ id: kind.id, label: kind.kind }))}

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
@@ -14,7 +15,9 @@ import { Phototype } from "./Phototype";
 import { Products } from "./Products";
 import { consultWordsQuery } from "./queries";
 import { useConsult } from "./useConsult";
-import "./consult.css";
+import styles from "./Consult.module.css";
+
+const cx = classNames.bind(styles);
 
 export default function Consult({ visit }: StationProps) {
   const words = useQuery(consultWordsQuery);
@@ -28,14 +31,14 @@ export default function Consult({ visit }: StationProps) {
   }
   const part = { visitId: visit.id, words: words.data, consult, state, change, submit };
   return (
-    <main className="columns consult">
+    <main className={cx("columns", "consult")}>
       <Looks {...part} />
-      <section className="middle" aria-label="Conditions and life">
+      <section className={cx("middle")} aria-label="Conditions and life">
         <div className="row">
           <h1 className="grow">What {firstName(visit.clientName)} sees, what you see</h1>
         </div>
         {state.carriedFrom && (
-          <p className="soft carried">
+          <p className={cx("soft", "carried")}>
             As on {day(state.carriedFrom)}. Looks and last uses are of their day: take them again.
           </p>
         )}
@@ -47,7 +50,7 @@ export default function Consult({ visit }: StationProps) {
         <Life {...part} />
         <Area {...part} />
         <Notes {...part} />
-        <p className="small soft kept" role="status">
+        <p className={cx("small", "soft", "kept")} role="status">
           {savedAt ? `kept ${hour(savedAt)}` : "answers are kept as they are given"}
         </p>
       </section>

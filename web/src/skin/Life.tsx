@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
@@ -8,6 +9,9 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital, dayOfYear, decimal } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
+import consultStyles from "./Consult.module.css";
+
+const cx = classNames.bind(consultStyles);
 
 /** What time allows: days of flaking, and days that want clear skin. */
 export function Life({ consult, change, submit }: ConsultPart) {
@@ -39,7 +43,7 @@ export function Life({ consult, change, submit }: ConsultPart) {
         </span>
       </div>
       {consult.events.map((event, i) => (
-        <div key={`${event.name} ${event.on}`} className="line tight">
+        <div key={`${event.name} ${event.on}`} className={cx("line", "tight")}>
           <span className="grow">{capital(event.name)}, wants clear skin</span>
           <span className="mono">{dayOfYear(event.on)}</span>
           <Button

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Zone } from "../api/types";
@@ -9,6 +10,10 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { plural, zoneName } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
+import consultStyles from "./Consult.module.css";
+import styles from "./Looks.module.css";
+
+const cx = classNames.bind({ ...consultStyles, ...styles });
 
 /** The figure on which a region is drawn. */
 const OF_REGION: Record<ConsultPart["consult"]["region"], FigureId> = {
@@ -57,8 +62,8 @@ export function Looks(part: ConsultPart) {
   const looked = { 1: state.look1, 2: state.look2 };
 
   return (
-    <section className="looks" aria-label="Two looks">
-      <div className="look-tabs">
+    <section className={cx("looks")} aria-label="Two looks">
+      <div className={cx("look-tabs")}>
         {([1, 2] as const).map((n) => (
           <button key={n} type="button" aria-pressed={look === n} onClick={() => setLook(n)}>
             <span>{n === 1 ? "Look 1 · bare" : "Look 2 · cleansed"}</span>
@@ -72,7 +77,7 @@ export function Looks(part: ConsultPart) {
           </button>
         ))}
       </div>
-      <div className="figure-tabs">
+      <div className={cx("figure-tabs")}>
         <Segments
           label="Figure"
           value={figure}
@@ -92,7 +97,7 @@ export function Looks(part: ConsultPart) {
       />
       <Strip title={zoneName(zone)} code={`look ${look} · 0 – 3`} />
       {findings.map((finding) => (
-        <div key={finding.id} className="line tight">
+        <div key={finding.id} className={cx("line", "tight")}>
           <span>{finding.label}</span>
           <span className="value">
             <Grade

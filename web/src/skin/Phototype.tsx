@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -11,6 +12,10 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { capital, plural } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
+import consultStyles from "./Consult.module.css";
+import styles from "./Phototype.module.css";
+
+const cx = classNames.bind({ ...consultStyles, ...styles });
 
 const BANDS: { type: NonNullable<ConsultPart["state"]["phototype"]>; to: number }[] = [
   { type: "I", to: 6 },
@@ -43,7 +48,7 @@ export function Phototype({ words, consult, state, change, submit }: ConsultPart
   return (
     <>
       <Strip title="Phototype" code={`${state.total} of 40`} />
-      <div className="phototype">
+      <div className={cx("phototype")}>
         <b>{state.phototype ?? "?"}</b>
         <p>
           {state.complete
@@ -59,15 +64,15 @@ export function Phototype({ words, consult, state, change, submit }: ConsultPart
         </p>
       </div>
       {state.dispute && (
-        <p className="mind" role="status">
+        <p className={cx("mind")} role="status">
           <b>Two readings, {state.dispute}.</b> Settle the type before acid is chosen.
         </p>
       )}
-      <div className="scale" role="img" aria-label={`${state.total} of 40`}>
+      <div className={cx("scale")} role="img" aria-label={`${state.total} of 40`}>
         {BANDS.map((band, i) => (
           <span
             key={band.type}
-            className={state.phototype === band.type ? "here" : ""}
+            className={cx(state.phototype === band.type ? "here" : "")}
             style={{ flex: band.to - (BANDS[i - 1]?.to ?? -1) }}
           >
             {band.type}
@@ -106,12 +111,12 @@ export function Phototype({ words, consult, state, change, submit }: ConsultPart
         </DialogTitle>
         <DialogContent dividers>
           {(Object.keys(PARTS) as (keyof typeof PARTS)[]).map((part) => (
-            <section key={part} className="ten">
+            <section key={part} className={cx("ten")}>
               <h3>{PARTS[part]}</h3>
               {words.phototypeItems
                 .filter((item) => item.part === part)
                 .map((item) => (
-                  <div key={item.id} className="ten-item">
+                  <div key={item.id} className={cx("ten-item")}>
                     <span>{item.question}</span>
                     <Segments
                       label={item.question}

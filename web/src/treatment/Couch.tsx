@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import { type ReactNode } from "react";
 import { Link } from "react-router";
 import type { Treatment, Visit } from "../api/types";
@@ -6,7 +7,9 @@ import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
 import { clock, hour } from "../parts/words";
 import type { LiveTreatment } from "./useTreatment";
-import "./couch.css";
+import styles from "./Couch.module.css";
+
+const cx = classNames.bind(styles);
 
 /** The top of every couch screen: who, the limits, what is on, the time. */
 export function CouchTop({
@@ -22,8 +25,8 @@ export function CouchTop({
   const layers = treatment.layers.length;
   const opened = treatment.events[0];
   return (
-    <header className="couch-top">
-      <Link to="/" className="name" aria-label={`${visit.clientName}, to Today`}>
+    <header className={cx("couch-top")}>
+      <Link to="/" className={cx("name")} aria-label={`${visit.clientName}, to Today`}>
         {visit.clientName}
       </Link>
       <span>
@@ -32,7 +35,7 @@ export function CouchTop({
         {visit.comfort && ` · ${visit.comfort}`}
       </span>
       {visit.limits.length > 0 && (
-        <span className="limits">
+        <span className={cx("limits")}>
           <VerdictMark verdict="ADAPT" size={18} />
           {visit.limits.slice(0, 2).join(" · ")}
           {visit.limits.length > 2 && ` + ${visit.limits.length - 2}`}
@@ -42,7 +45,7 @@ export function CouchTop({
         {treatment.plan.formulaCode} · face
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
-      <span className="mono time">
+      <span className={cx("mono", "time")}>
         {hour(new Date(now))}
         {opened && ` · with client ${clock(now - Date.parse(opened.at))}`}
       </span>
@@ -53,7 +56,7 @@ export function CouchTop({
 /** What was not taken, not sent, or not reachable; said once, where it matters. */
 export function CouchNotes({ live }: { live: LiveTreatment }) {
   return (
-    <div role="status" className="couch-notes">
+    <div role="status" className={cx("couch-notes")}>
       {live.unsent.length > 0 && live.away && (
         <p className="warn">
           Not saved yet: {live.unsent.length}. Kept on this screen, sent when the server is back.
@@ -70,7 +73,7 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
 /** A screen that waits for its treatment. */
 export function CouchWait({ error }: { error: unknown }): ReactNode {
   return (
-    <main className="couch-wait">
+    <main className={cx("couch-wait")}>
       <ErrorNote error={error} />
     </main>
   );

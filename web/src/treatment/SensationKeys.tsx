@@ -1,5 +1,9 @@
+import classNames from "classnames/bind";
 import type { Advice } from "../api/types";
 import { tint } from "./advice";
+import styles from "./SensationKeys.module.css";
+
+const cx = classNames.bind(styles);
 
 const WORDS: Record<number, string> = {
   0: "nothing",
@@ -28,7 +32,7 @@ export function SensationKeys({
           <button
             key={value}
             type="button"
-            className={`${leads === "go" ? "" : leads} ${told === value ? "told" : ""}`}
+            className={cx(leads === "go" ? "" : leads, told === value ? "told" : "")}
             onClick={() => onAnswer(value)}
           >
             <b>{value}</b>

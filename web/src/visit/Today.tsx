@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -11,14 +12,16 @@ import { clock, day, hour, plural, wholeDay } from "../parts/words";
 import { ReadPatch } from "../screening/ReadPatch";
 import { NewVisit } from "./NewVisit";
 import { todayQuery } from "./queries";
-import "./today.css";
+import styles from "./Today.module.css";
+
+const cx = classNames.bind(styles);
 
 export default function Today() {
   const today = useQuery(todayQuery);
   const [adding, setAdding] = useState(false);
   return (
     <>
-      <div className="columns today">
+      <div className={cx("columns", "today")}>
         <main className="pad">
           <ErrorNote error={today.error} />
           {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
@@ -41,7 +44,7 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
   );
   return (
     <>
-      <header className="today-head">
+      <header className={cx("today-head")}>
         <h1>{wholeDay(today.today)}</h1>
         <p className="soft">
           {plural(today.visits.length, "visit")}
@@ -56,12 +59,12 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
           Nobody is booked today. Visits stand here with what each still needs; add the first one.
         </p>
       )}
-      <ul className="visits">
+      <ul className={cx("visits")}>
         {today.visits.map((visit) => (
-          <li key={visit.id} className={visit.signedAt ? "signed" : ""}>
+          <li key={visit.id} className={cx(visit.signedAt ? "signed" : "")}>
             <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
-              <span className="at mono">{hour(visit.startsAt)}</span>
-              <span className="whom">
+              <span className={cx("at", "mono")}>{hour(visit.startsAt)}</span>
+              <span>
                 <b>{visit.clientName}</b>
                 <small>
                   {visit.formula ?? "consult"}
@@ -69,7 +72,7 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
                     `, peel ${visit.pastPeels + (visit.signedAt ? 0 : 1)}`} · {visit.room}
                 </small>
               </span>
-              <span className="needs">
+              <span className={cx("needs")}>
                 {visit.signedAt ? `signed ${hour(visit.signedAt)}` : visit.needs}
               </span>
               <Steps visit={visit} />
@@ -93,10 +96,10 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const over = running.limitAt !== undefined && now >= Date.parse(running.limitAt);
   return (
     <section
-      className={`couch running ${over ? "over" : ""}`}
+      className={cx("couch", "running", over ? "over" : "")}
       aria-label={`Running, ${visit.room}`}
     >
-      <span className="mono big" role="timer" aria-label="contact time">
+      <span className={cx("mono", "big")} role="timer" aria-label="contact time">
         {running.elapsed ? clock(now - Date.parse(running.elapsed)) : "–:––"}
       </span>
       <span className="grow">
@@ -111,9 +114,9 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
             ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
           · with {visit.therapist}
         </small>
-        <small className="advice">{over ? "End now" : running.advice}</small>
+        <small className={cx("advice")}>{over ? "End now" : running.advice}</small>
       </span>
-      <Link className="open" to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+      <Link className={cx("open")} to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
         Open
       </Link>
     </section>
@@ -124,9 +127,9 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
 function Steps({ visit }: { visit: Visit }) {
   const done = visit.stations.filter((station) => station.progress === "DONE").length;
   return (
-    <span className="steps" role="img" aria-label={`${done} of 8 stations done`}>
+    <span className={cx("steps")} role="img" aria-label={`${done} of 8 stations done`}>
       {visit.stations.map((station) => (
-        <i key={station.id} className={station.progress.toLowerCase()} />
+        <i key={station.id} className={cx(station.progress.toLowerCase())} />
       ))}
     </span>
   );
@@ -140,7 +143,7 @@ function PatchReads({ reads }: { reads: DueRead[] }) {
     <>
       <Strip title="Patch tests to read" code={reads.length} />
       {reads.map((read) => (
-        <div key={read.patchTestId} className="note-line">
+        <div key={read.patchTestId} className={cx("note-line")}>
           <div className="row">
             <b className="grow">
               <Link to={`/clients/${read.clientId}`}>{read.clientName}</Link>
@@ -188,7 +191,7 @@ function Waiting({ visits }: { visits: Visit[] }) {
 
 function Note({ visit, words }: { visit: Visit; words: string }) {
   return (
-    <div className="note-line">
+    <div className={cx("note-line")}>
       <div className="row">
         <b className="grow">{visit.clientName}</b>
         <VerdictMark verdict={visit.verdict} size={14} />

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
@@ -14,7 +15,10 @@ import type { StationProps } from "../../parts/StationProps";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
 import { SensationKeys } from "../SensationKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
-import "./ready.css";
+import couchStyles from "../Couch.module.css";
+import styles from "./Ready.module.css";
+
+const cx = classNames.bind({ ...couchStyles, ...styles });
 
 export default function Ready({ visit }: StationProps) {
   return visit.treatmentId ? (
@@ -41,7 +45,7 @@ function Open({ visit }: { visit: Visit }) {
     },
   });
   return (
-    <main className="couch-screen open-treatment">
+    <main className={cx("couch-screen", "open-treatment")}>
       <h1>{visit.clientName} is here</h1>
       <p>
         {visit.formula} in {visit.room}. From now on every step is kept with its time.
@@ -87,16 +91,16 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
 
   if (!treatment) return <CouchWait error={live.error} />;
   return (
-    <div className="couch-screen">
+    <div className={cx("couch-screen")}>
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
-      <main className="ready">
-        <ol className="ready-steps" aria-label="The order on the day">
+      <main className={cx("ready")}>
+        <ol className={cx("ready-steps")} aria-label="The order on the day">
           {treatment.steps.map((step) => (
             <li key={step.id}>
               <button
                 type="button"
-                className={step.doneAt ? "done" : step.id === open?.id ? "now" : ""}
+                className={cx(step.doneAt ? "done" : step.id === open?.id ? "now" : "")}
                 aria-current={step.id === here?.id ? "step" : undefined}
                 onClick={() => setLooking(step.id)}
               >
@@ -107,7 +111,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             </li>
           ))}
         </ol>
-        <section className="ready-now" aria-label="Now">
+        <section className={cx("ready-now")} aria-label="Now">
           {treatment.phase === "STOPPED" ? (
             <Stopped visit={visit} />
           ) : here && !armed ? (
@@ -134,7 +138,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             </>
           )}
           {treatment.phase === "READY" && (
-            <div className="arm">
+            <div className={cx("arm")}>
               <Button
                 variant={open ? "outlined" : "contained"}
                 autoFocus={!open}
@@ -189,7 +193,7 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   return (
     <>
       <h1>{step.label.charAt(0).toUpperCase() + step.label.slice(1)}</h1>
-      <p className="how">{step.how}</p>
+      <p className={cx("how")}>{step.how}</p>
       {step.id === "CHANGED" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
@@ -228,7 +232,7 @@ function Baseline({
   return (
     <>
       <h1>How red before any acid</h1>
-      <p className="how">Friction reddens. Let the flush settle, then take the baseline.</p>
+      <p className={cx("how")}>Friction reddens. Let the flush settle, then take the baseline.</p>
       <div className="row wrap">
         {REDNESS.map((word, grade) => (
           <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
@@ -255,7 +259,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
   return (
     <>
       <h1>Prep is on. Ask {firstName(visit.clientName)} how it feels.</h1>
-      <p className="how">Ask openly, then wait for the number.</p>
+      <p className={cx("how")}>Ask openly, then wait for the number.</p>
       <SensationKeys
         answers={[]}
         told={answer}
@@ -268,7 +272,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
         {treatment.gateA && <span className="soft">decided: {GATE_CHOICES[treatment.gateA]}</span>}
       </div>
       {spotting && (
-        <div className="gate-face">
+        <div className={cx("gate-face")}>
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -286,7 +290,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
       )}
       {answer !== undefined && (
         <div
-          className={`gate ${treatment.gatePasses ? "" : "awake"}`}
+          className={cx("gate", treatment.gatePasses ? "" : "awake")}
           role="group"
           aria-label="Gate A"
         >
@@ -295,10 +299,10 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
               ? `${answer} on even skin: go on`
               : `${answer} before any acid: the skin is awake today`}
           </h2>
-          <div className="gate-choices">
+          <div className={cx("gate-choices")}>
             <button
               type="button"
-              className={treatment.gatePasses ? "advised" : ""}
+              className={cx(treatment.gatePasses ? "advised" : "")}
               onClick={() => decide("KEEP")}
             >
               <b>Keep</b>
@@ -311,7 +315,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
             </button>
             <button
               type="button"
-              className={treatment.gatePasses ? "" : "advised"}
+              className={cx(treatment.gatePasses ? "" : "advised")}
               onClick={() => decide("SHORTEN")}
             >
               <b>Shorten</b>

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -16,8 +17,11 @@ import { SensationKeys } from "../SensationKeys";
 import { Panel, panelKeys, type PanelName } from "../treat/Panels";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
-import "../treat/treat.css";
-import "./settle.css";
+import couchStyles from "../Couch.module.css";
+import treatStyles from "../treat/Treat.module.css";
+import styles from "./Settle.module.css";
+
+const cx = classNames.bind({ ...couchStyles, ...treatStyles, ...styles });
 
 export default function Settle({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
@@ -86,11 +90,11 @@ function Settling({
   const ribbon = ribbonOfTreatment(treatment, resting ? undefined : now);
   const reached = treatment.restAt ? Date.parse(treatment.restAt) : now;
   return (
-    <div className="couch-screen">
+    <div className={cx("couch-screen")}>
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
-      <main className="settle">
-        <section className="treat-face" aria-label="Face">
+      <main className={cx("settle")}>
+        <section className={cx("treat-face", "settle-face")} aria-label="Face">
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -103,22 +107,22 @@ function Settling({
             }
           />
         </section>
-        <section className="settle-now" aria-label="Now">
-          <div className="clocks settle-clocks">
+        <section className={cx("settle-now")} aria-label="Now">
+          <div className={cx("clocks", "settle-clocks")}>
             <div>
               <span>since END</span>
               <b className="mono" role="timer" aria-label="since END">
                 {clock(reached - ended)}
               </b>
             </div>
-            <div className={ask !== undefined && now >= ask ? "due" : ""}>
+            <div className={cx(ask !== undefined && now >= ask ? "due" : "")}>
               <span>{ask !== undefined && now >= ask ? "ask now" : "ask again in"}</span>
               <b className="mono" role="timer" aria-label="ask again in">
                 {ask === undefined ? "–" : left(ask - now)}
               </b>
             </div>
           </div>
-          <div className="settle-line" role="status">
+          <div className={cx("settle-line")} role="status">
             <h1>{advice.line}</h1>
             <p className="soft">{advice.reason}</p>
           </div>
@@ -169,7 +173,7 @@ function Settling({
           {resting && <AddOn treatment={treatment} />}
         </section>
         <section
-          className="settle-steps"
+          className={cx("settle-steps")}
           aria-label={resting ? "Before leaving" : "Steps of the ending"}
         >
           {resting ? (
@@ -185,7 +189,7 @@ function Settling({
               <h2>Off the skin</h2>
               <ol>
                 {treatment.endingSteps.map(({ id, words, done }) => (
-                  <li key={id} className={done ? "done" : id === open ? "now" : ""}>
+                  <li key={id} className={cx(done ? "done" : id === open ? "now" : "")}>
                     <i aria-hidden="true" />
                     <span>
                       {words}
@@ -206,7 +210,7 @@ function Settling({
         }
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
-      <section className="treat-ribbon" aria-label="Ribbon">
+      <section className={cx("treat-ribbon")} aria-label="Ribbon">
         {ribbon && <Ribbon model={ribbon} unit="clock" label="This peel" />}
       </section>
     </div>
@@ -250,9 +254,9 @@ function Leaving({
 }) {
   const pink = treatment.plan.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 0) > 0);
   return (
-    <div className="leaving">
+    <div className={cx("leaving")}>
       <h2>On calm skin, in order</h2>
-      <div className="products" role="group" aria-label="On the skin, in order">
+      <div className={cx("products")} role="group" aria-label="On the skin, in order">
         {treatment.care.map(({ id, label, appliedAt }) => (
           <Button
             key={id}

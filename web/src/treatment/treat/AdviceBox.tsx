@@ -1,7 +1,12 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import type { Advice } from "../../api/types";
 import { left } from "../../parts/words";
 import { NO_ADVICE } from "../advice";
+import treatStyles from "./Treat.module.css";
+import styles from "./AdviceBox.module.css";
+
+const cx = classNames.bind({ ...treatStyles, ...styles });
 
 const ACTION: Record<Advice["action"], string> = {
   NONE: "",
@@ -37,7 +42,7 @@ export function AdviceBox({
   const until = advice?.until ? Date.parse(advice.until) - now : undefined;
   const tone = advice ? TONE[advice.kind] : "hold";
   return (
-    <div className={`advice ${tone ?? ""}`}>
+    <div className={cx("advice", tone ?? "")}>
       <div className="grow" role="status" aria-live="assertive">
         <h1>
           {shown.line}
@@ -54,7 +59,7 @@ export function AdviceBox({
           </ol>
         )}
       </div>
-      <div className="advice-keys">
+      <div className={cx("advice-keys")}>
         {advice && word && (
           <Button onClick={() => onAct(advice.action)}>
             <kbd>Space</kbd> {word}

@@ -1,6 +1,10 @@
+import classNames from "classnames/bind";
 import type { NewEvent, Treatment } from "../../api/types";
 import { useNow } from "../../parts/useNow";
 import { clock, left } from "../../parts/words";
+import treatStyles from "./Treat.module.css";
+
+const cx = classNames.bind(treatStyles);
 
 /** When the acid first touched and when its limit is, also while the server has not yet heard of it. */
 export function contactOf(treatment: Treatment, unsent: NewEvent[]) {
@@ -31,8 +35,8 @@ export function Clocks({
   const over = limit !== undefined && now >= limit;
   const dwell = treatment.plan.dwellSeconds;
   return (
-    <div className="clocks">
-      <div className={`main ${over ? "over" : ""}`}>
+    <div className={cx("clocks")}>
+      <div className={cx("main", over ? "over" : "")}>
         <span>
           {limitSeconds === undefined
             ? "contact · no limit, frost or layers end it"
@@ -64,7 +68,7 @@ export function Clocks({
           />
         </div>
       )}
-      <div className={ask && now >= ask ? "due" : ""}>
+      <div className={cx(ask && now >= ask ? "due" : "")}>
         <span>{ask && now >= ask ? "ask now" : "ask again in"}</span>
         <b className="mono" role="timer" aria-label="ask again in">
           {ask ? left(ask - now) : "–"}
@@ -77,7 +81,7 @@ export function Clocks({
 
 function Bar({ part }: { part: number }) {
   return (
-    <i className="bar" aria-hidden="true">
+    <i className={cx("bar")} aria-hidden="true">
       <i style={{ width: `${Math.max(0, Math.min(1, part)) * 100}%` }} />
     </i>
   );

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { type FormEvent, type ReactNode, useState } from "react";
@@ -7,6 +8,9 @@ import { FaceLegend } from "../../parts/FaceMap";
 import { KeyHelp } from "../../parts/KeyHelp";
 import type { KeyBinding } from "../../parts/useKeys";
 import { zoneName } from "../../parts/words";
+import styles from "./Panels.module.css";
+
+const cx = classNames.bind(styles);
 
 export type PanelName =
   | "redness"
@@ -119,7 +123,7 @@ export function Panel(props: PanelProps) {
             Array.from({ length: 11 }, (_, value) => (
               <Button
                 key={value}
-                className="narrow"
+                className={cx("narrow")}
                 onClick={() => say({ type: "HotSpotFelt", zone: chosen[0]!, value })}
               >
                 {value}
@@ -188,7 +192,7 @@ export function Panel(props: PanelProps) {
     case "legend":
       return (
         <Frame title="On the face, and the keys" onClose={onClose}>
-          <div className="panel-help" role="region" aria-label="Marks and keys" tabIndex={0}>
+          <div className={cx("panel-help")} role="region" aria-label="Marks and keys" tabIndex={0}>
             <FaceLegend />
             <KeyHelp table={props.keys} />
           </div>
@@ -247,14 +251,14 @@ function Frame({
   children: ReactNode;
 }) {
   return (
-    <div className="panel" role="group" aria-label={title}>
+    <div className={cx("panel")} role="group" aria-label={title}>
       <div className="row">
         <h2 className="grow">{title}</h2>
-        <button type="button" className="close" onClick={onClose}>
+        <button type="button" className={cx("close")} onClick={onClose}>
           close <kbd>Esc</kbd>
         </button>
       </div>
-      <div className="panel-keys">{children}</div>
+      <div className={cx("panel-keys")}>{children}</div>
     </div>
   );
 }
@@ -284,7 +288,7 @@ function Words({
           {preset}
         </Button>
       ))}
-      <form onSubmit={submit} className="words">
+      <form onSubmit={submit} className={cx("words")}>
         <TextField
           autoFocus
           label={title}

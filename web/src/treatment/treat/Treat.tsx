@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
@@ -20,8 +21,11 @@ import { AdviceBox } from "./AdviceBox";
 import { Clocks } from "./Clocks";
 import { LeaveQuestion } from "./LeaveQuestion";
 import { Panel, panelKeys, type PanelName } from "./Panels";
-import "./treat.css";
 import { useCues } from "./useCues";
+import couchStyles from "../Couch.module.css";
+import styles from "./Treat.module.css";
+
+const cx = classNames.bind({ ...couchStyles, ...styles });
 
 export default function Treat({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
@@ -159,12 +163,12 @@ function Couch({
   const ribbon = ribbonOfTreatment(treatment, now);
 
   return (
-    <div className={`couch-screen ${flash && `flash-${flash}`}`}>
+    <div className={cx("couch-screen", flash && `flash-${flash}`)}>
       <LeaveQuestion running={running} />
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
-      <main className="treat">
-        <section className="treat-face" aria-label="Face">
+      <main className={cx("treat")}>
+        <section className={cx("treat-face")} aria-label="Face">
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -190,12 +194,12 @@ function Couch({
                 </>
               )}
             </span>
-            <button type="button" className="legend-key" onClick={() => setPanel("legend")}>
+            <button type="button" className={cx("legend-key")} onClick={() => setPanel("legend")}>
               legend <kbd>?</kbd>
             </button>
           </p>
         </section>
-        <section className="treat-now" aria-label="Now">
+        <section className={cx("treat-now")} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
           <AdviceBox
             advice={endUnsent ? ENDED_HERE : advice}
@@ -214,7 +218,7 @@ function Couch({
               onClose={close}
             />
           ) : (
-            <div className="treat-keys">
+            <div className={cx("treat-keys")}>
               {[...PANELS.slice(0, 3), ZONE_KEY, ...PANELS.slice(3)].map(({ name, key, word }) => (
                 <Button key={name} color="inherit" onClick={() => setPanel(name)}>
                   <kbd>{key}</kbd> {word}
@@ -232,7 +236,7 @@ function Couch({
         </section>
         <button
           type="button"
-          className="END"
+          className={cx("END")}
           onClick={end}
           disabled={!running && treatment.phase !== "ARMED" && unsent.length === 0}
         >
@@ -245,7 +249,7 @@ function Couch({
         told={treatment.answers.findLast((told) => told.phase === "ACID")?.value}
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
-      <section className="treat-ribbon" aria-label="Ribbon">
+      <section className={cx("treat-ribbon")} aria-label="Ribbon">
         {ribbon ? (
           <Ribbon model={ribbon} unit="clock" label="This peel so far" />
         ) : (

@@ -95,7 +95,7 @@ class ChooseJourney extends Journey {
     feels(2);
     browser.pass(96);
     browser.see("The limit of 2:00 is reached");
-    browser.click(By.cssSelector(".END"));
+    browser.click(By.xpath("//button[b='END']"));
     takeOff();
     feels(1);
     browser.see("At rest: RET-1 may go on");

@@ -34,7 +34,7 @@ class Pictures extends Journey {
     browser.see("other label · 22.0 % free");
     browser.picture("bench");
     browser.open("/shelf/MAN-20");
-    browser.see("lift then neutralise");
+    browser.see("lift the gel, neutraliser");
     browser.picture("shelf");
     browser.open("/practice");
     browser.see("Where the schools differ");

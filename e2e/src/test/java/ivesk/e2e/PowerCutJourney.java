@@ -39,7 +39,7 @@ class PowerCutJourney extends Journey {
         .isBetween(atCut, atCut + 8);
     browser.keys("6");
     browser.see("No advice without the server");
-    assertThat(browser.driver.findElement(By.cssSelector(".END")).isEnabled()).isTrue();
+    assertThat(browser.driver.findElement(By.xpath("//button[b='END']")).isEnabled()).isTrue();
 
     long started = System.nanoTime();
     server.start(cut);

@@ -57,7 +57,7 @@ class TcaOnTabletJourney extends Journey {
     browser.see("Ending whitening on half the treated area or more");
     browser.axe("Treat, END by frost");
 
-    browser.click(By.cssSelector(".END"));
+    browser.click(By.xpath("//button[b='END']"));
     browser.at("/settle");
     browser.see("They dilute what is left and undo nothing: say so");
     settleAndSign("Yara");
