@@ -143,7 +143,7 @@ export function Panel(props: PanelProps) {
       );
     case "alarm":
       return (
-        <Frame title="Seen or said" onClose={onClose}>
+        <Frame title="Seen or said" tight onClose={onClose}>
           {ALARMS.map((id) =>
             treatment.signs.includes(id) ? (
               <Button
@@ -243,15 +243,17 @@ function ZoneKeys({
 
 function Frame({
   title,
+  tight,
   onClose,
   children,
 }: {
   title: string;
+  tight?: boolean;
   onClose: () => void;
   children: ReactNode;
 }) {
   return (
-    <div className={cx("panel")} role="group" aria-label={title}>
+    <div className={cx("panel", { tight })} role="group" aria-label={title}>
       <div className="row">
         <h2 className="grow">{title}</h2>
         <button type="button" className={cx("close")} onClick={onClose}>

@@ -199,7 +199,7 @@ function Couch({
             </button>
           </p>
         </section>
-        <section className={cx("treat-now")} aria-label="Now">
+        <section className={cx("treat-now", panel === "alarm" && "alarms")} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
           <AdviceBox
             advice={endUnsent ? ENDED_HERE : advice}
