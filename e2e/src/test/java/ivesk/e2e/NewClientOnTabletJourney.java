@@ -58,7 +58,7 @@ class NewClientOnTabletJourney extends Journey {
     browser.see("Signed by Edda Brim");
     assertThat(
             browser.driver.executeScript(
-                "const i = document.querySelector('img.signature');"
+                "const i = document.querySelector('img[alt^=\"Signature of\"]');"
                     + " return i.complete && i.naturalWidth"))
         .isEqualTo(600L);
     browser.press("Close");
