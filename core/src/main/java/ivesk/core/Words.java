@@ -39,6 +39,11 @@ public final class Words {
     return n + " " + thing + (n == 1 ? "" : "s");
   }
 
+  /// With its first letter large, as a sentence begins.
+  public static String capital(String words) {
+    return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
   /// "chin, nose and left cheek".
   public static String list(List<String> things) {
     if (things.size() < 2) return String.join("", things);

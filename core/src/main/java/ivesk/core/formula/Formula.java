@@ -210,7 +210,7 @@ public record Formula(
 
     public String words() {
       String range = low + " to " + high;
-      if (window.isEmpty()) return range;
+      if (window.isEmpty()) return range + (thenFalling ? ", then falling" : "");
       long seconds = window.get().toSeconds();
       String span =
           seconds % 60 == 0
@@ -325,11 +325,12 @@ public record Formula(
     return layers <= 1 ? 14 : layers <= 3 ? 21 : 42;
   }
 
-  /// Seconds between asking: 30 for TCA, pyruvic, Jessner, glycolic from 35 % and salicylic from 20
-  /// %, else 60.
+  /// Seconds between asking: 30 for TCA, pyruvic, Jessner, eye contour, glycolic from 35 % and
+  /// salicylic from 20 %, else 60.
   public Duration checkIn() {
     boolean close =
         family.strong()
+            || family == Family.EYE
             || strengthOf(Substance.GLYCOLIC).percent() >= 35
             || strengthOf(Substance.SALICYLIC).percent() >= 20;
     return Duration.ofSeconds(close ? 30 : 60);

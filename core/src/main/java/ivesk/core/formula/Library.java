@@ -42,7 +42,7 @@ public final class Library {
               .warms()
               .ph(3.2, Vehicle.CREAM_MASK)
               .timed(5, 10)
-              .feels(3, 6, 120, true)
+              .feelsThenFalls(3, 6)
               .ends(Ending.DAMP_PADS)
               .then(14, 6, 6, 1, 2),
           formula("LAC-10", "Lactic acid 10 % gel", Family.LACTIC, 1)
@@ -148,7 +148,7 @@ public final class Library {
               .of(Substance.LACTIC, 15)
               .ph(2.2, Vehicle.HYDROALCOHOLIC)
               .layered(4, 6, 1, 2, 2)
-              .feels(4, 7, 120, true)
+              .feelsThenFalls(4, 7)
               .depth(SUPERFICIAL)
               .ends(Ending.COOL_RINSE)
               .then(21, 3, 6, 2, 5),
@@ -168,9 +168,9 @@ public final class Library {
               .of(Substance.LACTIC, 11.9)
               .ph(2.0, Vehicle.ALCOHOL)
               .layeredFreely(2, 4, 3)
-              .feels(3, 6, 120, true)
+              .feelsThenFalls(3, 6)
               .ends(Ending.SELF_LIMITING)
-              .then(14, 6, 6, 3, 7),
+              .then(14, 6, 6, 3, 9),
           formula("JES-RF", "Jessner without resorcinol", Family.JESSNER, 1)
               .entry()
               .of(Substance.LACTIC, 17)
@@ -178,9 +178,9 @@ public final class Library {
               .of(Substance.CITRIC, 8)
               .ph(2.0, Vehicle.ALCOHOL)
               .layeredFreely(2, 4, 3)
-              .feels(3, 6, 120, true)
+              .feelsThenFalls(3, 6)
               .ends(Ending.SELF_LIMITING)
-              .then(14, 6, 6, 3, 7),
+              .then(14, 6, 6, 3, 9),
           formula("PYR-40", "Pyruvic acid 40 %", Family.PYRUVIC, 1)
               .entry()
               .of(Substance.PYRUVIC, 40)
@@ -197,7 +197,7 @@ public final class Library {
               .coats(1, 3, 3)
               .feels(4, 7, 60, true)
               .ends(Ending.FROST_IS_THE_END)
-              .then(21, 4, 6, 3, 7),
+              .then(21, 4, 6, 3, 9),
           formula("TCA-15", "Trichloroacetic acid 15 %", Family.TCA, 2)
               .of(Substance.TCA, 15)
               .ph(0.5, Vehicle.WATER)
@@ -205,7 +205,7 @@ public final class Library {
               .feels(5, 8, 60, true)
               .depth(SUPERFICIAL)
               .ends(Ending.FROST_IS_THE_END)
-              .then(28, 4, 6, 3, 8),
+              .then(28, 4, 6, 3, 10),
           formula("TCA-20", "Trichloroacetic acid 20 %", Family.TCA, 3)
               .of(Substance.TCA, 20)
               .ph(0.4, Vehicle.WATER)
@@ -213,7 +213,7 @@ public final class Library {
               .feels(5, 8, 60, true)
               .depth(SUPERFICIAL)
               .ends(Ending.FROST_IS_THE_END)
-              .then(42, 4, 6, 3, 9),
+              .then(42, 4, 6, 3, 11),
           formula("TCA-35", "Trichloroacetic acid 35 %", Family.TCA, 4)
               .of(Substance.TCA, 35)
               .ph(0.2, Vehicle.WATER)

@@ -168,6 +168,12 @@ final class Row {
     return this;
   }
 
+  /// Without minutes of its own, and falling after them.
+  Row feelsThenFalls(int low, int high) {
+    band = new Band(low, high, Optional.empty(), true);
+    return this;
+  }
+
   Row ends(Ending how) {
     ending = how;
     return this;

@@ -2,6 +2,7 @@ package ivesk.core.plan;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.practice.Policies;
@@ -16,9 +17,13 @@ import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /// Makes the stage of a plan from the formula chosen and the limits of the day.
 public final class Planning {
+  private static final Set<Family> STEPPED =
+      Set.of(Family.LACTIC, Family.MANDELIC, Family.GLYCOLIC);
+
   private Planning() {}
 
   /// What the therapist set by hand; an empty field takes the proposal.
@@ -31,14 +36,43 @@ public final class Planning {
         new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
   }
 
+  /// Layers in one visit where strengths are stepped.
+  private static final int STEPPED_LAYERS = 3;
+
+  /// The next strength of a timed hydroxy acid within the same contact clock: where the practice
+  /// steps strengths, not above the client's ladder rung, and open today.
+  private static Optional<Formula> nextRung(Formula formula, SelectionFacts facts) {
+    boolean steps =
+        facts.client().policies().chose(Policies.Choice.STRENGTH_STEPS)
+            && formula.use() == Formula.Use.TIMED
+            && STEPPED.contains(formula.family());
+    return steps
+        ? Selection.openRung(formula.family(), formula.rung() + 1, facts)
+        : Optional.empty();
+  }
+
+  private static int proposedLayers(Formula formula, SelectionFacts facts) {
+    int usual = Selection.plannedLayers(formula, facts);
+    return nextRung(formula, facts).isPresent()
+        ? Math.max(usual, facts.screening().limits().layers(2))
+        : usual;
+  }
+
+  private static int mostLayers(Formula formula, SelectionFacts facts) {
+    int usual = Selection.mostLayers(formula, facts);
+    return nextRung(formula, facts).isPresent()
+        ? Math.max(usual, facts.screening().limits().layers(STEPPED_LAYERS))
+        : usual;
+  }
+
   /// @param addOn what goes on calm skin after the formula
   /// @throws IllegalArgumentException when a wish passes the limits of the day or of the formula
   public static TreatmentPlan plan(
       Formula formula, Optional<AddOn> addOn, SelectionFacts facts, Wishes wishes) {
     Limits limits = facts.screening().limits();
-    int proposed = Selection.plannedLayers(formula, facts);
+    int proposed = proposedLayers(formula, facts);
     boolean first = facts.ladders().firstWith(formula.family());
-    int atMost = Math.max(proposed, Selection.mostLayers(formula, facts));
+    int atMost = Math.max(proposed, mostLayers(formula, facts));
     int planned = wishes.layersPlanned().orElse(proposed);
     if (planned > atMost || wishes.layersAtMost().filter(m -> m > atMost).isPresent()) {
       throw new IllegalArgumentException(
@@ -92,6 +126,7 @@ public final class Planning {
     Policies policies = facts.client().policies();
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
     DepthClass depth = limits.depth(formula, contact, planned, facts.client().region());
+    Optional<Formula> nextRung = nextRung(formula, facts);
     return new TreatmentPlan(
         formula,
         zones,
@@ -104,9 +139,10 @@ public final class Planning {
         sensitivity,
         first,
         policies.chose(Policies.Choice.JESSNER_FIRST_FROST),
-        Optional.empty(),
+        nextRung,
         policies.restAtMost(),
         !limits.care().contains(Care.Kind.NO_SOLVENT),
+        TakeOff.of(formula, depth, limits, policies),
         depth,
         area,
         Dose.layer(area),

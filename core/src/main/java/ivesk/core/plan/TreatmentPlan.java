@@ -3,6 +3,7 @@ package ivesk.core.plan;
 import ivesk.core.Require;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -29,6 +30,7 @@ import java.util.Optional;
 /// @param nextRung where the practice steps strengths and the ladder allows it
 /// @param restAtMost highest sensation that counts as rest, 0 or 1
 /// @param solventAllowed degreasing with a solvent is not ruled out
+/// @param takeOff how the acid comes off
 /// @param area of all zones
 /// @param layer volume of one
 /// @param lot number of the bottle; empty where bottles are not counted
@@ -48,11 +50,14 @@ public record TreatmentPlan(
     Optional<Formula> nextRung,
     int restAtMost,
     boolean solventAllowed,
+    TakeOff takeOff,
     DepthClass depth,
     Area area,
     Volume layer,
     Optional<String> lot,
     Optional<AddOn> addOn) {
+
+  private static final Duration UNNAMED_WINDOW = Duration.ofMinutes(3);
 
   public TreatmentPlan {
     zones = List.copyOf(zones);
@@ -99,6 +104,20 @@ public record TreatmentPlan(
             && formula.dwell().isZero()
         ? formula.band().window().orElse(Duration.ZERO)
         : formula.dwell();
+  }
+
+  /// How long the expected feel may raise the lines. Where neither label nor library names the
+  /// minutes: 3 min for layers, coats and warming masks, to the limit for azelaic-mandelic and
+  /// spots. Empty where it raises nothing.
+  public Optional<Duration> bandWindow() {
+    Optional<Duration> named = formula.band().window();
+    if (named.isPresent()) return named;
+    boolean layered =
+        formula.use() == Formula.Use.LAYERED || formula.use() == Formula.Use.COATS;
+    if (layered || formula.label().warms()) return Optional.of(UNNAMED_WINDOW);
+    return formula.family() == Family.AZELAIC_MANDELIC || formula.family() == Family.SPOT
+        ? contactLimit
+        : Optional.empty();
   }
 
   public Dose dosePerLayer() {

@@ -58,14 +58,7 @@ final class Gates {
     shut.addAll(
         facts.screening().shuts(formula, depth, facts.client().entryRung(formula.family())));
     ladder(formula, facts).ifPresent(shut::add);
-    if (formula.family().strong() && facts.ladders().milderPeels() < MILDER_PEELS) {
-      shut.add(
-          gate(
-              "MILDER-FIRST",
-              "three well-taken peels of a milder family come first; so far "
-                  + facts.ladders().milderPeels(),
-              Clearing.MILDER_PEELS));
-    }
+    milderFirst(formula, facts).ifPresent(shut::add);
     downtime(formula, depth, facts).forEach(shut::add);
     time(formula, contact, layers, facts).ifPresent(shut::add);
     salicylate(formula, layers, facts).ifPresent(shut::add);
@@ -124,6 +117,28 @@ final class Gates {
         .screening()
         .limits()
         .rung(facts.ladders().rungs().getOrDefault(family, facts.client().entryRung(family)));
+  }
+
+  /// Jessner, pyruvic and TCA after three well-taken peels of a milder family within twelve months;
+  /// for pyruvic and TCA one of them superficial.
+  private static Optional<Shut> milderFirst(Formula formula, SelectionFacts facts) {
+    if (!formula.family().strong()) return Optional.empty();
+    Ladders.Milder milder = facts.ladders().milder();
+    if (milder.peels() < MILDER_PEELS) {
+      return Optional.of(
+          gate(
+              "MILDER-FIRST",
+              "three well-taken peels of a milder family within twelve months come first; so far "
+                  + milder.peels(),
+              Clearing.MILDER_PEELS));
+    }
+    return formula.family() == Family.JESSNER || milder.superficial() > 0
+        ? Optional.empty()
+        : Optional.of(
+            gate(
+                "MILDER-FIRST",
+                "one of the milder peels before it must have been superficial",
+                Clearing.MILDER_PEELS));
   }
 
   private static List<Shut> downtime(Formula formula, DepthClass depth, SelectionFacts facts) {

@@ -11,28 +11,44 @@ import java.util.Set;
 /// @param reasons why it is that rung, in words
 /// @param lastLayers layers of the last peel with a formula, by its code; absent where there was
 ///   none
-/// @param known families that the client has had
+/// @param known families that the client has had in this region
+/// @param anew families that start again at the first-visit time and layers: after a gap of six
+///   months, or after a peel that was too strong or adverse
 /// @param running family of the running series; empty at a plateau or after a reaction
-/// @param milderPeels well-taken peels of families other than Jessner, pyruvic and TCA
+/// @param milder well-taken peels within twelve months of milder ranked families
 public record Ladders(
     Map<Family, Integer> rungs,
     Map<Family, String> reasons,
     Map<String, Integer> lastLayers,
     Set<Family> known,
+    Set<Family> anew,
     Optional<Family> running,
-    int milderPeels) {
+    Milder milder) {
+
+  /// @param peels of a ranked family of level 1 and more other than Jessner, pyruvic and TCA
+  /// @param superficial those of them that went superficial
+  public record Milder(int peels, int superficial) {
+    public static final Milder NONE = new Milder(0, 0);
+  }
 
   public static final Ladders FIRST_VISIT =
-      new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Optional.empty(), 0);
+      new Ladders(
+          Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), Milder.NONE);
 
   public Ladders {
     rungs = Map.copyOf(rungs);
     reasons = Map.copyOf(reasons);
     lastLayers = Map.copyOf(lastLayers);
     known = Set.copyOf(known);
+    anew = Set.copyOf(anew);
   }
 
   public boolean firstWith(Family family) {
     return !known.contains(family);
+  }
+
+  /// Time and layers as on a first visit.
+  public boolean startsAnew(Family family) {
+    return firstWith(family) || anew.contains(family);
   }
 }

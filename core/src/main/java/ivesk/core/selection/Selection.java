@@ -10,6 +10,7 @@ import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.skin.Condition;
 import java.time.Duration;
@@ -128,23 +129,36 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         .deepened(Depth.read(formula, contact, layers), formula, facts.client().region());
   }
 
-  /// Contact time for today. A first visit takes the formula's first time; later visits one minute
-  /// more than the last peel with the formula (Ivesk's own default), never above its most; then the
-  /// day's shortening.
+  /// Contact time for today. A first visit, a gap of six months and a peel that was too strong or
+  /// adverse take the formula's first time, after too strong at most three quarters of what it was;
+  /// a well-taken peel one minute more than the last one with the formula (Ivesk's own default),
+  /// one that was cut short calmly the time it had; never above its most; then the day's
+  /// shortening.
   ///
   /// @return empty for formulas without minutes, and where it would fall under 60 s
   public static Optional<Duration> plannedContact(Formula formula, SelectionFacts facts) {
     if (formula.mostContact().isEmpty()) return Optional.empty();
     Duration least = formula.firstContact().orElseThrow();
     Duration most = formula.mostContact().get();
-    Duration base =
-        facts.ladders().firstWith(formula.family())
-            ? least
-            : last(formula, facts)
-                .map(peel -> roundedUp(peel.contact()).plusMinutes(1))
-                .filter(longer -> longer.compareTo(least) > 0)
-                .orElse(least);
-    return facts.screening().limits().contact(base.compareTo(most) > 0 ? most : base);
+    Duration base = atMost(most, base(formula, least, facts));
+    return facts.screening().limits().contact(base);
+  }
+
+  private static Duration base(Formula formula, Duration least, SelectionFacts facts) {
+    Optional<PastPeel> last = last(formula, facts);
+    if (last.isEmpty()) return least;
+    Duration then = last.get().contact();
+    if (facts.ladders().startsAnew(formula.family())) {
+      return last.get().outcome() == PeelOutcome.TOO_STRONG
+          ? atMost(least, Duration.ofSeconds(then.toSeconds() * 3 / 4 / 5 * 5))
+          : least;
+    }
+    Duration again = roundedUp(then).plusMinutes(last.get().wellTaken() ? 1 : 0);
+    return again.compareTo(least) > 0 ? again : least;
+  }
+
+  private static Duration atMost(Duration most, Duration time) {
+    return time.compareTo(most) > 0 ? most : time;
   }
 
   private static Duration roundedUp(Duration contact) {
@@ -171,13 +185,29 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   /// the deeper plan stays open.
   public static int mostLayers(Formula formula, SelectionFacts facts) {
     int planned = plannedLayers(formula, facts);
-    if (!facts.ladders().lastLayers().containsKey(formula.code())) return planned;
+    if (facts.ladders().startsAnew(formula.family())
+        || !facts.ladders().lastLayers().containsKey(formula.code())) {
+      return planned;
+    }
     int more = facts.screening().limits().layers(Math.min(planned + 1, cap(formula, facts)));
     if (more <= planned) return planned;
     DepthClass depth = depth(formula, more, facts).depth();
     return Gates.of(formula, depth, plannedContact(formula, facts), more, facts).isEmpty()
         ? more
         : planned;
+  }
+
+  /// The open formula at a rung that this client may take today; empty where there is none.
+  public static Optional<Formula> openRung(Family family, int rung, SelectionFacts facts) {
+    return facts.client().shelf().formulas().stream()
+        .filter(formula -> formula.family() == family && formula.rung() == rung)
+        .filter(formula -> {
+          int layers = plannedLayers(formula, facts);
+          Optional<Duration> contact = plannedContact(formula, facts);
+          DepthClass depth = depth(formula, layers, facts).depth();
+          return Gates.of(formula, depth, contact, layers, facts).isEmpty();
+        })
+        .findFirst();
   }
 
   /// What formula and practice allow in one visit.
@@ -194,6 +224,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   private static Optional<PastPeel> last(Formula formula, SelectionFacts facts) {
     return facts.client().pastPeels().stream()
         .filter(peel -> peel.formula().code().equals(formula.code()))
+        .filter(peel -> peel.region() == facts.client().region())
         .max(Comparator.comparing(PastPeel::on));
   }
 

@@ -1,11 +1,17 @@
 package ivesk.core.series;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.Ladders.Milder;
+import ivesk.core.skin.Region;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -15,39 +21,55 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/// Reads the ladders off the peels that were done. Up one rung only after a full series at a rung
-/// (its lower number of peels), each well taken; after a gap of more than six months one rung down;
-/// after a peel that was not well taken two down. Common practice.
+/// Reads the ladders of one region off the peels that were done there. Up one rung only after a
+/// full series at a rung (its lower number of peels), each well taken; after a gap of more than six
+/// months one rung down; cut short but calm, stay; too strong, stay, twice running one rung down;
+/// adverse, two down. A gap and a peel that was too strong or adverse start the series anew. Common
+/// practice.
 public final class LadderRules {
   private static final int LAYERED_SERIES = 3;
+  private static final int GAP_MONTHS = 6;
+  private static final int MILDER_MONTHS = 12;
 
   private LadderRules() {}
 
+  /// @param past peels of all regions
   /// @param day of the peel that is being planned
-  public static Ladders of(List<PastPeel> past, LocalDate day) {
-    List<PastPeel> inOrder = past.stream().sorted(Comparator.comparing(PastPeel::on)).toList();
+  public static Ladders of(List<PastPeel> past, LocalDate day, Region region) {
+    List<PastPeel> inOrder =
+        past.stream()
+            .filter(peel -> peel.region() == region)
+            .sorted(Comparator.comparing(PastPeel::on))
+            .toList();
     Map<Family, Integer> rungs = new EnumMap<>(Family.class);
     Map<Family, String> reasons = new EnumMap<>(Family.class);
     Map<String, Integer> lastLayers = new HashMap<>();
     Set<Family> known = EnumSet.noneOf(Family.class);
+    Set<Family> anew = EnumSet.noneOf(Family.class);
     for (Family family : Family.values()) {
       List<PastPeel> own =
           inOrder.stream().filter(peel -> peel.formula().family() == family).toList();
       if (own.isEmpty()) continue;
       known.add(family);
-      own.forEach(peel -> lastLayers.put(peel.formula().code(), peel.layers()));
+      PastPeel last = own.getLast();
+      if (last.outcome().harsh() || gap(last.on(), day)) anew.add(family);
+      own.forEach(peel -> lastLayers.put(peel.formula().code(), layersAgain(peel, own, day)));
       if (family.ranked()) rung(own, day, rungs, reasons);
     }
     return new Ladders(
-        rungs,
-        reasons,
-        lastLayers,
-        known,
-        running(inOrder, day),
-        (int)
-            inOrder.stream()
-                .filter(peel -> !peel.formula().family().strong() && peel.wellTaken())
-                .count());
+        rungs, reasons, lastLayers, known, anew, running(inOrder, day), milder(inOrder, day));
+  }
+
+  private static boolean gap(LocalDate from, LocalDate to) {
+    return from.plusMonths(GAP_MONTHS).isBefore(to);
+  }
+
+  /// As many as last time; one fewer after a peel that was too strong or adverse, the first number
+  /// after a gap.
+  private static int layersAgain(PastPeel peel, List<PastPeel> own, LocalDate day) {
+    PastPeel last = own.getLast();
+    if (gap(last.on(), day)) return Math.min(peel.layers(), peel.formula().layersFirst());
+    return last.outcome().harsh() ? Math.max(1, peel.layers() - 1) : peel.layers();
   }
 
   private static void rung(
@@ -55,18 +77,22 @@ public final class LadderRules {
     PastPeel last = own.getLast();
     Formula formula = last.formula();
     int rung = formula.rung();
-    long here =
-        own.stream().filter(p -> p.formula().rung() == formula.rung() && p.wellTaken()).count();
-    int series = formula.takesLayers() ? LAYERED_SERIES : formula.seriesLeast();
-    String why =
-        Words.count(series, "peel") + " at rung " + rung + " come first, " + here + " done";
-    if (!last.wellTaken()) {
+    List<PastPeel> series = sinceAnew(own, rung);
+    long here = series.stream().filter(PastPeel::wellTaken).count();
+    int full = formula.takesLayers() ? LAYERED_SERIES : formula.seriesLeast();
+    String why = Words.count(full, "peel") + " at rung " + rung + " come first, " + here + " done";
+    if (last.outcome() == PeelOutcome.ADVERSE) {
       rung = Math.max(1, rung - 2);
-      why = "the last one was not well taken: down";
-    } else if (last.on().plusMonths(6).isBefore(day)) {
+      why = "the last one was adverse: two down, or another family";
+    } else if (gap(last.on(), day)) {
       rung = Math.max(1, rung - 1);
       why = "more than six months since the last one: one down";
-    } else if (here >= series && atLayerCap(own, formula)) {
+    } else if (tooStrongTwice(own)) {
+      rung = Math.max(1, rung - 1);
+      why = "too strong twice running: one down";
+    } else if (last.outcome() == PeelOutcome.TOO_STRONG) {
+      why = "the last one was too strong: the rung stays, at three quarters of the time";
+    } else if (here >= full && atLayerCap(series, formula)) {
       rung++;
       why = "a full series at rung " + (rung - 1) + " is done";
     }
@@ -74,9 +100,30 @@ public final class LadderRules {
     reasons.put(formula.family(), why);
   }
 
-  private static boolean atLayerCap(List<PastPeel> own, Formula formula) {
+  /// The peels at a rung since the last gap and the last one that was too strong or adverse.
+  private static List<PastPeel> sinceAnew(List<PastPeel> own, int rung) {
+    List<PastPeel> series = new ArrayList<>();
+    LocalDate before = own.getFirst().on();
+    for (PastPeel peel : own) {
+      if (gap(before, peel.on()) || peel.outcome().harsh()) series.clear();
+      if (!peel.outcome().harsh() && peel.formula().rung() == rung) series.add(peel);
+      before = peel.on();
+    }
+    return series;
+  }
+
+  private static boolean tooStrongTwice(List<PastPeel> own) {
+    if (own.size() < 2) return false;
+    PastPeel last = own.getLast();
+    PastPeel before = own.get(own.size() - 2);
+    return last.outcome() == PeelOutcome.TOO_STRONG
+        && before.outcome() == PeelOutcome.TOO_STRONG
+        && last.formula().rung() == before.formula().rung();
+  }
+
+  private static boolean atLayerCap(List<PastPeel> series, Formula formula) {
     if (!formula.takesLayers()) return true;
-    return own.stream()
+    return series.stream()
             .filter(p -> p.formula().code().equals(formula.code()))
             .filter(p -> p.layers() >= formula.layersMost())
             .count()
@@ -84,11 +131,31 @@ public final class LadderRules {
   }
 
   private static Optional<Family> running(List<PastPeel> inOrder, LocalDate day) {
-    return inOrder.isEmpty() || !inOrder.getLast().wellTaken()
+    return inOrder.isEmpty() || inOrder.getLast().outcome() == PeelOutcome.ADVERSE
         ? Optional.empty()
         : Optional.of(inOrder.getLast())
-            .filter(last -> !last.on().plusMonths(6).isBefore(day))
+            .filter(last -> !gap(last.on(), day))
             .map(last -> last.formula().family());
+  }
+
+  private static Milder milder(List<PastPeel> inOrder, LocalDate day) {
+    List<PastPeel> counted =
+        inOrder.stream()
+            .filter(PastPeel::wellTaken)
+            .filter(peel -> !peel.on().plusMonths(MILDER_MONTHS).isBefore(day))
+            .filter(peel -> {
+              Family family = peel.formula().family();
+              return family.ranked() && !family.strong() && family.level() >= 1;
+            })
+            .toList();
+    return new Milder(
+        counted.size(),
+        (int)
+            counted.stream()
+                .filter(peel ->
+                    Depth.of(peel.formula(), Optional.of(peel.contact()), peel.layers())
+                        .deeperThan(DepthClass.VERY_SUPERFICIAL))
+                .count());
   }
 
   /// How many peels with a formula there were.

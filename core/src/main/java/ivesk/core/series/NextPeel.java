@@ -30,6 +30,7 @@ public record NextPeel(
     SAME("Same again"),
     ONE_LAYER_MORE("One layer more"),
     ONE_RUNG_UP("One rung up"),
+    SHORTER("Same again, shorter"),
     LOWER("Lower"),
     WAIT("Wait for the clinician");
 
@@ -82,17 +83,10 @@ public record NextPeel(
     PastPeel peel = Outcome.peel(plan, state, on);
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
-    Ladders ladders = LadderRules.of(all, earliest);
+    Ladders ladders = LadderRules.of(all, earliest, plan.region());
     int rung = ladders.rungs().getOrDefault(done.family(), done.rung());
     String reason = ladders.reasons().getOrDefault(done.family(), "");
-    if (!peel.wellTaken()) {
-      return new NextPeel(
-          earliest,
-          reasons,
-          Step.LOWER,
-          atRung(client.shelf(), done, rung),
-          "It was ended early or was hard to bear: shorter, lower, or another family.");
-    }
+    if (!peel.wellTaken()) return notWellTaken(peel, rung, reason, earliest, reasons, client);
     if (rung > done.rung() && atRung(client.shelf(), done, rung).isPresent()) {
       return new NextPeel(
           earliest,
@@ -110,6 +104,39 @@ public record NextPeel(
           "Well taken. At most " + (layers + 1) + " layers within the client's limits.");
     }
     return new NextPeel(earliest, reasons, Step.SAME, Optional.of(done), "Well taken. " + reason);
+  }
+
+  private static NextPeel notWellTaken(
+      PastPeel peel,
+      int rung,
+      String reason,
+      LocalDate earliest,
+      List<String> reasons,
+      ScreeningFacts client) {
+    Formula done = peel.formula();
+    return switch (peel.outcome()) {
+      case CUT_SHORT ->
+          new NextPeel(
+              earliest,
+              reasons,
+              Step.SAME,
+              Optional.of(done),
+              "Cut short, calmly: the same again. It does not count toward the series.");
+      case TOO_STRONG ->
+          new NextPeel(
+              earliest,
+              reasons,
+              rung < done.rung() ? Step.LOWER : Step.SHORTER,
+              atRung(client.shelf(), done, rung),
+              Words.capital(reason) + ".");
+      case ADVERSE, WELL_TAKEN ->
+          new NextPeel(
+              earliest,
+              reasons,
+              Step.LOWER,
+              atRung(client.shelf(), done, rung),
+              Words.capital(reason) + ".");
+    };
   }
 
   /// The acid, and the retinoid if it was put on.

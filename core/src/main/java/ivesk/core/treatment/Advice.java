@@ -70,6 +70,7 @@ public record Advice(
     END_ZONE,
     FAN,
     MORE_LAYERS,
+    TOUCH_UP,
     ENDING_STEP,
     LEAVING_CHECK,
     ADD_ON,

@@ -82,8 +82,4 @@ final class AdviceDraft {
   static String names(List<Zone> zones) {
     return Words.list(zones.stream().map(Zone::label).toList());
   }
-
-  static String capital(String words) {
-    return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
-  }
 }

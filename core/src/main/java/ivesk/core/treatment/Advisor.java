@@ -1,11 +1,13 @@
 package ivesk.core.treatment;
 
 import static ivesk.core.treatment.AdviceDraft.advice;
-import static ivesk.core.treatment.AdviceDraft.capital;
 import static ivesk.core.treatment.AdviceDraft.names;
 
+import ivesk.core.Words;
+import ivesk.core.formula.Family;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Advice.Action;
@@ -19,12 +21,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /// The decision after every look: the first row of the table that matches. Common practice; the
 /// maker's label, the law, the licence and the supervising clinician come before it.
 public final class Advisor {
   static final Duration CLOSE_CHECK_IN = Duration.ofSeconds(30);
+  private static final Duration LONG_WEAR_CLOSE = Duration.ofMinutes(5);
   private static final Duration REST_ASK = Duration.ofSeconds(60);
   private static final Duration LONG_REST = Duration.ofMinutes(15);
 
@@ -40,16 +44,16 @@ public final class Advisor {
     Optional<Advice> row = DecisionTable.first(look);
     if (row.isPresent()) return row.get();
     return switch (state.phase()) {
-      case READY -> outside(Kind.PREPARE, "Get ready", "Steps are open").key(Action.ARM).build();
+      case READY -> prepare(state);
       case ARMED -> start(look);
       case ACID -> throw new IllegalStateException("with acid on the last row always answers");
       case ENDING -> takeOff(plan, state);
-      case SETTLING -> settle(plan, state, now);
-      case AT_REST -> rest(plan, state, now);
+      case SETTLING -> risen(plan, state).orElseGet(() -> settle(plan, state, now));
+      case AT_REST -> risen(plan, state).orElseGet(() -> rest(plan, state, now));
       case CHECKED ->
-          outside(Kind.DONE, "Done here", "Sheet, next date and signature.")
-              .key(Action.NONE)
-              .build();
+          risen(plan, state)
+              .orElseGet(() ->
+                  outside(Kind.DONE, "Done here", "Sheet, next date and signature.").build());
       case SIGNED -> outside(Kind.DONE, "Signed", "The record is closed.").key(Action.NONE).build();
       case STOPPED ->
           outside(Kind.DONE, "Stopped before any acid", "Bland care today.")
@@ -69,10 +73,13 @@ public final class Advisor {
         clocks.askAt().map(at -> at.plus(DecisionTable.NOBODY_LOOKS)).ifPresent(instants::add);
       }
       Look.tooLateAt(plan, state).ifPresent(instants::add);
+      Look.tooLateForNextRungAt(plan, state).ifPresent(instants::add);
       clocks.settledAt().ifPresent(instants::add);
       clocks.limitAt().ifPresent(instants::add);
-      SensationLines.windowEnds(plan, state).ifPresent(instants::add);
+      instants.addAll(SensationLines.changes(plan, state));
     }
+    state.zones().values().forEach(zone -> zone.untestedFrom().ifPresent(instants::add));
+    Alarm.of(Sign.Weight.EYE, plan, state).flatMap(Alarm::until).ifPresent(instants::add);
     if (state.phase() == Phase.SETTLING) {
       state.endedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
     }
@@ -130,17 +137,48 @@ public final class Advisor {
     return new Clocks(state.firstTouch(), state.limitAt(), settled, ask, state.endedAt());
   }
 
-  /// Every 30 s or 60 s by formula; every 30 s after an answer of 4 or more; twice as often when
-  /// the client cannot answer.
+  /// Every 30 s or 60 s by formula; every 30 s on the eye contour, and after an answer of 4 or more
+  /// or at the hold line; long wear every minute for five, then every five; twice as often when the
+  /// client cannot answer.
   static Duration checkIn(TreatmentPlan plan, TreatmentState state) {
-    Duration base = plan.formula().checkIn();
-    if (state.lastUnderAcid().filter(answer -> answer.value() >= 4).isPresent())
-      base = CLOSE_CHECK_IN;
+    Duration base = awakeCheckIn(plan, state);
     return state.response() == Response.AWAKE ? base : base.dividedBy(2);
+  }
+
+  private static Duration awakeCheckIn(TreatmentPlan plan, TreatmentState state) {
+    boolean close =
+        plan.region() == Region.EYE_CONTOUR
+            || state
+                .lastUnderAcid()
+                .filter(told ->
+                    told.value() >= 4
+                        || told.value() >= SensationLines.at(plan, state, told.at()).hold())
+                .isPresent();
+    if (close) return CLOSE_CHECK_IN;
+    Duration own = plan.formula().checkIn();
+    if (state.acid().onNextRung()) {
+      Duration next = plan.nextRung().orElseThrow().checkIn();
+      return next.compareTo(own) < 0 ? next : own;
+    }
+    boolean rare =
+        plan.formula().family() == Family.LONG_WEAR
+            && state.firstTouch().isPresent()
+            && !lastLook(state, state.firstTouch().get())
+                .isBefore(state.firstTouch().get().plus(LONG_WEAR_CLOSE));
+    return rare ? LONG_WEAR_CLOSE : own;
   }
 
   private static Instant lastLook(TreatmentState state, Instant firstTouch) {
     return state.acid().lastLookAt().filter(firstTouch::isBefore).orElse(firstTouch);
+  }
+
+  private static Advice prepare(TreatmentState state) {
+    if (state.ready().stepsDone().containsKey(ReadyStep.GATE_A)
+        || Treatment.prepAnswer(state).isEmpty()) {
+      return outside(Kind.PREPARE, "Get ready", "Steps are open").key(Action.ARM).build();
+    }
+    return outside(Kind.PREPARE, "Decide on the answer to the prep", "No acid before that.")
+        .build();
   }
 
   /// Armed, no acid yet: the first layer, unless there is a reason not to begin.
@@ -156,8 +194,13 @@ public final class Advisor {
           .key(Action.END)
           .build();
     }
+    List<Zone> hot =
+        look.where(look.plan().zones(), zone -> zone.hotSpot().isPresent());
     return advice(Kind.START, "Start the first layer")
-        .because("The clock starts as the acid first touches.")
+        .because(
+            hot.isEmpty()
+                ? "The clock starts as the acid first touches."
+                : Words.capital(names(hot)) + " under barrier, left out of this layer.")
         .on(zones)
         .key(Action.START_LAYER)
         .build();
@@ -170,15 +213,73 @@ public final class Advisor {
         .findFirst()
         .map(step ->
             advice(Kind.TAKE_OFF, step.words())
-                .because(
-                    plan.formula().mayCrystallise() || plan.formula().family().strong()
-                        ? "What has been absorbed runs its course. A neutraliser does not undo"
-                            + " a frost."
-                        : "Neutralise or rinse before anything else.")
+                .because(whyTakenOff(plan))
                 .steps(steps.stream().map(EndingStep::words).toList())
                 .key(Action.ENDING_STEP)
                 .build())
         .orElseGet(() -> outside(Kind.SETTLE, "Ask how it feels", "").key(Action.ASK).build());
+  }
+
+  private static String whyTakenOff(TreatmentPlan plan) {
+    boolean frosts = plan.formula().family().frost() != Family.Frost.INJURY;
+    if (frosts || plan.formula().mayCrystallise()) {
+      return "What has been absorbed runs its course. A neutraliser does not undo a frost.";
+    }
+    return EndingSteps.neutralised(plan) ? "Neutralise before anything else." : "Before anything else.";
+  }
+
+  /// White, deep redness or an untested white after END: said in whatever phase it shows.
+  private static Optional<Advice> risen(TreatmentPlan plan, TreatmentState state) {
+    Action ask = state.phase() == Phase.SETTLING ? Action.ASK : Action.LEAVING_CHECK;
+    if (state.phase() == Phase.CHECKED) ask = Action.NONE;
+    List<Zone> owed = zones(plan, state, ZoneState::wipeOwed);
+    if (!owed.isEmpty()) {
+      return Optional.of(
+          advice(Kind.WIPE_TEST, "Wipe test: damp swab over the white")
+              .because("Comes off: crystals, harmless. Stays: frost.")
+              .on(owed)
+              .key(Action.WIPE)
+              .build());
+    }
+    List<Zone> white = Risen.white(plan, state.zones());
+    if (!white.isEmpty()) {
+      return Optional.of(
+          advice(Kind.SETTLE, "Incident: cool, look again in 60 s")
+              .because("White after the end: " + names(white) + ". Call the clinician.")
+              .on(white)
+              .key(ask)
+              .build());
+    }
+    List<Zone> deep = zones(plan, state, zone -> zone.redness() == 3);
+    if (!deep.isEmpty()) {
+      return Optional.of(
+          advice(Kind.SETTLE, "Incident: cool, write it down")
+              .because(
+                  "Deep or patchy redness: "
+                      + names(deep)
+                      + ". The clinician hears of it before the client leaves.")
+              .on(deep)
+              .key(ask)
+              .build());
+    }
+    List<Zone> pinpoint = Risen.pinpoint(plan, state.zones());
+    if (pinpoint.isEmpty() || state.phase() != Phase.SETTLING) return Optional.empty();
+    return Optional.of(
+        advice(
+                Kind.SETTLE,
+                EndingSteps.neutralised(plan)
+                    ? "Press neutraliser on it, look again in 60 s"
+                    : "Press a cool cloth on it, look again in 60 s")
+            .because("Pinpoint white on " + names(pinpoint) + ". More than that is an incident.")
+            .on(pinpoint)
+            .until(clocks(plan, state).askAt().orElseThrow())
+            .key(Action.ASK)
+            .build());
+  }
+
+  private static List<Zone> zones(
+      TreatmentPlan plan, TreatmentState state, Predicate<ZoneState> test) {
+    return plan.zones().stream().filter(zone -> test.test(state.zones().get(zone))).toList();
   }
 
   /// When an add-on that is to come off in the room was put on; empty where none is on.
@@ -194,7 +295,7 @@ public final class Advisor {
       return outside(
               Kind.REST,
               "At rest: " + code + " may go on",
-              capital(plan.addOn().orElseThrow().words()))
+              Words.capital(plan.addOn().orElseThrow().words()))
           .key(Action.ADD_ON)
           .other(Action.LEAVING_CHECK)
           .build();
@@ -231,25 +332,17 @@ public final class Advisor {
           .build();
     }
     Instant ended = state.endedAt().orElseThrow();
-    List<Zone> rising =
-        plan.zones().stream()
-            .filter(zone -> state.zones().get(zone).whitening().atLeast(Whitening.F2))
-            .toList();
-    boolean frostIsPlanned = Endpoints.planned(plan).isPresent();
-    if (!rising.isEmpty() && !frostIsPlanned) {
-      return advice(Kind.SETTLE, "Incident: cool, look again in 60 s")
-          .because("Even white after the end: " + names(rising) + ". Call the clinician.")
-          .on(rising)
-          .key(Action.ASK)
-          .build();
-    }
     if (!now.isBefore(ended.plus(LONG_REST))) {
       return advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
           .because("Fifteen minutes since the end and not at rest.")
           .key(Action.ASK)
           .build();
     }
-    Optional<Told> told = state.lastAnswer().filter(answer -> answer.at().isAfter(ended));
+    Optional<Told> told =
+        state
+            .lastAnswer()
+            .filter(answer -> answer.at().isAfter(ended))
+            .filter(answer -> answer.value() > plan.restAtMost());
     return advice(Kind.SETTLE, told.isPresent() ? "Cool, then ask again" : "Ask how it feels")
         .because(
             told.map(answer -> answer.value() + " is above rest. Minutes are normal.")

@@ -1,7 +1,6 @@
 package ivesk.core.treatment;
 
 import static ivesk.core.treatment.AdviceDraft.advice;
-import static ivesk.core.treatment.AdviceDraft.capital;
 import static ivesk.core.treatment.AdviceDraft.names;
 
 import ivesk.core.Words;
@@ -11,7 +10,7 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.Looks.Told;
-import ivesk.core.treatment.Looks.ZoneState;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -53,21 +52,25 @@ public final class DecisionTable {
               "faint, breathless, palpitation, ringing ears, wheals beyond the area, lip, tongue or"
                   + " throat swelling",
               "EMERGENCY",
-              look -> look.sign(Sign.Weight.EMERGENCY).isPresent(),
-              DecisionTable::emergency),
+              look -> look.alarm(Sign.Weight.EMERGENCY).isPresent(),
+              look -> alarm(look, Sign.Weight.EMERGENCY, Kind.EMERGENCY)),
           line(
               Row.EYE,
               "eye exposure",
               "EYE",
-              look -> look.sign(Sign.Weight.EYE).isPresent(),
+              look -> look.alarm(Sign.Weight.EYE).isPresent(),
               DecisionTable::eye),
           line(
               Row.INJURY,
-              "F3, F4, blister, local swelling or wheals",
+              "F3, F4, blister, local swelling or wheals (salicylic F3 once the wipe test shows"
+                  + " frost, or after 15 s without one)",
               "END NOW, cool, incident, clinician",
               look ->
                   !look.state().phase().closed()
-                      && (look.sign(Sign.Weight.INJURY).isPresent() || !look.injured().isEmpty()),
+                      && (look.alarm(Sign.Weight.INJURY).isPresent()
+                          || !look.state().phase().beforeAcid()
+                              && !look.injured().isEmpty()
+                              && (look.acidOn() || untested(look))),
               DecisionTable::injury),
           line(
               Row.WISH,
@@ -135,21 +138,21 @@ public final class DecisionTable {
               Row.NOT_LOOKED,
               "no look for check-in + 15 s; from check-in + 60 s on, where the check-in is 30 s",
               "LOOK NOW; then END, nobody has looked",
-              look -> !look.active().isEmpty() && look.over(askAt(look).map(at -> at.plus(GRACE))),
+              look -> look.carries() && look.over(askAt(look).map(at -> at.plus(GRACE))),
               DecisionTable::notLooked),
           line(
               Row.HOLD_LINE,
               "sensation at or above the hold line; twice running without falling, at least 20 s"
                   + " apart (single-pass salicylic: fan until it falls)",
               "HOLD: fan, no layer, ask again in 30 s; then END",
-              look -> !look.active().isEmpty() && look.atHoldLine() && look.open(Row.HOLD_LINE),
+              look -> look.carries() && look.atHoldLine() && look.open(Row.HOLD_LINE),
               DecisionTable::hold),
           line(
               Row.DWELL,
               "dwell not over and the planned endpoint not reached",
               "WAIT, with the time left, never past the limit",
               look ->
-                  !look.active().isEmpty()
+                  look.carries()
                       && !look.settled()
                       && (look.state().layerRunning() || !look.endpointReached()),
               DecisionTable::dwell),
@@ -159,21 +162,22 @@ public final class DecisionTable {
               "FINISH: leave to its time, then end",
               look ->
                   look.startable().isEmpty()
-                      || look.active().isEmpty()
+                      || !look.carries()
                       || look.endpointReached()
                       || look.layersDone() >= look.layersPlanned(),
               DecisionTable::done),
           line(
               Row.NEXT_RUNG,
               "strength-stepping policy, sensation up to 1, redness up to 1",
-              "NEXT RUNG (one contact clock; layers up to 3 in all)",
+              "NEXT RUNG (one contact clock, the smaller limit; layers up to 3 in all)",
               look ->
                   anotherLayer(look)
                       && look.plan().nextRung().isPresent()
                       && !look.state().acid().onNextRung()
                       && look.feels() <= 1
                       && look.redCalm()
-                      && look.layersDone() < STEPPED_LAYERS_MOST,
+                      && look.layersDone() < STEPPED_LAYERS_MOST
+                      && !look.tooLateForNextRung(),
               look ->
                   advice(
                           Kind.NEXT_RUNG,
@@ -220,51 +224,48 @@ public final class DecisionTable {
     return advice(Kind.END, "End").because(Words.fill(why, parts)).key(Action.END);
   }
 
-  private static AdviceDraft emergency(Look look) {
-    return advice(Kind.EMERGENCY, "Emergency: call now")
-        .because(look.sign(Sign.Weight.EMERGENCY).orElseThrow().label() + " was seen.")
-        .steps(
-            "Call the emergency number",
-            "Lie flat, legs up; sit if breathless",
-            "The client's own adrenaline, if there is one",
-            "Wash the product off",
-            "Do not leave",
-            "Ringing ears, nausea or fast breathing after salicylic: poison centre too")
-        .key(look.acidOn() ? Action.END : Action.NONE);
+  private static AdviceDraft alarm(Look look, Sign.Weight weight, Kind kind) {
+    Alarm alarm = look.alarm(weight).orElseThrow();
+    return advice(kind, alarm.line())
+        .because(alarm.reason())
+        .steps(alarm.steps())
+        .key(stillToDo(look));
   }
 
   private static AdviceDraft eye(Look look) {
-    return advice(Kind.EYE, "Rinse the eye now, 15 minutes")
-        .because("Product is in the eye.")
-        .steps(
-            "Lids held open, nose outward, water or saline",
-            "Lenses out",
-            "No neutraliser in the eye",
-            "Someone takes the acid off the skin",
-            "Go on to emergency care")
-        .key(look.acidOn() ? Action.END : Action.NONE);
+    AdviceDraft rinse = alarm(look, Sign.Weight.EYE, Kind.EYE);
+    Instant until = look.alarm(Sign.Weight.EYE).flatMap(Alarm::until).orElseThrow();
+    return look.now().isBefore(until)
+        ? rinse.until(until)
+        : rinse.because("Rinsed for 15 minutes: go on to emergency care.");
   }
 
   private static AdviceDraft injury(Look look) {
     String seen =
-        look.sign(Sign.Weight.INJURY)
-            .map(Sign::label)
-            .orElse("frost beyond any endpoint, " + names(look.injured()));
-    return advice(Kind.END_NOW, look.acidOn() ? "End now, cool" : "Incident: cool, call")
-        .because(capital(seen) + ".")
+        look.alarm(Sign.Weight.INJURY)
+            .map(Alarm::reason)
+            .orElseGet(() -> "Frost beyond any endpoint, " + names(look.injured()) + ".");
+    return advice(Kind.END_NOW, look.acidOn() ? "End now, cool" : Sign.Weight.INJURY.line())
+        .because(seen)
         .on(look.injured())
-        .steps(
-            "Cool with wet compresses, no ice",
-            "Write the incident down",
-            "Call the supervising clinician")
-        .key(
-            switch (look.state().phase()) {
-              case ACID -> Action.END;
-              case ENDING -> Advisor.takeOff(look.plan(), look.state()).action();
-              case SETTLING -> Action.ASK;
-              case AT_REST -> Action.LEAVING_CHECK;
-              case READY, ARMED, CHECKED, SIGNED, STOPPED -> Action.NONE;
-            });
+        .steps(Alarm.steps(Sign.Weight.INJURY, look.plan(), look.state()))
+        .key(stillToDo(look));
+  }
+
+  private static boolean untested(Look look) {
+    return !look.where(look.plan().zones(), zone -> zone.untestedTooLong(look.now())).isEmpty();
+  }
+
+  /// What there is to do for the peel itself while an alarm stands.
+  private static Action stillToDo(Look look) {
+    return switch (look.state().phase()) {
+      case ACID -> Action.END;
+      case ENDING -> Advisor.takeOff(look.plan(), look.state()).action();
+      case SETTLING -> look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.ASK;
+      case AT_REST, CHECKED ->
+          look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.NONE;
+      case READY, ARMED, SIGNED, STOPPED -> Action.NONE;
+    };
   }
 
   private static List<Zone> deep(Look look) {
@@ -312,7 +313,7 @@ public final class DecisionTable {
   }
 
   private static String lastSaid(Look look) {
-    return look.told().map(told -> "the last " + told.value()).orElse("the acid");
+    return look.told().map(told -> "the last, " + told.value()).orElse("the acid");
   }
 
   private static AdviceDraft hold(Look look) {
@@ -354,7 +355,7 @@ public final class DecisionTable {
           .because(
               left.isEmpty() || left.size() == all
                   ? "Spread within a minute, thin and even."
-                  : capital(names(left)) + " still to cover.")
+                  : Words.capital(names(left)) + " still to cover.")
           .on(left)
           .key(Action.COVERED);
     }
@@ -366,19 +367,31 @@ public final class DecisionTable {
   }
 
   private static AdviceDraft done(Look look) {
-    if (look.active().isEmpty()) {
+    if (!look.carries()) {
       return advice(Kind.FINISH, "Finish: end it").because("Every zone is ended.").key(Action.END);
     }
-    if (look.endpointReached()) return finish(look, "The planned endpoint is reached.");
+    if (look.endpointReached()) {
+      return finish(look, "The planned endpoint is reached.")
+          .on(touchUp(look))
+          .other(touchUp(look).isEmpty() ? Action.NONE : Action.TOUCH_UP);
+    }
     if (look.startable().isEmpty()) return finish(look, "No zone is left for another layer.");
     int done = look.layersDone();
     boolean more =
-        look.layersPlanned() < look.plan().layersAtMost()
-            && !look.numbed()
-            && look.lookedSinceLayer();
+        look.layersPlanned() < look.state().ready().layersAtMost() && anotherLayer(look);
     return finish(
             look, Words.count(done, "planned layer") + (done == 1 ? " is done." : " are done."))
         .other(more ? Action.MORE_LAYERS : Action.NONE);
+  }
+
+  /// After the endpoint of a coat only what is not white is touched up, lightly.
+  private static List<Zone> touchUp(Look look) {
+    boolean may =
+        look.plan().formula().family().frost() == Family.Frost.PLANNED
+            && look.settled()
+            && anotherLayer(look)
+            && look.layersDone() < look.state().ready().layersAtMost();
+    return may ? look.startable() : List.of();
   }
 
   /// One more layer may be thought of: asked since the last one, and a number to rely on.

@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -19,33 +20,53 @@ import java.util.Optional;
 /// How the acid came off, and when the skin came to rest.
 ///
 /// @param startedAt END
-/// @param byRow row of the advice that brought it; empty when the therapist ended unasked
+/// @param byRow row of the advice that brought it, or that called ending fine; empty when the
+///   therapist ended unasked
+/// @param how it stood at that moment
+/// @param why it was ended before the least time of its label
 /// @param steps of the ending that were done, in order
 /// @param restAt when rest was reached that still holds
 public record EndingState(
     Optional<Instant> startedAt,
     Optional<Row> byRow,
+    Optional<AtEnd> how,
+    Optional<String> why,
     List<EndingStep> steps,
     Optional<Instant> restAt) {
 
   static final EndingState NONE =
-      new EndingState(Optional.empty(), Optional.empty(), List.of(), Optional.empty());
+      new EndingState(
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          List.of(),
+          Optional.empty());
 
   public EndingState {
     steps = List.copyOf(steps);
   }
 
+  /// @param before everything as it was before the event
   /// @param next the phase that the event led to
-  EndingState after(TreatmentEvent event, Phase next) {
+  EndingState after(TreatmentEvent event, TreatmentPlan plan, TreatmentState before, Phase next) {
     return switch (event.fact()) {
       case Ending fact ->
           switch (fact) {
             case EndingStarted(var row) ->
-                new EndingState(Optional.of(event.at()), row, steps, restAt);
+                new EndingState(
+                    Optional.of(event.at()),
+                    row.or(() -> AtEnd.calledFine(plan, before, event.at())),
+                    Optional.of(AtEnd.of(plan, before, event.at())),
+                    why,
+                    steps,
+                    restAt);
+            case EarlyEndExplained(var reason) ->
+                new EndingState(startedAt, byRow, how, Optional.of(reason), steps, restAt);
             case EndingStepDone(var step) -> {
               List<EndingStep> more = new ArrayList<>(steps);
               more.add(step);
-              yield new EndingState(startedAt, byRow, more, restAt);
+              yield new EndingState(startedAt, byRow, how, why, more, restAt);
             }
             case LeavingChecked _, Signed _ -> this;
           };
@@ -60,7 +81,7 @@ public record EndingState(
   }
 
   private EndingState restedAt(Optional<Instant> at) {
-    return new EndingState(startedAt, byRow, steps, at);
+    return new EndingState(startedAt, byRow, how, why, steps, at);
   }
 
   /// Ended for any reason but its time, its planned layers or its planned endpoint.
@@ -68,9 +89,15 @@ public record EndingState(
     return byRow.filter(Row::onTime).isEmpty();
   }
 
+  /// Something was wrong with it: an advice that stops, or an answer at the hold line.
+  boolean inTrouble() {
+    return byRow.filter(row -> !row.asPlanned()).isPresent()
+        || how.filter(end -> !end.calm()).isPresent();
+  }
+
   /// With this step every one of the formula's ending is done.
   boolean doneWith(EndingStep step, TreatmentPlan plan) {
-    return EndingSteps.of(plan.formula().ending(), early()).stream()
+    return EndingSteps.of(plan, this).stream()
         .allMatch(one -> one == step || steps.contains(one));
   }
 }

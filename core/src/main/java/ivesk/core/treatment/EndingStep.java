@@ -17,6 +17,8 @@ public enum EndingStep {
   FRESH_PADS("A fresh pad each stroke"),
   COOL_WATER("Cool water, a clean face of the pad for each stroke"),
   PAT_DRY("Pat dry"),
+  COMPRESS("Cool wet compress over all of it, one minute"),
+  LIFT_WITH_COMPRESS("Lift with the compress, a clean face of it for each stroke"),
   WIPE_THEN_RINSE("Wipe, then cool rinse with mild cleanser"),
   FAN_AND_COMPRESS("Fan, cool wet compress"),
   SAY_IT_RUNS_ITS_COURSE("What has been absorbed runs its course: say so"),

@@ -2,6 +2,7 @@ package ivesk.core.treatment;
 
 import static ivesk.core.treatment.EndingStep.BLOT;
 import static ivesk.core.treatment.EndingStep.COLD_COMPRESSES;
+import static ivesk.core.treatment.EndingStep.COMPRESS;
 import static ivesk.core.treatment.EndingStep.COOL_RINSE;
 import static ivesk.core.treatment.EndingStep.COOL_WATER;
 import static ivesk.core.treatment.EndingStep.FAN;
@@ -9,6 +10,7 @@ import static ivesk.core.treatment.EndingStep.FAN_AND_COMPRESS;
 import static ivesk.core.treatment.EndingStep.FRESH_PADS;
 import static ivesk.core.treatment.EndingStep.LEAVE_AS_IT_IS;
 import static ivesk.core.treatment.EndingStep.LIFT_GEL;
+import static ivesk.core.treatment.EndingStep.LIFT_WITH_COMPRESS;
 import static ivesk.core.treatment.EndingStep.NEUTRALISE;
 import static ivesk.core.treatment.EndingStep.NEUTRALISE_LIFTED;
 import static ivesk.core.treatment.EndingStep.PADS_FROM_THE_NOSE;
@@ -23,6 +25,7 @@ import static ivesk.core.treatment.EndingStep.WIPE_PASTE;
 import static ivesk.core.treatment.EndingStep.WIPE_THEN_RINSE;
 
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import java.util.List;
 
@@ -31,23 +34,53 @@ public final class EndingSteps {
   private static final List<EndingStep> ENDED_EARLY =
       List.of(WIPE_THEN_RINSE, FAN_AND_COMPRESS, SAY_IT_RUNS_ITS_COURSE);
 
+  private static final List<EndingStep> COOL = List.of(COOL_WATER, PAT_DRY);
+
   private EndingSteps() {}
 
   public static List<EndingStep> of(TreatmentPlan plan, TreatmentState state) {
-    return of(plan.formula().ending(), state.ending().early());
+    return of(plan, state.ending());
   }
 
-  /// @param early ended for any reason but its time, its planned layers or its planned endpoint
-  static List<EndingStep> of(Formula.Ending ending, boolean early) {
-    return switch (ending) {
+  static List<EndingStep> of(TreatmentPlan plan, EndingState ended) {
+    return switch (plan.takeOff()) {
+      case BY_FORMULA -> byFormula(plan, ended);
+      case COOL_WATER ->
+          plan.formula().ending() == Formula.Ending.LIFT_THEN_NEUTRALISE
+              ? List.of(LIFT_GEL, COOL_WATER, PAT_DRY)
+              : COOL;
+      case COMPRESS -> List.of(COMPRESS, LIFT_WITH_COMPRESS, PAT_DRY);
+    };
+  }
+
+  /// A neutraliser is laid out for it.
+  static boolean neutralised(TreatmentPlan plan) {
+    return plan.takeOff() == TakeOff.BY_FORMULA
+        && switch (plan.formula().ending()) {
+          case NEUTRALISE, LIFT_THEN_NEUTRALISE -> true;
+          case RINSE,
+              DAMP_PADS,
+              COOL_RINSE,
+              COOL_PADS,
+              WIPE_THEN_COOL_RINSE,
+              SELF_LIMITING,
+              FROST_IS_THE_END,
+              NONE ->
+              false;
+        };
+  }
+
+  private static List<EndingStep> byFormula(TreatmentPlan plan, EndingState ended) {
+    return switch (plan.formula().ending()) {
       case NEUTRALISE -> List.of(SAY_STING, BLOT, NEUTRALISE, REPEAT_TO_NO_FIZZ, RINSE_COOL);
       case LIFT_THEN_NEUTRALISE ->
           List.of(SAY_STING, LIFT_GEL, NEUTRALISE_LIFTED, PRESS_HOT_SPOTS, RINSE_COOL);
       case WIPE_THEN_COOL_RINSE -> List.of(WIPE_PASTE, COOL_RINSE, FAN);
       case COOL_PADS -> List.of(PADS_FROM_THE_NOSE, FRESH_PADS);
-      case RINSE, DAMP_PADS -> List.of(COOL_WATER, PAT_DRY);
-      case COOL_RINSE -> early ? ENDED_EARLY : List.of(COOL_RINSE, FAN);
-      case SELF_LIMITING -> early ? ENDED_EARLY : List.of(LEAVE_AS_IT_IS, FAN);
+      case RINSE, DAMP_PADS -> COOL;
+      case COOL_RINSE -> ended.early() ? ENDED_EARLY : List.of(COOL_RINSE, FAN);
+      // Finished sooner without trouble it stays as it is, too.
+      case SELF_LIMITING -> ended.inTrouble() ? ENDED_EARLY : List.of(LEAVE_AS_IT_IS, FAN);
       case FROST_IS_THE_END -> List.of(COLD_COMPRESSES, SAY_IT_UNDOES_NOTHING, FAN);
       case NONE -> List.of(RINSE_COOL);
     };

@@ -1,10 +1,12 @@
 package ivesk.core.treatment;
 
+import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.Looks.ZoneState;
+
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 
 /// Which whitening is the planned endpoint and which ends a peel, by formula. Common practice;
@@ -38,17 +40,19 @@ public final class Endpoints {
     return !zone.wipeOwed() && zone.whitening().atLeast(ending(plan));
   }
 
+  /// TCA: on half the area that still carries acid. Jessner by first frost: anywhere, also where
+  /// the zone was ended for it.
   static boolean reachedPlanned(TreatmentPlan plan, TreatmentState state) {
-    return planned(plan)
-        .filter(aim -> {
-          Collection<Zone> there =
-              state.treated(plan).stream()
-                  .filter(zone -> !state.zones().get(zone).wipeOwed())
-                  .filter(zone -> state.zones().get(zone).whitening().atLeast(aim))
-                  .toList();
-          return halfOrMore(there, state.treated(plan));
-        })
-        .isPresent();
+    Optional<Whitening> aim = planned(plan);
+    if (aim.isEmpty()) return false;
+    boolean firstFrost = plan.formula().family().frost() == Family.Frost.BY_POLICY;
+    List<Zone> counted = firstFrost ? state.treated(plan) : state.active(plan);
+    List<Zone> there =
+        counted.stream()
+            .filter(zone -> !state.zones().get(zone).wipeOwed())
+            .filter(zone -> state.zones().get(zone).whitening().atLeast(aim.get()))
+            .toList();
+    return firstFrost ? !there.isEmpty() : halfOrMore(there, counted);
   }
 
   /// By area, not by number of zones.

@@ -3,17 +3,26 @@ package ivesk.core.treatment;
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.GateA;
 import java.time.Duration;
 import java.util.Optional;
 
 /// Gate A, the answer to the prep: 0 to 3 on even skin goes on; 4 or more, or a hot spot, changes
-/// the plan or ends the visit. Gate B, between stages: 0 to 3, redness at most 1, no frost. Common
+/// the plan or ends the visit; 8 and more cannot be kept, and a hot spot that is kept goes under
+/// barrier and out of the first layer. Gate B, between stages: 0 to 3, redness at most 1, no frost. Common
 /// practice.
 public final class Gate {
   /// From here the skin is awake before any acid.
   public static final int AWAKE = 4;
 
-  private static final Duration SHORTEST = Duration.ofSeconds(30);
+  /// From here the plan cannot be kept as it is.
+  public static final int NOT_TO_BE_KEPT = 8;
+
+  /// A shorter contact than this shuts the formula.
+  private static final Duration SHORTEST = Duration.ofSeconds(60);
+
+  private static final String SHUT =
+      "shortened there would be nothing left, or less than 60 s: another formula, or stop";
 
   private Gate() {}
 
@@ -28,7 +37,7 @@ public final class Gate {
       return Optional.of("an injury or alarm was seen: the clinician decides");
     }
     for (Zone zone : plan.zones()) {
-      Looks.ZoneState look = state.zones().get(zone);
+      ZoneState look = state.zones().get(zone);
       if (look.whitening().frost()) return Optional.of("frost on the " + zone.label());
       if (look.redness() > 1) {
         return Optional.of(Words.fill("the %s is red, %d", zone.label(), look.redness()));
@@ -41,10 +50,36 @@ public final class Gate {
         .map(value -> value + " is above 3");
   }
 
-  /// Three quarters, rounded down to 5 s, never under 30 s; Ivesk's own default.
-  public static Duration shortened(Duration limit) {
-    Duration shorter = Duration.ofSeconds(limit.toSeconds() * 3 / 4 / 5 * 5);
-    return shorter.compareTo(SHORTEST) < 0 ? SHORTEST : shorter;
+  /// Why gate A cannot be decided so; empty when it can.
+  static Optional<String> a(TreatmentPlan plan, TreatmentState state, GateA choice) {
+    Optional<Integer> answer = Treatment.prepAnswer(state);
+    if (answer.isEmpty()) return Optional.of("ask how the prep feels first");
+    return switch (choice) {
+      case STOP -> Optional.empty();
+      case KEEP ->
+          answer
+              .filter(value -> value >= NOT_TO_BE_KEPT)
+              .map(value -> value + " before any acid: shorten, choose another formula or stop");
+      case SHORTEN -> shortensTo(plan).isPresent() ? Optional.empty() : Optional.of(SHUT);
+    };
+  }
+
+  /// What shortening leaves: a contact of 60 s and more, or one layer fewer. Empty when that is
+  /// less than the formula can do.
+  public static Optional<Shortened> shortensTo(TreatmentPlan plan) {
+    Shortened shorter =
+        new Shortened(plan.contactLimit().map(Gate::shortened), fewer(plan));
+    boolean tooShort =
+        shorter.contact().filter(contact -> contact.compareTo(SHORTEST) < 0).isPresent();
+    boolean nothing = shorter.contact().isEmpty() && plan.layersAtMost() == 1;
+    return tooShort || nothing ? Optional.empty() : Optional.of(shorter);
+  }
+
+  public record Shortened(Optional<Duration> contact, int layers) {}
+
+  /// Three quarters, rounded down to 5 s; Ivesk's own default.
+  static Duration shortened(Duration limit) {
+    return Duration.ofSeconds(limit.toSeconds() * 3 / 4 / 5 * 5);
   }
 
   /// Formulas without minutes take one layer less instead; never below 1.

@@ -1,11 +1,12 @@
 package ivesk.core.treatment;
 
+import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
-import ivesk.core.treatment.Looks.ZoneState;
+
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;
@@ -59,8 +60,8 @@ record Look(
     return !state.acid().declined().contains(row);
   }
 
-  Optional<Sign> sign(Sign.Weight weight) {
-    return state.signs().stream().filter(s -> s.weight() == weight).sorted().findFirst();
+  Optional<Alarm> alarm(Sign.Weight weight) {
+    return Alarm.of(weight, plan, state);
   }
 
   boolean over(Optional<Instant> instant) {
@@ -80,8 +81,16 @@ record Look(
     return where(treated, zone -> Endpoints.ends(plan, zone));
   }
 
+  /// Frost beyond any endpoint; F3 that may be crystals counts once it has gone untested.
   List<Zone> injured() {
-    return where(plan.zones(), zone -> zone.whitening().atLeast(Whitening.F3));
+    return where(plan.zones(), zone -> zone.beyondAnyEndpoint() || zone.untestedTooLong(now));
+  }
+
+  /// Something still carries acid, or is about to: with every zone ended there is nothing to wait
+  /// for.
+  boolean carries() {
+    return !active.isEmpty()
+        || state.layerRunning() && !where(uncovered(), zone -> !zone.ended()).isEmpty();
   }
 
   /// Zones that have had enough: ending whitening, redness 3, or a hot spot of 7 and more.
@@ -95,11 +104,17 @@ record Look(
         || zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
   }
 
-  /// Zones on which another layer may go: never over frost, never on what is ended or spent.
+  /// Zones on which another layer may go: never over frost, never on what is ended or spent. A hot
+  /// spot from before the acid is under barrier and left out of the first layer.
   List<Zone> startable() {
     return where(
         plan.zones(),
-        zone -> !zone.ended() && !zone.wipeOwed() && !zone.whitening().frost() && !spent(zone));
+        zone ->
+            !zone.ended()
+                && !zone.wipeOwed()
+                && !zone.whitening().frost()
+                && !spent(zone)
+                && !(layersDone() == 0 && zone.hotSpot().isPresent()));
   }
 
   List<Zone> where(List<Zone> among, Predicate<ZoneState> test) {
@@ -128,9 +143,8 @@ record Look(
     return state.layers().size();
   }
 
-  /// n, or m once the therapist has asked for it.
   int layersPlanned() {
-    return state.acid().extended() ? plan.layersAtMost() : state.ready().layersPlanned();
+    return state.layersPlanned();
   }
 
   /// The client cannot give a number that could be relied on.
@@ -159,7 +173,24 @@ record Look(
     return over(tooLateAt(plan, state));
   }
 
+  /// The smaller limit of the two strengths is too near.
+  boolean tooLateForNextRung() {
+    return over(tooLateForNextRungAt(plan, state));
+  }
+
+  static Optional<Instant> tooLateForNextRungAt(TreatmentPlan plan, TreatmentState state) {
+    return plan.nextRung()
+        .flatMap(Formula::mostContact)
+        .flatMap(most -> state.firstTouch().map(start -> start.plus(most)))
+        .map(limit -> tooLateBefore(limit, plan));
+  }
+
+  /// As soon as less than the dwell and the time to spread is left.
   static Optional<Instant> tooLateAt(TreatmentPlan plan, TreatmentState state) {
-    return state.limitAt().map(limit -> limit.minus(plan.dwell()).minus(TO_SPREAD));
+    return state.limitAt().map(limit -> tooLateBefore(limit, plan));
+  }
+
+  private static Instant tooLateBefore(Instant limit, TreatmentPlan plan) {
+    return limit.minus(plan.dwell()).minus(TO_SPREAD).plusMillis(1);
   }
 }

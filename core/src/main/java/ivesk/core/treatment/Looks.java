@@ -5,6 +5,7 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -28,6 +29,7 @@ import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -40,106 +42,74 @@ import java.util.Set;
 
 /// What was said and seen.
 ///
-/// @param answers every number that was told, in order
+/// @param answers every number that was told, in order; two within one second are one, the later
 /// @param zones what is known of each planned zone
-/// @param signs seen and not resolved
+/// @param standing signs seen and not resolved, and since when
 /// @param seenSigns every sign that was ever seen
+/// @param incident redness 3, even white or spreading white was seen after END
 public record Looks(
     List<Told> answers,
     Map<Zone, ZoneState> zones,
-    Set<Sign> signs,
+    Map<Sign, Instant> standing,
     Set<Sign> seenSigns,
-    Response response) {
+    Response response,
+    boolean incident) {
+
+  private static final Duration ONE_ANSWER = Duration.ofSeconds(1);
 
   /// @param layer how many layers had been started; 0 before the acid
-  public record Told(Instant at, int value, Phase phase, int layer) {}
-
-  /// What is known of one zone.
-  ///
-  /// @param redness 0 to 3
-  /// @param rise by how much the redness rose at its last look
-  /// @param wipeOwed whitening was entered and the wipe test not yet done
-  /// @param hotSpot its own number, where it has one
-  /// @param reached the newest layer over it has come this far
-  public record ZoneState(
-      int redness,
-      int rise,
-      Whitening whitening,
-      boolean wipeOwed,
-      Optional<Integer> hotSpot,
-      boolean reached,
-      boolean ended) {
-    static final ZoneState UNTOUCHED =
-        new ZoneState(0, 0, Whitening.NONE, false, Optional.empty(), false, false);
-
-    ZoneState withRedness(int grade) {
-      return new ZoneState(grade, grade - redness, whitening, wipeOwed, hotSpot, reached, ended);
-    }
-
-    ZoneState withWhitening(Whitening grade, boolean owed) {
-      return new ZoneState(redness, rise, grade, owed, hotSpot, reached, ended);
-    }
-
-    ZoneState withHotSpot(int value) {
-      Optional<Integer> spot = value == 0 ? Optional.empty() : Optional.of(value);
-      return new ZoneState(redness, rise, whitening, wipeOwed, spot, reached, ended);
-    }
-
-    ZoneState withReached(boolean by) {
-      return new ZoneState(redness, rise, whitening, wipeOwed, hotSpot, by, ended);
-    }
-
-    ZoneState withEnded() {
-      return new ZoneState(redness, rise, whitening, wipeOwed, hotSpot, reached, true);
-    }
-
-    /// The swab went over it: white that comes off was crystals, white that stays is frost.
-    ZoneState wiped(boolean cameOff) {
-      if (!wipeOwed) return this;
-      Whitening stays = whitening == Whitening.CRYSTALS ? Whitening.F1 : whitening;
-      return withWhitening(cameOff ? Whitening.CRYSTALS : stays, false);
-    }
-
-    /// Something was seen here that acid can do.
-    boolean reacts() {
-      return whitening != Whitening.NONE || redness > 0 || hotSpot.isPresent();
-    }
-  }
+  /// @param numbed asleep or numbed: a number not to be relied on
+  public record Told(Instant at, int value, Phase phase, int layer, boolean numbed) {}
 
   public Looks {
     answers = List.copyOf(answers);
     zones = Map.copyOf(zones);
-    signs = Set.copyOf(signs);
+    standing = Map.copyOf(standing);
     seenSigns = Set.copyOf(seenSigns);
   }
 
   static Looks before(TreatmentPlan plan) {
     Map<Zone, ZoneState> zones = new EnumMap<>(Zone.class);
     plan.zones().forEach(zone -> zones.put(zone, ZoneState.UNTOUCHED));
-    return new Looks(List.of(), zones, Set.of(), Set.of(), Response.AWAKE);
+    return new Looks(List.of(), zones, Map.of(), Set.of(), Response.AWAKE, false);
+  }
+
+  /// Seen and not resolved.
+  public Set<Sign> signs() {
+    return standing.keySet();
   }
 
   /// @param acid as it was before the event
   Looks after(TreatmentEvent event, TreatmentPlan plan, Phase phase, AcidState acid) {
+    Instant at = event.at();
     return switch (event.fact()) {
       case Looking fact ->
           switch (fact) {
             case SensationAnswered(var value) ->
-                told(new Told(event.at(), value, phase, acid.layers().size()));
+                told(new Told(at, value, phase, acid.layers().size(), response != Response.AWAKE));
             case RednessSeen(var grades) ->
-                changed(grades.keySet(), (zone, seen) -> seen.withRedness(grades.get(zone)));
+                changed(
+                        grades.keySet(),
+                        (zone, seen) -> seen.withRedness(grades.get(zone), phase.beforeAcid()))
+                    .afterEnd(phase, plan);
             case WhiteningSeen(var white, var grade) -> {
-              boolean owed =
-                  phase == Phase.ACID && grade != Whitening.NONE && plan.formula().mayCrystallise();
-              yield changed(white, (zone, seen) -> seen.withWhitening(grade, owed));
+              boolean testable =
+                  !phase.beforeAcid() && !phase.closed() && plan.formula().mayCrystallise();
+              yield changed(
+                      white, (zone, seen) -> seen.withWhitening(grade, at, testable, phase, acid))
+                  .frosted(at)
+                  .afterEnd(phase, plan);
             }
-            case WipeTested(var cameOff) ->
-                changed(zones.keySet(), (zone, seen) -> seen.wiped(cameOff));
+            case WipeTested(var wiped, var cameOff) ->
+                changed(wiped, (zone, seen) -> seen.wiped(cameOff, acid.layers().size()))
+                    .frosted(at)
+                    .afterEnd(phase, plan);
             case HotSpotFelt(var hot, var value) ->
-                changed(List.of(hot), (zone, seen) -> seen.withHotSpot(value));
-            case SignSeen(var sign) -> with(more(signs, sign), more(seenSigns, sign));
-            case SignResolved(var sign, var note) -> with(less(signs, sign), seenSigns);
-            case ResponseNoted(var how) -> new Looks(answers, zones, signs, seenSigns, how);
+                changed(List.of(hot), (zone, seen) -> seen.withHotSpot(value, phase));
+            case SignSeen(var sign) -> seen(sign, at);
+            case SignResolved(var sign, var note) -> resolved(sign);
+            case ResponseNoted(var how) ->
+                new Looks(answers, zones, standing, seenSigns, how, incident);
           };
       case Acting fact ->
           switch (fact) {
@@ -152,17 +122,22 @@ public record Looks(
           };
       case Ending fact ->
           switch (fact) {
-            case EndingStarted started -> with(less(signs, Sign.ASKS_TO_STOP), seenSigns);
-            case EndingStepDone _, LeavingChecked _, Signed _ -> this;
+            case EndingStarted started -> resolved(Sign.ASKS_TO_STOP);
+            case EarlyEndExplained _, EndingStepDone _, LeavingChecked _, Signed _ -> this;
           };
       case Preparing _, Caring _, Recorded _ -> this;
     };
   }
 
   private Looks told(Told answer) {
-    List<Told> more = new ArrayList<>(answers);
+    boolean doubled =
+        last()
+            .filter(before -> Duration.between(before.at(), answer.at()).compareTo(ONE_ANSWER) <= 0)
+            .isPresent();
+    List<Told> more =
+        new ArrayList<>(doubled ? answers.subList(0, answers.size() - 1) : answers);
     more.add(answer);
-    return new Looks(more, zones, signs, seenSigns, response);
+    return new Looks(more, zones, standing, seenSigns, response, incident);
   }
 
   private Looks reached(List<Zone> which, boolean by) {
@@ -176,24 +151,41 @@ public record Looks(
   private Looks changed(Collection<Zone> which, Change change) {
     Map<Zone, ZoneState> after = new EnumMap<>(zones);
     which.forEach(zone -> after.computeIfPresent(zone, change::of));
-    return new Looks(answers, after, signs, seenSigns, response);
+    return new Looks(answers, after, standing, seenSigns, response, incident);
   }
 
-  private Looks with(Set<Sign> standing, Set<Sign> seen) {
-    return new Looks(answers, zones, standing, seen, response);
+  /// Frost beyond any endpoint is an injury that stands until somebody says how it ended, or until
+  /// the white is taken back.
+  private Looks frosted(Instant at) {
+    boolean deep = zones.values().stream().anyMatch(ZoneState::beyondAnyEndpoint);
+    if (deep) return seen(Sign.DEEP_FROST, at);
+    return signs().contains(Sign.DEEP_FROST) ? resolved(Sign.DEEP_FROST) : this;
   }
 
-  private static Set<Sign> more(Set<Sign> signs, Sign sign) {
+  private Looks afterEnd(Phase phase, TreatmentPlan plan) {
+    boolean now =
+        phase.afterAcid()
+            && (!Risen.white(plan, zones).isEmpty()
+                || zones.values().stream().anyMatch(zone -> zone.redness() == 3));
+    return now == incident || incident
+        ? this
+        : new Looks(answers, zones, standing, seenSigns, response, true);
+  }
+
+  private Looks seen(Sign sign, Instant at) {
+    Map<Sign, Instant> more = new EnumMap<>(Sign.class);
+    more.putAll(standing);
+    more.putIfAbsent(sign, at);
     EnumSet<Sign> all = EnumSet.of(sign);
-    all.addAll(signs);
-    return all;
+    all.addAll(seenSigns);
+    return new Looks(answers, zones, more, all, response, incident);
   }
 
-  private static Set<Sign> less(Set<Sign> signs, Sign sign) {
-    Set<Sign> left = EnumSet.noneOf(Sign.class);
-    left.addAll(signs);
+  private Looks resolved(Sign sign) {
+    Map<Sign, Instant> left = new EnumMap<>(Sign.class);
+    left.putAll(standing);
     left.remove(sign);
-    return left;
+    return new Looks(answers, zones, left, seenSigns, response, incident);
   }
 
   /// Numbers told while acid was on, in order.

@@ -5,6 +5,7 @@ import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Looks.Told;
 import java.time.Duration;
@@ -12,26 +13,31 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /// What a finished treatment tells the next one, and the record's one paragraph.
 public final class Outcome {
   private Outcome() {}
 
-  /// No red flag, endpoint or time reached, and the last answer below the hold line.
-  public static boolean wellTaken(TreatmentPlan plan, TreatmentState state) {
-    boolean asPlanned = state.ending().byRow().filter(Row::asPlanned).isPresent();
-    boolean bearable =
-        state
-            .lastUnderAcid()
-            .map(last -> last.value() < SensationLines.at(plan, state, last.at()).hold())
-            .orElse(true);
-    return !injured(state) && asPlanned && bearable;
+  /// How it was taken, as far as the record says. Without a number to rely on it is never well
+  /// taken; what nobody could foresee as one of the other kinds counts as too strong.
+  public static PeelOutcome of(TreatmentState state) {
+    if (injured(state) || state.looks().incident()) return PeelOutcome.ADVERSE;
+    Optional<AtEnd> end = state.ending().how();
+    if (end.isEmpty()) return PeelOutcome.CUT_SHORT;
+    boolean late = end.get().late();
+    boolean asPlanned =
+        end.get().planReached()
+            || state.ending().byRow().filter(row -> row.asPlanned() && row != Row.LIMIT).isPresent();
+    if (asPlanned && !late && end.get().answered() && end.get().belowHold()) {
+      return PeelOutcome.WELL_TAKEN;
+    }
+    return end.get().calm() && !late ? PeelOutcome.CUT_SHORT : PeelOutcome.TOO_STRONG;
   }
 
   /// An alarm, or frost beyond any endpoint.
   public static boolean injured(TreatmentState state) {
-    return state.looks().seenSigns().stream().anyMatch(sign -> sign.weight() != Sign.Weight.WISH)
-        || state.zones().values().stream().anyMatch(z -> z.whitening().atLeast(Whitening.F3));
+    return state.looks().seenSigns().stream().anyMatch(sign -> sign.weight().alarm());
   }
 
   /// The class of what was done, which the layers may have taken deeper than the plan.
@@ -41,13 +47,18 @@ public final class Outcome {
   }
 
   public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {
+    Duration contact = state.contact(state.lastEventAt());
     return new PastPeel(
         plan.formula(),
         plan.region(),
         on,
         Math.max(1, state.layers().size()),
-        state.contact(state.lastEventAt()),
-        wellTaken(plan, state),
+        state
+            .ready()
+            .contactLimit()
+            .filter(limit -> limit.compareTo(contact) < 0)
+            .orElse(contact),
+        of(state),
         state.worstSensation());
   }
 
@@ -66,7 +77,11 @@ public final class Outcome {
             + ", "
             + Words.clock(state.contact(now))
             + " to END");
-    parts.add("strongest answer " + state.worstSensation());
+    parts.add(
+        state
+            .worstSensation()
+            .map(worst -> "strongest answer " + worst)
+            .orElse("no answer was asked for"));
     String spots =
         Words.list(
             plan.zones().stream()
@@ -89,6 +104,15 @@ public final class Outcome {
       }
     }
     parts.add("ended " + state.ending().byRow().map(Row::endedBy).orElse("by the therapist"));
+    state.ending().why().ifPresent(why -> parts.add("before its least time: " + why));
+    String alarms =
+        Words.list(
+            state.looks().seenSigns().stream()
+                .filter(sign -> sign.weight().alarm())
+                .sorted()
+                .map(Sign::label)
+                .toList());
+    if (!alarms.isEmpty()) parts.add("alarm: " + alarms);
     state
         .timeToRest()
         .ifPresent(rest ->

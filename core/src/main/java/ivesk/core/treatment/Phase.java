@@ -4,6 +4,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -11,6 +12,7 @@ import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
@@ -18,17 +20,23 @@ import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 
 /// Where a treatment stands.
 public enum Phase {
   READY,
-  /// The timer is armed, no acid yet.
+  /// The timer is armed, no acid yet. An answer that does not pass the gate leads back to READY.
   ARMED,
   ACID,
   /// END was pressed: the acid comes off.
@@ -41,6 +49,10 @@ public enum Phase {
   SIGNED,
   /// Ended at the gate, before any acid.
   STOPPED;
+
+  public boolean beforeAcid() {
+    return this == READY || this == ARMED;
+  }
 
   public boolean afterAcid() {
     return this == ENDING || this == SETTLING || this == AT_REST || this == CHECKED;
@@ -71,13 +83,27 @@ public enum Phase {
                 this;
           };
       case Looking look ->
-          look instanceof SensationAnswered(var value) ? told(value <= plan.restAtMost()) : this;
+          switch (look) {
+            case SensationAnswered(var value) when this == ARMED && !Gate.passes(value, false) ->
+                READY;
+            case SensationAnswered(var value) -> told(value <= plan.restAtMost());
+            case HotSpotFelt(var zone, var value) when this == ARMED && value > 0 -> READY;
+            case HotSpotFelt _,
+                RednessSeen _,
+                WhiteningSeen _,
+                WipeTested _,
+                SignSeen _,
+                SignResolved _,
+                ResponseNoted _ ->
+                this;
+          };
       case Ending end ->
           switch (end) {
             case EndingStarted _ -> ENDING;
             case EndingStepDone(var step) ->
                 this == ENDING && ending.doneWith(step, plan) ? SETTLING : this;
             case LeavingChecked(var noBurning, var pink) -> noBurning ? CHECKED : this;
+            case EarlyEndExplained _ -> this;
             case Signed _ -> SIGNED;
           };
       case Caring _, Recorded _ -> this;

@@ -1,5 +1,6 @@
 package ivesk.core.treatment;
 
+import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.Caring;
@@ -7,6 +8,7 @@ import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
@@ -21,28 +23,37 @@ import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /// What Ready has come to.
 ///
 /// @param stepsDone when each step was done
 /// @param gateA what was decided on the answer to the prep
 /// @param contactLimit after the gate may have shortened it
-/// @param layersPlanned after the gate may have taken one off
+/// @param layersPlanned n, after the gate may have taken one off
+/// @param layersAtMost m, never passed; after a shortening n is all
 public record ReadyState(
     Map<ReadyStep, Instant> stepsDone,
     Optional<GateA> gateA,
     Optional<Duration> contactLimit,
-    int layersPlanned) {
+    int layersPlanned,
+    int layersAtMost) {
 
   public ReadyState {
     stepsDone = Map.copyOf(stepsDone);
   }
 
   static ReadyState before(TreatmentPlan plan) {
-    return new ReadyState(Map.of(), Optional.empty(), plan.contactLimit(), plan.layersPlanned());
+    return new ReadyState(
+        Map.of(),
+        Optional.empty(),
+        plan.contactLimit(),
+        plan.layersPlanned(),
+        plan.layersAtMost());
   }
 
   ReadyState after(TreatmentEvent event, TreatmentPlan plan, Phase phase) {
@@ -57,8 +68,13 @@ public record ReadyState(
       case Looking fact ->
           switch (fact) {
             case RednessSeen seen when phase == Phase.READY -> done(ReadyStep.BASELINE, event.at());
-            case SensationAnswered told when phase == Phase.READY -> reopened();
-            case HotSpotFelt felt when phase == Phase.READY -> reopened();
+            case SensationAnswered(var value)
+                when phase == Phase.READY
+                    || phase == Phase.ARMED && !Gate.passes(value, false) ->
+                reopened();
+            case HotSpotFelt(var zone, var value)
+                when phase == Phase.READY || phase == Phase.ARMED && value > 0 ->
+                reopened();
             case RednessSeen _,
                 SensationAnswered _,
                 HotSpotFelt _,
@@ -69,6 +85,9 @@ public record ReadyState(
                 ResponseNoted _ ->
                 this;
           };
+      // One contact clock for both strengths, and the smaller limit.
+      case LayerStarted(var on, var nextRung) when nextRung ->
+          limitedTo(plan.nextRung().flatMap(Formula::mostContact));
       case Acting _, Ending _, Caring _, Recorded _ -> this;
     };
   }
@@ -76,19 +95,31 @@ public record ReadyState(
   private ReadyState done(ReadyStep step, Instant at) {
     Map<ReadyStep, Instant> more = steps();
     more.put(step, at);
-    return new ReadyState(more, gateA, contactLimit, layersPlanned);
+    return new ReadyState(more, gateA, contactLimit, layersPlanned, layersAtMost);
+  }
+
+  private ReadyState limitedTo(Optional<Duration> other) {
+    Optional<Duration> smaller =
+        Stream.of(contactLimit, other).flatMap(Optional::stream).min(Comparator.naturalOrder());
+    return new ReadyState(stepsDone, gateA, smaller, layersPlanned, layersAtMost);
   }
 
   private ReadyState decided(GateA choice, TreatmentPlan plan) {
     return switch (choice) {
       case KEEP, STOP ->
-          new ReadyState(stepsDone, Optional.of(choice), plan.contactLimit(), plan.layersPlanned());
+          new ReadyState(
+              stepsDone,
+              Optional.of(choice),
+              plan.contactLimit(),
+              plan.layersPlanned(),
+              plan.layersAtMost());
       case SHORTEN ->
           new ReadyState(
               stepsDone,
               Optional.of(choice),
               plan.contactLimit().map(Gate::shortened),
-              Gate.fewer(plan));
+              Gate.fewer(plan),
+              plan.contactLimit().isPresent() ? plan.layersAtMost() : Gate.fewer(plan));
     };
   }
 
@@ -96,7 +127,7 @@ public record ReadyState(
   private ReadyState reopened() {
     Map<ReadyStep, Instant> fewer = steps();
     fewer.remove(ReadyStep.GATE_A);
-    return new ReadyState(fewer, Optional.empty(), contactLimit, layersPlanned);
+    return new ReadyState(fewer, Optional.empty(), contactLimit, layersPlanned, layersAtMost);
   }
 
   private Map<ReadyStep, Instant> steps() {

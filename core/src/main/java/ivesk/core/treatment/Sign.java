@@ -12,13 +12,30 @@ public enum Sign {
   BLISTER("blister", Weight.INJURY),
   SWELLING("local swelling", Weight.INJURY),
   WHEALS("wheals", Weight.INJURY),
+  /// Follows from the whitening that was entered; nobody says it.
+  DEEP_FROST("frost beyond any endpoint", Weight.INJURY),
   ASKS_TO_STOP("client asks to stop", Weight.WISH);
 
   public enum Weight {
-    EMERGENCY,
-    EYE,
-    INJURY,
-    WISH
+    EMERGENCY("Emergency: call now"),
+    EYE("Rinse the eye now, 15 minutes"),
+    INJURY("Incident: cool, call"),
+    WISH("End");
+
+    private final String line;
+
+    Weight(String line) {
+      this.line = line;
+    }
+
+    public String line() {
+      return line;
+    }
+
+    /// Stands until somebody says how it ended.
+    public boolean alarm() {
+      return this != WISH;
+    }
   }
 
   private final String label;

@@ -1,11 +1,13 @@
 package ivesk.core.treatment;
 
+import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -61,9 +63,8 @@ public final class Treatment {
       case GateADecided(var choice, var note) ->
           choice == GateA.STOP && state.phase() == Phase.ARMED
               ? Optional.empty()
-              : when(
-                  state.phase() != Phase.READY || prepAnswer(state).isEmpty(),
-                  "ask how the prep feels first");
+              : when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
+                  .or(() -> Gate.a(plan, state, choice));
       case TimerArmed armed -> arm(plan, state);
       case LayerStarted(var zones, var nextRung) -> layer(plan, state, zones, nextRung, at);
       case ZoneReached(var zone) ->
@@ -71,7 +72,8 @@ public final class Treatment {
       case LayerCovered covered -> when(!state.layerRunning(), "no layer is being spread");
       case LayersExtended extended ->
           when(
-              state.acid().extended() || plan.layersAtMost() <= state.ready().layersPlanned(),
+              state.acid().extended()
+                  || state.ready().layersAtMost() <= state.ready().layersPlanned(),
               "no more layers are planned for today");
       case ZoneEnded(var zone) ->
           when(state.phase() != Phase.ACID, "no acid is on").or(() -> known(plan, zone));
@@ -86,15 +88,22 @@ public final class Treatment {
           when(
               state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
               "this is no step of the ending");
+      case EarlyEndExplained explained ->
+          when(!whyOwed(state), "it was not ended before its least time");
       case LeavingChecked checked ->
-          when(
-                  state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
-                  "the skin is not at rest")
+          alarmStands(plan, state)
+              .or(() ->
+                  when(
+                      state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
+                      "the skin is not at rest"))
               .or(() ->
                   when(
                       Advisor.shortContact(plan, state).isPresent(),
                       "the add-on is wiped off before the client leaves"));
-      case Signed signed -> when(state.phase() != Phase.CHECKED, "the leaving check is not done");
+      case Signed signed ->
+          when(state.phase() != Phase.CHECKED, "the leaving check is not done")
+              .or(() -> alarmStands(plan, state))
+              .or(() -> when(whyOwed(state), "say why it was ended before its least time"));
       case HotSpotFelt(var zone, var value) -> known(plan, zone);
       case RednessSeen(var grades) -> known(plan, grades.keySet());
       case WhiteningSeen(var zones, var grade) ->
@@ -103,9 +112,16 @@ public final class Treatment {
                   when(
                       grade == Whitening.CRYSTALS && !plan.formula().mayCrystallise(),
                       plan.formula().code() + " leaves no crystals: choose a frost level"));
-      case SensationAnswered _, SignSeen _, SignResolved _, ResponseNoted _, FanTurned _ ->
-          Optional.empty();
-      case WipeTested _ -> when(!state.wipeOwed(), "no wipe test is owed");
+      case SensationAnswered _, SignSeen _, ResponseNoted _, FanTurned _ -> Optional.empty();
+      case SignResolved(var sign, var note) ->
+          when(!state.signs().contains(sign), sign.label() + " does not stand");
+      case WipeTested(var zones, var cameOff) ->
+          known(plan, zones)
+              .or(() ->
+                  zones.stream()
+                      .filter(zone -> !state.zones().get(zone).wipeOwed())
+                      .findFirst()
+                      .map(zone -> "no wipe test is owed on the " + zone.label()));
       case AddOnPutOn _ -> addOn(plan, state);
       case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
       case ProductApplied _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
@@ -155,7 +171,7 @@ public final class Treatment {
     Optional<String> unknown = known(plan, zones);
     if (unknown.isPresent()) return unknown;
     Advice advice = Advisor.advise(plan, state, at);
-    if (!advice.kind().layer()) return Optional.of("no layer now: " + advice.reason());
+    if (!advice.kind().layer() && advice.other() != Advice.Action.TOUCH_UP) return Optional.of("no layer now: " + advice.reason());
     if (nextRung && advice.kind() != Advice.Kind.NEXT_RUNG) {
       return Optional.of("the next rung is not advised");
     }
@@ -163,6 +179,21 @@ public final class Treatment {
         .filter(zone -> !advice.zones().contains(zone))
         .findFirst()
         .map(zone -> "no layer on the " + zone.label() + ": it is white, ended or spent");
+  }
+
+  private static Optional<String> alarmStands(TreatmentPlan plan, TreatmentState state) {
+    return Alarm.standing(plan, state).stream()
+        .findFirst()
+        .map(alarm ->
+            Words.list(alarm.signs().stream().map(Sign::label).toList())
+                + ": say how it ended first");
+  }
+
+  /// It was ended by hand before the least time of its label, and nobody has said why.
+  public static boolean whyOwed(TreatmentState state) {
+    return state.ending().why().isEmpty()
+        && state.ending().byRow().isEmpty()
+        && state.ending().how().filter(AtEnd::beforeLeast).isPresent();
   }
 
   private static Optional<String> known(TreatmentPlan plan, Zone zone) {

@@ -91,8 +91,14 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
-  /// A damp swab over the white: it came off (crystals) or it stays (frost).
-  public record WipeTested(boolean cameOff) implements Looking {}
+  /// A damp swab over the white of these zones: it came off (crystals) or it stays (frost). It
+  /// answers for no other zone.
+  public record WipeTested(List<Zone> zones, boolean cameOff) implements Looking {
+    public WipeTested {
+      zones = List.copyOf(zones);
+      if (zones.isEmpty()) throw new IllegalArgumentException("the wipe test names no zone");
+    }
+  }
 
   /// A zone that reacts more than its neighbours, with its own number.
   public record HotSpotFelt(Zone zone, int value) implements Looking {
@@ -103,7 +109,12 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
   public record SignSeen(Sign sign) implements Looking {}
 
-  public record SignResolved(Sign sign, String note) implements Looking {}
+  /// @param note how it ended, in words
+  public record SignResolved(Sign sign, String note) implements Looking {
+    public SignResolved {
+      Require.text("how it ended", note, 500);
+    }
+  }
 
   public record ResponseNoted(Response response) implements Looking {}
 
@@ -190,6 +201,13 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   ///
   /// @param row of the advice that brought it; empty when the therapist ended unasked
   public record EndingStarted(Optional<Row> row) implements Ending {}
+
+  /// Why it was ended before the least time of its label.
+  public record EarlyEndExplained(String reason) implements Ending {
+    public EarlyEndExplained {
+      Require.text("reason", reason, 500);
+    }
+  }
 
   /// @param step one that the formula's ending has
   public record EndingStepDone(EndingStep step) implements Ending {}

@@ -4,10 +4,11 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
-import ivesk.core.treatment.Looks.ZoneState;
+
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,7 +54,7 @@ public record TreatmentState(
         ready.after(event, plan, phase),
         acid.after(event, phase, looks.response()),
         looks.after(event, plan, phase, acid),
-        ending.after(event, next),
+        ending.after(event, plan, this, next),
         care.after(event),
         event.at());
   }
@@ -112,22 +113,23 @@ public record TreatmentState(
     return firstTouch().flatMap(start -> ready.contactLimit().map(start::plus));
   }
 
-  /// Zones that have had acid, ended ones too. While the first layer is being spread: those reached
-  /// or reacting, and what comes before them in the order.
+  /// Layers that may go on today: n, or m once the therapist has asked for it.
+  public int layersPlanned() {
+    return acid.extended() ? ready.layersAtMost() : ready.layersPlanned();
+  }
+
+  /// Zones that have had acid, ended ones too: those that a layer has reached, and those that have
+  /// changed since the baseline.
   public List<Zone> treated(TreatmentPlan plan) {
     if (layers().isEmpty()) return List.of();
-    if (layers().size() > 1 || !layerRunning()) {
-      return plan.zones().stream()
-          .filter(zone -> layers().stream().anyMatch(layer -> layer.zones().contains(zone)))
-          .toList();
-    }
-    List<Zone> order = layers().getFirst().zones();
-    int furthest = 0;
-    for (int i = 0; i < order.size(); i++) {
-      ZoneState zone = zones().get(order.get(i));
-      if (zone.reached() || zone.reacts()) furthest = i;
-    }
-    return order.subList(0, furthest + 1);
+    return plan.zones().stream()
+        .filter(zone ->
+            zones().get(zone).reached()
+                || zones().get(zone).reacts()
+                || layers().stream()
+                    .filter(layer -> layer.coveredAt().isPresent())
+                    .anyMatch(layer -> layer.zones().contains(zone)))
+        .toList();
   }
 
   /// Treated zones that still carry acid.
@@ -151,7 +153,8 @@ public record TreatmentState(
     return endedAt().flatMap(end -> ending.restAt().map(rest -> Duration.between(end, rest)));
   }
 
-  public int worstSensation() {
-    return underAcid().stream().mapToInt(Told::value).max().orElse(0);
+  /// The highest number told with the acid on; empty when nobody was asked.
+  public Optional<Integer> worstSensation() {
+    return underAcid().stream().map(Told::value).max(Comparator.naturalOrder());
   }
 }

@@ -13,6 +13,7 @@ import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Question;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.SelectionFacts;
@@ -41,12 +42,12 @@ class PlanTest {
         T.minusDays(daysAgo),
         layers,
         Duration.ofSeconds(seconds),
-        true,
-        3);
+        PeelOutcome.WELL_TAKEN,
+        Optional.of(3));
   }
 
   private static TreatmentPlan plan(String code, Clients client, Wishes wishes) {
-    Ladders ladders = LadderRules.of(client.facts().pastPeels(), T);
+    Ladders ladders = LadderRules.of(client.facts().pastPeels(), T, Region.FACE);
     // A body whose face measures 600 cm2.
     Areas areas = new Areas(600 / 350.0, 35, Map.of());
     return Planning.plan(

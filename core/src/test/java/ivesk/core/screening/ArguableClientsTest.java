@@ -187,8 +187,8 @@ class ArguableClientsTest {
                         T.minusDays(30),
                         2,
                         Duration.ofMinutes(5),
-                        true,
-                        4))
+                        PeelOutcome.WELL_TAKEN,
+                        Optional.of(4)))
                 .answering(FLAKING, "yes"),
             WAIT,
             null,

@@ -93,8 +93,8 @@ class EveryRuleTest {
         T.minusDays(daysAgo),
         1,
         Duration.ofMinutes(3),
-        true,
-        3);
+        PeelOutcome.WELL_TAKEN,
+        Optional.of(3));
   }
 
   private static Clients back() {

@@ -350,8 +350,8 @@ class LimitsTest {
                       Clients.T.minusDays(60),
                       1,
                       Duration.ofMinutes(3),
-                      true,
-                      2));
+                      PeelOutcome.WELL_TAKEN,
+                      Optional.of(2)));
       assertThat(shut(again, "MAN-20")).isFalse();
       assertThat(shut(again, "TCA-10")).isTrue();
       assertThat(shut(again, "JES-RF")).isTrue();
@@ -475,8 +475,8 @@ class LimitsTest {
               Clients.T.minusDays(60),
               1,
               Duration.ofMinutes(3),
-              true,
-              3);
+              PeelOutcome.WELL_TAKEN,
+              Optional.of(3));
       assertThat(shutFor(easy().after(glycolic).patched()))
           .allMatch(said -> !said.contains("glycolic"));
       assertThat(shutFor(easy().sensitivity(Sensitivity.SENSITIVE).after(glycolic).patched()))

@@ -120,8 +120,8 @@ public final class RandomClients {
         T.minusDays(1 + random.nextInt(120)),
         1 + random.nextInt(3),
         Duration.ofMinutes(3),
-        random.nextBoolean(),
-        random.nextInt(11));
+        pick(random, PeelOutcome.values()),
+        Optional.of(random.nextInt(11)));
   }
 
   private static HomeProduct product(Random random) {

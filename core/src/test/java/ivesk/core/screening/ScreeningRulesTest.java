@@ -486,8 +486,8 @@ class ScreeningRulesTest {
           T.minusDays(daysAgo),
           layers,
           Duration.ofMinutes(3),
-          true,
-          3);
+          PeelOutcome.WELL_TAKEN,
+          Optional.of(3));
     }
 
     @Test

@@ -19,6 +19,7 @@ import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Condition;
@@ -43,7 +44,7 @@ class GatesTest {
 
   private static SelectionFacts facts(Clients client) {
     return SelectionFacts.of(
-        client.facts(), client.screened(), LadderRules.of(client.facts().pastPeels(), T));
+        client.facts(), client.screened(), LadderRules.of(client.facts().pastPeels(), T, Region.FACE));
   }
 
   private static SelectionFacts booked(Clients client, int minutes) {
@@ -87,8 +88,8 @@ class GatesTest {
         T.minusDays(daysAgo),
         layers,
         Duration.ofMinutes(3),
-        wellTaken,
-        3);
+        wellTaken ? PeelOutcome.WELL_TAKEN : PeelOutcome.ADVERSE,
+        Optional.of(3));
   }
 
   private static Lot lot(String code, LocalDate expires, double left) {

@@ -48,8 +48,9 @@ class SelectionTest {
         Map.of(family, "so far"),
         Map.of(lastCode, 1),
         Set.of(family),
+        Set.of(),
         Optional.of(family),
-        6);
+        new Ladders.Milder(6, 6));
   }
 
   private static SelectionFacts withEvent(Clients client, LocalDate event) {
@@ -339,8 +340,8 @@ class SelectionTest {
     @Test
     void theStrongFamiliesComeAfterThreeMilderPeels() {
       assertThat(reasons(choose(easy()), "TCA-10")).contains("three well-taken peels");
-      Ladders two = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Optional.empty(), 2);
-      Ladders three = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Optional.empty(), 3);
+      Ladders two = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(2, 1));
+      Ladders three = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(3, 1));
       assertThat(reasons(choose(easy(), two), "JES-RF")).contains("so far 2");
       assertThat(choose(easy(), three).tile("TCA-10").open()).isTrue();
     }
@@ -458,7 +459,7 @@ class SelectionTest {
 
     @Test
     void firstVisitNumbersAndOneInDarkerTypes() {
-      Ladders ready = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Optional.empty(), 3);
+      Ladders ready = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(3, 1));
       assertThat(choose(easy().type(Phototype.III), ready).tile("JES-RF").layers()).isEqualTo(2);
       assertThat(choose(easy().type(Phototype.IV).primed(20), ready).tile("JES-RF").layers())
           .isEqualTo(1);
@@ -472,8 +473,9 @@ class SelectionTest {
               Map.of(),
               Map.of("JES-RF", 2),
               Set.of(Family.JESSNER),
+              Set.of(),
               Optional.empty(),
-              3);
+              new Ladders.Milder(3, 0));
       ScreeningFacts three = easy().type(Phototype.III).facts();
       SelectionFacts facts = SelectionFacts.of(three, easy().type(Phototype.III).screened(), had);
       assertThat(Selection.plannedLayers(ivesk.core.formula.Library.get("JES-RF"), facts))

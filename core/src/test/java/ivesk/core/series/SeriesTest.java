@@ -8,11 +8,13 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.selection.Ladders;
 import ivesk.core.series.NextPeel.Step;
 import ivesk.core.skin.Phototype;
@@ -44,14 +46,22 @@ import org.junit.jupiter.api.Test;
 class SeriesTest {
 
   private static PastPeel peel(String code, int daysAgo, int layers, boolean well) {
+    return peel(code, daysAgo, layers, well ? PeelOutcome.WELL_TAKEN : PeelOutcome.ADVERSE);
+  }
+
+  private static PastPeel peel(String code, int daysAgo, PeelOutcome outcome) {
+    return peel(code, daysAgo, 1, outcome);
+  }
+
+  private static PastPeel peel(String code, int daysAgo, int layers, PeelOutcome outcome) {
     return new PastPeel(
         Library.get(code),
         Region.FACE,
         T.minusDays(daysAgo),
         layers,
         Duration.ofMinutes(3),
-        well,
-        3);
+        outcome,
+        Optional.of(3));
   }
 
   private static List<PastPeel> times(int n, String code, int every) {
@@ -59,7 +69,7 @@ class SeriesTest {
   }
 
   private static int rung(List<PastPeel> past, Family family) {
-    return LadderRules.of(past, T).rungs().getOrDefault(family, 0);
+    return LadderRules.of(past, T, Region.FACE).rungs().getOrDefault(family, 0);
   }
 
   @Nested
@@ -69,17 +79,17 @@ class SeriesTest {
     void upOneRungAfterAFullSeriesAndNotBefore() {
       assertThat(rung(times(5, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(1);
       assertThat(rung(times(6, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(2);
-      assertThat(LadderRules.of(times(5, "GLY-20", 14), T).reasons().get(Family.GLYCOLIC))
+      assertThat(LadderRules.of(times(5, "GLY-20", 14), T, Region.FACE).reasons().get(Family.GLYCOLIC))
           .contains("6 peels at rung 1")
           .contains("5 done");
     }
 
     @Test
-    void aPeelNotWellTakenDoesNotCountAndGoesDown() {
+    void anAdversePeelDoesNotCountAndGoesTwoDown() {
       List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 28));
       past.add(peel("GLY-35", 14, 1, false));
       assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
-      assertThat(LadderRules.of(past, T).running()).as("no series after a reaction").isEmpty();
+      assertThat(LadderRules.of(past, T, Region.FACE).running()).as("no series after a reaction").isEmpty();
     }
 
     @Test
@@ -92,11 +102,11 @@ class SeriesTest {
               p.on().minusMonths(7),
               1,
               p.contact(),
-              true,
+              PeelOutcome.WELL_TAKEN,
               p.worstSensation()));
       past.add(peel("GLY-35", 200, 1, true));
       assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
-      assertThat(LadderRules.of(past, T).running()).isEmpty();
+      assertThat(LadderRules.of(past, T, Region.FACE).running()).isEmpty();
     }
 
     @Test
@@ -120,8 +130,8 @@ class SeriesTest {
       List<PastPeel> past = new ArrayList<>(times(3, "MAN-20", 14));
       past.add(peel("MAN-20", 7, 1, false));
       past.add(peel("TCA-10", 100, 1, true));
-      Ladders ladders = LadderRules.of(past, T);
-      assertThat(ladders.milderPeels()).isEqualTo(3);
+      Ladders ladders = LadderRules.of(past, T, Region.FACE);
+      assertThat(ladders.milder().peels()).isEqualTo(3);
       assertThat(ladders.firstWith(Family.GLYCOLIC)).isTrue();
       assertThat(ladders.firstWith(Family.MANDELIC)).isFalse();
       assertThat(ladders.lastLayers()).containsEntry("TCA-10", 1);
@@ -129,8 +139,8 @@ class SeriesTest {
 
     @Test
     void theLastFamilyRuns() {
-      assertThat(LadderRules.of(times(2, "SAL-10", 14), T).running()).contains(Family.SALICYLIC);
-      assertThat(LadderRules.of(List.of(), T).running()).isEmpty();
+      assertThat(LadderRules.of(times(2, "SAL-10", 14), T, Region.FACE).running()).contains(Family.SALICYLIC);
+      assertThat(LadderRules.of(List.of(), T, Region.FACE).running()).isEmpty();
     }
   }
 
@@ -154,6 +164,7 @@ class SeriesTest {
           Optional.empty(),
           1,
           true,
+          TakeOff.BY_FORMULA,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(150),
           Volume.ml(0.8),
@@ -174,8 +185,11 @@ class SeriesTest {
       facts.addAll(List.of(more));
       facts.add(new EndingStarted(Optional.of(Row.values()[endRow - 1])));
       for (int i = 0; i < facts.size(); i++) {
-        events.add(
-            new TreatmentEvent(new UUID(0, i), start.plusSeconds(30L * i), "ines", facts.get(i)));
+        boolean end = facts.get(i) instanceof EndingStarted;
+        Instant limit =
+            start.plusSeconds(30).plus(plan.contactLimit().orElse(Duration.ofMinutes(10)));
+        Instant at = end ? limit : start.plusSeconds(30L * i);
+        events.add(new TreatmentEvent(new UUID(0, i), at, "ines", facts.get(i)));
       }
       return TreatmentState.replay(plan, events);
     }
@@ -233,8 +247,14 @@ class SeriesTest {
     }
 
     @Test
-    void endedEarlyGoesLower() {
-      assertThat(next("GLY-35", 1, 9, 6, easy(), List.of()).step()).isEqualTo(Step.LOWER);
+    void tooStrongStaysForLessTimeAndTwiceRunningGoesLower() {
+      NextPeel once = next("GLY-35", 1, 9, 6, easy(), List.of());
+      assertThat(once.step()).isEqualTo(Step.SHORTER);
+      assertThat(once.formula().orElseThrow().code()).isEqualTo("GLY-35");
+      NextPeel twice =
+          next("GLY-35", 1, 9, 6, easy(), List.of(peel("GLY-35", 20, PeelOutcome.TOO_STRONG)));
+      assertThat(twice.step()).isEqualTo(Step.LOWER);
+      assertThat(twice.formula().orElseThrow().code()).isEqualTo("GLY-20");
     }
 
     @Test

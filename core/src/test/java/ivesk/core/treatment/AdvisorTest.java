@@ -108,7 +108,7 @@ class AdvisorTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"TCA-10, F3", "TCA-10, F4", "SAL-20, F3", "JES-RF, F4", "GLY-35, F3"})
+    @CsvSource({"TCA-10, F3", "TCA-10, F4", "SAL-20, F4", "JES-RF, F4", "GLY-35, F3"})
     void solidOrGreyFrostEndsItOnAnyFormulaInOneZone(String code, Whitening grade) {
       row(Peel.of(code).onSkin().white(50, grade, CHIN).advice(51), 3, Kind.END_NOW);
     }
@@ -273,7 +273,7 @@ class AdvisorTest {
         String code, Phototype type, Whitening grade, boolean ends) {
       Peel peel = Peel.of(code).type(type).onSkin().white(40, grade, HALF);
       assertThat(peel.rowAt(41)).isEqualTo(9);
-      peel.say(45, new WipeTested(false));
+      peel.say(45, new WipeTested(List.of(HALF), false));
       assertThat(peel.rowAt(46) == 7).isEqualTo(ends);
     }
 
@@ -342,7 +342,7 @@ class AdvisorTest {
       Peel peel = Peel.of("SAL-10").onSkin().feels(30, 3).white(50, Whitening.F1, FOREHEAD, NOSE);
       row(peel.advice(51), 9, Kind.WIPE_TEST);
       assertThat(peel.advice(51).zones()).containsExactly(FOREHEAD, NOSE);
-      peel.say(60, new WipeTested(true));
+      peel.say(60, new WipeTested(List.of(FOREHEAD, NOSE), true));
       assertThat(peel.state().zones().get(NOSE).whitening()).isEqualTo(Whitening.CRYSTALS);
       row(peel.advice(61), 14, Kind.FINISH);
     }
@@ -353,7 +353,7 @@ class AdvisorTest {
           Peel.of("SAL-10")
               .onSkin()
               .white(50, Whitening.CRYSTALS, NOSE)
-              .say(60, new WipeTested(false));
+              .say(60, new WipeTested(List.of(NOSE), false));
       assertThat(peel.state().zones().get(NOSE).whitening()).isEqualTo(Whitening.F1);
       row(peel.advice(61), 10, Kind.END_ZONE);
     }
@@ -367,7 +367,7 @@ class AdvisorTest {
               .feels(200, 2)
               .white(206, Whitening.CRYSTALS, NOSE);
       assertThat(peel.refuses(210, new LayerStarted(FACE, false))).isPresent();
-      peel.say(211, new WipeTested(true));
+      peel.say(211, new WipeTested(List.of(NOSE), true));
       assertThat(peel.refuses(212, new LayerStarted(FACE, false))).isEmpty();
     }
 
@@ -383,7 +383,7 @@ class AdvisorTest {
           Peel.of("SAL-10")
               .onSkin()
               .white(50, Whitening.CRYSTALS, NOSE)
-              .say(55, new WipeTested(true))
+              .say(55, new WipeTested(List.of(NOSE), true))
               .white(60, Whitening.F1, CHIN);
       row(peel.advice(61), 9, Kind.WIPE_TEST);
       assertThat(peel.advice(61).zones()).containsExactly(CHIN);
@@ -611,7 +611,7 @@ class AdvisorTest {
               .onSkin()
               .feels(206, 3)
               .white(207, Whitening.F1, HALF)
-              .say(208, new WipeTested(false));
+              .say(208, new WipeTested(List.of(HALF), false));
       assertThat(layers.advice(209).kind()).isEqualTo(Kind.SAME_AGAIN);
       Peel frost =
           Peel.of("JES-RF")
@@ -620,7 +620,7 @@ class AdvisorTest {
               .onSkin()
               .feels(206, 3)
               .white(207, Whitening.F1, HALF)
-              .say(208, new WipeTested(false));
+              .say(208, new WipeTested(List.of(HALF), false));
       row(frost.advice(209), 14, Kind.FINISH);
     }
 

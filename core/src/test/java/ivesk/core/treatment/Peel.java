@@ -4,6 +4,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -61,6 +62,7 @@ final class Peel {
     private boolean firstFrost;
     private Optional<Formula> nextRung = Optional.empty();
     private Optional<AddOn> addOn = Optional.empty();
+    private TakeOff takeOff = TakeOff.BY_FORMULA;
 
     Plan(Formula formula) {
       this.formula = formula;
@@ -108,6 +110,11 @@ final class Peel {
       return this;
     }
 
+    Plan takenOff(TakeOff how) {
+      takeOff = how;
+      return this;
+    }
+
     TreatmentPlan plan() {
       int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
       return new TreatmentPlan(
@@ -125,6 +132,7 @@ final class Peel {
           nextRung,
           1,
           true,
+          takeOff,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(560),
           Volume.ml(2.8),

@@ -112,7 +112,7 @@ class RandomPeelsTest {
     assertThat(state.layerRunning()).isFalse();
     assertThat(state.signs()).doesNotContain(Sign.EYE, Sign.BLISTER, Sign.FAINT);
     for (Zone zone : advice.zones()) {
-      Looks.ZoneState seen = state.zones().get(zone);
+      ZoneState seen = state.zones().get(zone);
       assertThat(Endpoints.ends(peel.plan, seen)).as("no layer over ending whitening").isFalse();
       assertThat(seen.whitening().frost()).isFalse();
       assertThat(seen.ended()).isFalse();
@@ -166,7 +166,7 @@ class RandomPeelsTest {
           return new LayerCovered();
         }
         case WIPE -> {
-          return new WipeTested(random.nextInt(3) > 0);
+          return new WipeTested(advice.zones(), random.nextInt(3) > 0);
         }
         case END_ZONE -> {
           return new ZoneEnded(advice.zones().getFirst());
@@ -184,7 +184,7 @@ class RandomPeelsTest {
         case WIPE_ADD_ON -> {
           return new AddOnWipedOff();
         }
-        case END, NONE, ASK, ARM, FAN, MORE_LAYERS, LEAVING_CHECK -> {}
+        case END, NONE, ASK, ARM, FAN, MORE_LAYERS, TOUCH_UP, LEAVING_CHECK -> {}
       }
       if (advice.passable() && random.nextInt(3) == 0) {
         return new AdviceDeclined(advice.row().orElseThrow(), "for the test");
@@ -196,7 +196,7 @@ class RandomPeelsTest {
       case 2 -> new ZoneReached(zone);
       case 3 -> new WhiteningSeen(some(random, zones), WHITE[random.nextInt(WHITE.length)]);
       case 4 -> new WhiteningSeen(List.of(zone), WHITE[random.nextInt(4)]);
-      case 5 -> new WipeTested(random.nextBoolean());
+      case 5 -> new WipeTested(some(random, zones), random.nextBoolean());
       case 6 -> new RednessSeen(Map.of(zone, random.nextInt(4)));
       case 7 -> new HotSpotFelt(zone, random.nextInt(11));
       case 8 -> new ZoneEnded(zone);

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.DepthClass;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
@@ -63,7 +64,9 @@ class SessionTest {
     return ended(Peel.of(code), row);
   }
 
+  /// At its limit of two minutes, where it has one.
   private static Peel ended(Peel.Plan plan, Optional<Row> row) {
+    if (plan.plan().contactLimit().isPresent()) plan.contact(120);
     Peel peel = plan.onSkin().feels(60, 3).say(120, new EndingStarted(row));
     double at = 130;
     for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
@@ -130,7 +133,6 @@ class SessionTest {
               new GateADecided(GateA.SHORTEN, ""));
       assertThat(state.ready().contactLimit()).contains(Duration.ofSeconds(180));
       assertThat(Gate.shortened(Duration.ofSeconds(95))).isEqualTo(Duration.ofSeconds(70));
-      assertThat(Gate.shortened(Duration.ofSeconds(32))).isEqualTo(Duration.ofSeconds(30));
     }
 
     @Test
@@ -240,8 +242,8 @@ class SessionTest {
                   .onSkin()
                   .refuses(40, new WhiteningSeen(List.of(CHIN), Whitening.CRYSTALS)))
           .hasValueSatisfying(why -> assertThat(why).contains("no crystals"));
-      assertThat(Peel.of("SAL-10").onSkin().refuses(40, new WipeTested(true)))
-          .contains("no wipe test is owed");
+      assertThat(Peel.of("SAL-10").onSkin().refuses(40, new WipeTested(List.of(CHIN), true)))
+          .contains("no wipe test is owed on the chin");
     }
 
     @Test
@@ -432,10 +434,13 @@ class SessionTest {
     @Test
     void wellTakenWhenItsTimeWasReachedCalmly() {
       Peel peel = ended("MAN-20", Optional.of(Row.LIMIT));
-      assertThat(Outcome.wellTaken(peel.plan, peel.state())).isTrue();
-      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.of(Row.STOP_LINE)).state()))
+      assertThat(Outcome.of(peel.state()) == PeelOutcome.WELL_TAKEN).isTrue();
+      assertThat(Outcome.of(ended("MAN-20", Optional.of(Row.STOP_LINE)).state()) == PeelOutcome.WELL_TAKEN)
           .isFalse();
-      assertThat(Outcome.wellTaken(peel.plan, ended("MAN-20", Optional.empty()).state())).isFalse();
+      Peel byHand = Peel.of("MAN-20").contact(120).onSkin().feels(60, 3);
+      assertThat(Outcome.of(byHand.say(119, new EndingStarted(Optional.empty())).state()))
+          .as("calm, a second too early")
+          .isEqualTo(PeelOutcome.CUT_SHORT);
     }
 
     @Test
@@ -445,7 +450,7 @@ class SessionTest {
               .say(250, new SignSeen(Sign.EYE))
               .say(1200, new SignResolved(Sign.EYE, "rinsed"));
       assertThat(Outcome.injured(peel.state())).isTrue();
-      assertThat(Outcome.wellTaken(peel.plan, peel.state())).isFalse();
+      assertThat(Outcome.of(peel.state()) == PeelOutcome.WELL_TAKEN).isFalse();
     }
 
     @Test
@@ -463,7 +468,7 @@ class SessionTest {
               .onSkin()
               .feels(40, 4)
               .white(60, Whitening.CRYSTALS, FOREHEAD)
-              .say(66, new WipeTested(true))
+              .say(66, new WipeTested(List.of(FOREHEAD), true))
               .say(80, new HotSpotFelt(CHIN, 5))
               .say(300, new EndingStarted(Optional.of(Row.LIMIT)));
       assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(301)))
