@@ -25,10 +25,14 @@ public final class Outcome {
     if (injured(state) || state.looks().incident()) return PeelOutcome.ADVERSE;
     Optional<AtEnd> end = state.ending().how();
     if (end.isEmpty()) return PeelOutcome.CUT_SHORT;
+    Optional<Row> row = state.ending().byRow();
+    if (row.filter(by -> by == Row.STOP_LINE || by == Row.HOLD_LINE).isPresent()) {
+      return PeelOutcome.TOO_STRONG;
+    }
     boolean late = end.get().late();
     boolean asPlanned =
         end.get().planReached()
-            || state.ending().byRow().filter(row -> row.asPlanned() && row != Row.LIMIT).isPresent();
+            || row.filter(by -> by.asPlanned() && by != Row.LIMIT).isPresent();
     if (asPlanned && !late && end.get().answered() && end.get().belowHold()) {
       return PeelOutcome.WELL_TAKEN;
     }

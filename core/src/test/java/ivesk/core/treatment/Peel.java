@@ -50,6 +50,11 @@ final class Peel {
     return new Plan(Library.get(code));
   }
 
+  /// The client is in the room, nothing else is done.
+  static Peel opened(Plan plan) {
+    return new Peel(plan.plan());
+  }
+
   /// A plan in the making: type III, normal skin, a returning client, everything as the library.
   static final class Plan {
     private final Formula formula;

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.Seeds;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
@@ -28,10 +30,12 @@ import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.Signed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -102,7 +106,32 @@ class RandomPeelsTest {
     assertThat(advice.line()).isNotBlank();
     boolean acid = state.phase() == Phase.ACID;
     if (acid) assertThat(advice.row()).isPresent();
-    if (!advice.kind().layer()) return;
+    if (!Alarm.standing(peel.plan, state).isEmpty()) {
+      assertThat(advice.row().orElseThrow()).as("an alarm").isLessThanOrEqualTo(Row.INJURY);
+      assertThat(peel.refuses(0, new Signed("s", "n"))).as("no signature over it").isPresent();
+    }
+    if (state.phase().afterAcid() && advice.row().isEmpty()) {
+      boolean deep = state.zones().values().stream().anyMatch(zone -> zone.redness() == 3);
+      if (deep && state.phase() != Phase.ENDING) {
+        assertThat(advice.line()).as("deep redness is said").matches("(Incident|Wipe test).*");
+      }
+    }
+    if (state.layers().isEmpty()) {
+      assertThat(Outcome.of(state)).isNotIn(PeelOutcome.WELL_TAKEN, PeelOutcome.TOO_STRONG);
+    }
+    if (!advice.kind().layer() && advice.other() != Action.TOUCH_UP) return;
+    state
+        .lastUnderAcid()
+        .ifPresent(told ->
+            assertThat(told.value())
+                .as("no layer at or above hold")
+                .isLessThan(SensationLines.at(peel.plan, state, told.at()).hold()));
+    if (acid && state.limitAt().isPresent()) {
+      assertThat(Duration.between(now, state.limitAt().get()))
+          .as("dwell and 30 s are left")
+          .isGreaterThanOrEqualTo(peel.plan.dwell().plusSeconds(30));
+    }
+    assertThat(state.layers().size()).isLessThan(state.ready().layersAtMost());
     assertThat(state.phase()).isIn(Phase.ARMED, Phase.ACID);
     if (state.limitAt().isPresent()) {
       assertThat(now).as("no layer past a hard limit").isBefore(state.limitAt().get());
@@ -116,6 +145,7 @@ class RandomPeelsTest {
       assertThat(Endpoints.ends(peel.plan, seen)).as("no layer over ending whitening").isFalse();
       assertThat(seen.whitening().frost()).isFalse();
       assertThat(seen.ended()).isFalse();
+      assertThat(seen.hotSpot().orElse(0)).isLessThan(state.layers().isEmpty() ? 1 : 7);
     }
   }
 

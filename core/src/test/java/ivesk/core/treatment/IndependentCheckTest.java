@@ -1,0 +1,637 @@
+package ivesk.core.treatment;
+
+import static ivesk.core.skin.Zone.CHEEK_LEFT;
+import static ivesk.core.skin.Zone.CHEEK_RIGHT;
+import static ivesk.core.skin.Zone.CHIN;
+import static ivesk.core.skin.Zone.FOREHEAD;
+import static ivesk.core.skin.Zone.NOSE;
+import static ivesk.core.treatment.Peel.FACE;
+import static ivesk.core.treatment.Peel.at;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.plan.TakeOff;
+import ivesk.core.screening.PeelOutcome;
+import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Sensitivity;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Advice.Action;
+import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/// What an independent check of the live session found, line by line; each failed before it was
+/// mended. The rules are common practice, no source.
+class IndependentCheckTest {
+  private static final Zone[] CHEEKS = {CHEEK_LEFT, CHEEK_RIGHT};
+
+  /// END at a moment, every step of the ending done.
+  private static Peel taken(Peel peel, double end, Optional<Row> row) {
+    peel.say(end, new EndingStarted(row));
+    double at = end + 10;
+    for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
+      peel.say(at, new EndingStepDone(step));
+      at += 5;
+    }
+    return peel;
+  }
+
+  private static Peel taken(Peel peel, double end) {
+    return taken(peel, end, Optional.empty());
+  }
+
+  private static PeelOutcome outcome(Peel peel) {
+    return Outcome.of(peel.state());
+  }
+
+  @Nested
+  class OneSwabOneAnswer {
+
+    @Test
+    void theCheeksNeverClearTheChin() {
+      Peel peel = Peel.of("SAL-20").onSkin().white(50, Whitening.F1, CHEEK_LEFT, CHEEK_RIGHT, CHIN);
+      peel.say(60, new WipeTested(List.of(CHEEKS), true));
+      assertThat(peel.rowAt(61)).isEqualTo(9);
+      assertThat(peel.advice(61).zones()).containsExactly(CHIN);
+      assertThat(peel.state().zones().get(CHIN).wipeOwed()).isTrue();
+      assertThat(peel.refuses(62, new WipeTested(List.of(CHEEK_LEFT), false)))
+          .contains("no wipe test is owed on the left cheek");
+    }
+
+    @Test
+    void provenCrystalsAreAskedAboutOnlyWhereTheySpread() {
+      Peel peel =
+          Peel.of("SAL-20")
+              .onSkin()
+              .white(50, Whitening.F1, CHEEKS)
+              .say(55, new WipeTested(List.of(CHEEKS), true))
+              .white(70, Whitening.F1, CHEEK_LEFT, CHEEK_RIGHT, NOSE);
+      assertThat(peel.advice(71).zones()).containsExactly(NOSE);
+      assertThat(peel.state().zones().get(CHEEK_LEFT).whitening()).isEqualTo(Whitening.CRYSTALS);
+    }
+
+    @Test
+    void moreWhiteThanWasProvenIsAskedAboutAgain() {
+      Peel peel =
+          Peel.of("SAL-20")
+              .onSkin()
+              .white(50, Whitening.F1, CHIN)
+              .say(55, new WipeTested(List.of(CHIN), true))
+              .white(70, Whitening.F2, CHIN);
+      assertThat(peel.rowAt(71)).isEqualTo(9);
+    }
+
+    @Test
+    void salicylicF3IsWipedAtOnceAndEndsWhenItStaysOrGoesUntested() {
+      Peel peel = Peel.of("SAL-20").onSkin().white(50, Whitening.F3, CHIN);
+      assertThat(peel.rowAt(50)).isEqualTo(9);
+      assertThat(peel.rowAt(64.9)).isEqualTo(9);
+      assertThat(peel.rowAt(65)).isEqualTo(3);
+      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(at(65));
+      assertThat(peel.say(60, new WipeTested(List.of(CHIN), false)).rowAt(61)).isEqualTo(3);
+      Peel crystals = Peel.of("SAL-20").onSkin().white(50, Whitening.F3, CHIN);
+      crystals.say(60, new WipeTested(List.of(CHIN), true));
+      assertThat(crystals.rowAt(80)).isNotEqualTo(3);
+      assertThat(Peel.of("SAL-20").onSkin().white(50, Whitening.F4, CHIN).rowAt(50)).isEqualTo(3);
+    }
+  }
+
+  @Nested
+  class NoLayerAtTheLines {
+
+    @ParameterizedTest
+    @ValueSource(ints = {5, 7, 8, 9, 10})
+    void whateverWasPassed(int value) {
+      Peel peel = Peel.of("TCA-10").layers(2, 3).onSkin().feels(206, value);
+      for (int i = 0; i < 3 && peel.advice(208 + i).passable(); i++) {
+        peel.say(
+            208 + i,
+            new AdviceDeclined(peel.advice(208 + i).row().orElseThrow(), "client wants to go on"));
+      }
+      Advice advice = peel.advice(212);
+      assertThat(advice.kind()).isEqualTo(Kind.FINISH);
+      assertThat(advice.other()).isEqualTo(Action.NONE);
+      assertThat(peel.refuses(212, new LayerStarted(FACE, false))).isPresent();
+    }
+  }
+
+  @Nested
+  class TheBaselineIsNoRise {
+
+    @Test
+    void redBeforeTheAcidStaysWhereItWas() {
+      Peel peel = Peel.of("GLY-20").armed().red(-5, 2, CHIN).layer(0).covered(25).feels(30, 2);
+      assertThat(peel.rowAt(31)).isNotEqualTo(8);
+      peel.red(40, 2, CHIN);
+      assertThat(peel.rowAt(41)).isNotEqualTo(8);
+      peel.red(50, 3, CHIN);
+      assertThat(peel.rowAt(51)).as("one grade up: that zone").isEqualTo(10);
+    }
+
+    @Test
+    void twoGradesUpFromOneLookToTheNextStillEndIt() {
+      Peel peel = Peel.of("GLY-20").armed().red(-5, 1, CHIN).layer(0).covered(25);
+      assertThat(peel.red(40, 3, CHIN).rowAt(41)).isEqualTo(8);
+    }
+  }
+
+  @Nested
+  class GateAHolds {
+
+    private Peel prepped(Peel.Plan plan, int answer) {
+      Peel peel = Peel.opened(plan);
+      for (ReadyStep step : ReadyStep.values()) {
+        if (!step.answered()) peel.say(-100, new StepDone(step, ""));
+      }
+      return peel.say(-60, new RednessSeen(Peel.all(0))).feels(-50, answer);
+    }
+
+    @Test
+    void aKeptHotSpotStaysOutOfTheFirstLayer() {
+      Peel peel =
+          prepped(Peel.of("JES-RF").layers(2, 2), 2)
+              .say(-49, new HotSpotFelt(CHIN, 4))
+              .say(-45, new GateADecided(GateA.KEEP, "barrier on it"))
+              .say(-10, new TimerArmed());
+      assertThat(peel.advice(-5).zones()).doesNotContain(CHIN).hasSize(FACE.size() - 1);
+      assertThat(peel.advice(-5).reason()).contains("Chin under barrier");
+      assertThat(peel.refuses(-5, new LayerStarted(List.of(CHIN), false))).isPresent();
+    }
+
+    @Test
+    void anEightCannotBeKept() {
+      Peel peel = prepped(Peel.of("GLY-35"), 8);
+      assertThat(peel.refuses(-45, new GateADecided(GateA.KEEP, "")).orElseThrow())
+          .startsWith("8 before any acid");
+      assertThat(peel.refuses(-45, new GateADecided(GateA.SHORTEN, ""))).isEmpty();
+      assertThat(prepped(Peel.of("GLY-35"), 7).refuses(-45, new GateADecided(GateA.KEEP, "")))
+          .isEmpty();
+    }
+
+    @Test
+    void anAnswerAfterArmingIsJudgedTheSame() {
+      Peel peel = Peel.of("GLY-35").armed().feels(-5, 5);
+      assertThat(peel.state().phase()).isEqualTo(Phase.READY);
+      assertThat(peel.state().ready().gateA()).isEmpty();
+      assertThat(peel.refuses(-4, new LayerStarted(FACE, false))).isPresent();
+      peel.say(-3, new GateADecided(GateA.KEEP, "tears, blotted")).say(-2, new TimerArmed());
+      assertThat(peel.advice(-1).kind()).isEqualTo(Kind.START);
+      assertThat(Peel.of("GLY-35").armed().say(-5, new HotSpotFelt(CHIN, 3)).state().phase())
+          .isEqualTo(Phase.READY);
+      assertThat(Peel.of("GLY-35").armed().feels(-5, 3).state().phase()).isEqualTo(Phase.ARMED);
+    }
+
+    @Test
+    void jessnerShortenedToOneLayerIsNotOfferedTheSecond() {
+      Peel peel =
+          prepped(Peel.of("JES-RF").layers(2, 3), 4)
+              .say(-45, new GateADecided(GateA.SHORTEN, ""))
+              .say(-10, new TimerArmed())
+              .layer(0)
+              .covered(25)
+              .feels(206, 1);
+      assertThat(peel.advice(207).other()).isEqualTo(Action.NONE);
+      assertThat(peel.refuses(207, new LayersExtended())).isPresent();
+    }
+
+    @Test
+    void aShorteningUnderAMinuteShutsTheFormula() {
+      Peel peel = prepped(Peel.of("PYR-40").contact(60), 4);
+      assertThat(peel.refuses(-45, new GateADecided(GateA.SHORTEN, "")).orElseThrow())
+          .contains("less than 60 s");
+      assertThat(Gate.shortensTo(Peel.of("GLY-35").plan()).orElseThrow().contact())
+          .contains(Duration.ofSeconds(180));
+      assertThat(Gate.shortensTo(Peel.of("TCA-10").plan())).as("one coat of one").isEmpty();
+    }
+  }
+
+  @Nested
+  class HowOftenToAsk {
+
+    private static Duration checkIn(Peel peel) {
+      return Advisor.checkIn(peel.plan, peel.state());
+    }
+
+    @Test
+    void theEyeContourEveryThirtySeconds() {
+      assertThat(checkIn(Peel.of("EYE-L").onSkin())).hasSeconds(30);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"240, 3, 60", "299, 3, 60", "300, 3, 300", "1500, 3, 300", "1500, 4, 30"})
+    void longWearEveryMinuteForFiveThenEveryFive(int lastAsked, int value, int seconds) {
+      assertThat(checkIn(Peel.of("LWC-8").onSkin().feels(lastAsked, value))).hasSeconds(seconds);
+    }
+
+    @Test
+    void atAHoldLineOfThreeTheClockCountsThirtyToo() {
+      Peel peel = Peel.of("LAC-30").sensitivity(Sensitivity.SENSITIVE).onSkin().feels(40, 3);
+      assertThat(peel.advice(41).kind()).isEqualTo(Kind.HOLD);
+      assertThat(peel.advice(41).reason()).contains("30 seconds");
+      assertThat(Advisor.clocks(peel.plan, peel.state()).askAt()).contains(at(70));
+    }
+
+    @Test
+    void endBeforeTheLeastTimeAsksWhy() {
+      Peel peel = taken(Peel.of("LWC-8").onSkin().feels(60, 2), 1200).feels(1300, 0);
+      peel.say(1310, new LeavingChecked(true, List.of()));
+      assertThat(Treatment.whyOwed(peel.state())).isTrue();
+      assertThat(peel.refuses(1320, new Signed("s", "n")).orElseThrow()).contains("least time");
+      peel.say(1321, new EarlyEndExplained("had to leave"));
+      assertThat(peel.refuses(1322, new Signed("s", "n"))).isEmpty();
+      assertThat(Outcome.summary(peel.plan, peel.state(), at(1322))).contains("had to leave");
+      assertThat(taken(Peel.of("LWC-8").onSkin(), 2700).refuses(2800, new EarlyEndExplained("x")))
+          .as("at its least time")
+          .isPresent();
+    }
+  }
+
+  @Nested
+  class LinesAndZones {
+
+    @Test
+    void jessnerByFirstFrostEndsAtF1Anywhere() {
+      Peel peel =
+          Peel.of("JES-RF")
+              .layers(3, 3)
+              .firstFrostEnds()
+              .onSkin()
+              .feels(206, 3)
+              .white(207, Whitening.F1, CHIN)
+              .say(208, new WipeTested(List.of(CHIN), false));
+      assertThat(peel.rowAt(209)).isEqualTo(14);
+      assertThat(peel.advice(209).reason()).contains("planned endpoint");
+    }
+
+    @Test
+    void answersKeepTheLinesOfTheirOwnLayer() {
+      // The window of a coat runs from its end: 60 s for TCA. Band 4 to 7, policy 5 and 8.
+      Peel peel = Peel.of("TCA-10").layers(3, 3).onSkin();
+      assertThat(SensationLines.at(peel.plan, peel.state(), at(20)).hold())
+          .as("while it is spread")
+          .isEqualTo(5);
+      assertThat(SensationLines.at(peel.plan, peel.state(), at(84)).hold()).isEqualTo(7);
+      assertThat(SensationLines.at(peel.plan, peel.state(), at(85)).hold()).isEqualTo(5);
+      peel.feels(70, 6).feels(206, 2).layer(210).covered(230).feels(240, 6);
+      assertThat(SensationLines.at(peel.plan, peel.state(), at(70)).hold())
+          .as("of the first layer")
+          .isEqualTo(7);
+      assertThat(SensationLines.at(peel.plan, peel.state(), at(206)).hold())
+          .as("of the first layer, late")
+          .isEqualTo(5);
+      assertThat(peel.rowAt(241)).isEqualTo(13);
+    }
+
+    @Test
+    void aFallingAnswerIsJudgedByTheWindowForAMinuteMore() {
+      Peel falling = Peel.of("SAL-20").onSkin().feels(100, 7).feels(130, 6);
+      assertThat(falling.rowAt(131)).as("hold is still 7").isEqualTo(14);
+      Peel late = Peel.of("SAL-20").onSkin().feels(150, 7).feels(181, 6);
+      assertThat(late.rowAt(182)).isEqualTo(12);
+      Peel standing = Peel.of("SAL-20").onSkin().feels(100, 6).feels(130, 6);
+      assertThat(standing.rowAt(131)).isEqualTo(12);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"JES-RF, 180", "SLA-15, 180", "ENZ-A, 180", "AZM-15, 480", "SPOT-S, 300"})
+    void theWindowWhereNoMinuteIsNamed(String code, int seconds) {
+      assertThat(Peel.of(code).plan().bandWindow()).contains(Duration.ofSeconds(seconds));
+    }
+
+    @Test
+    void aZoneEndedWhileOthersAreUncoveredDoesNotFinishThePeel() {
+      Peel peel =
+          Peel.of("TCA-10")
+              .layers(2, 2)
+              .armed()
+              .layer(0)
+              .say(5, new ZoneReached(FOREHEAD))
+              .say(10, new ZoneEnded(FOREHEAD));
+      assertThat(peel.advice(11).kind()).isEqualTo(Kind.WAIT);
+      assertThat(peel.advice(11).line()).isEqualTo("Finish this layer");
+    }
+
+    @Test
+    void whatWasPinkBeforeTheAcidIsNotTreated() {
+      Peel peel =
+          Peel.of("TCA-10")
+              .type(Phototype.V)
+              .armed()
+              .red(-5, 1, FACE.toArray(Zone[]::new))
+              .layer(0)
+              .say(5, new ZoneReached(FOREHEAD));
+      assertThat(peel.state().treated(peel.plan)).containsExactly(FOREHEAD);
+      assertThat(peel.red(20, 2, NOSE).state().treated(peel.plan)).contains(NOSE).hasSize(2);
+    }
+
+    @Test
+    void noAnswerAtAllIsNotZero() {
+      Peel peel = taken(Peel.of("GLY-35").contact(120).onSkin(), 120, Optional.of(Row.LIMIT));
+      assertThat(Outcome.summary(peel.plan, peel.state(), at(200)))
+          .contains("no answer was asked for")
+          .doesNotContain("strongest answer");
+      assertThat(peel.state().worstSensation()).isEmpty();
+      assertThat(outcome(peel)).isEqualTo(PeelOutcome.CUT_SHORT);
+      Peel numbed =
+          Peel.of("GLY-35").contact(120).onSkin().say(30, new ResponseNoted(Response.NUMBED));
+      assertThat(outcome(taken(numbed.feels(60, 0), 120))).isEqualTo(PeelOutcome.CUT_SHORT);
+    }
+  }
+
+  @Nested
+  class AfterEnd {
+
+    @Test
+    void deepRednessAndSpreadingWhiteAreSaid() {
+      Peel red = taken(Peel.of("GLY-35").onSkin().feels(60, 3), 100).red(180, 3, CHIN);
+      assertThat(red.advice(181).line()).startsWith("Incident");
+      assertThat(red.feels(200, 0).advice(201).line()).as("at rest too").startsWith("Incident");
+      Peel white = taken(Peel.of("GLY-35").onSkin(), 100).white(180, Whitening.F1, CHIN);
+      assertThat(white.advice(181).line()).startsWith("Press neutraliser");
+      white.white(230, Whitening.F1, NOSE);
+      assertThat(white.advice(231).line()).as("it spreads").startsWith("Incident");
+    }
+
+    @Test
+    void anInjuryUnderAShortContactIsWipedOff() {
+      Peel peel =
+          taken(Peel.of("MAN-20").retinol(true).onSkin().feels(60, 2), 100)
+              .feels(170, 0)
+              .say(180, new AddOnPutOn())
+              .say(200, new SignSeen(Sign.BLISTER));
+      assertThat(peel.advice(201).action()).isEqualTo(Action.WIPE_ADD_ON);
+      assertThat(peel.advice(201).steps()).contains("Wipe the add-on off");
+    }
+
+    @Test
+    void jessnersOwnF2IsNoIncidentButMoreIs() {
+      Peel own =
+          taken(Peel.of("JES-RF").onSkin().feels(60, 3), 210, Optional.of(Row.DONE))
+              .white(260, Whitening.F2, CHIN)
+              .say(270, new WipeTested(List.of(CHIN), false));
+      assertThat(own.advice(271).line()).doesNotStartWith("Incident");
+      Peel dark =
+          taken(Peel.of("JES-RF").type(Phototype.V).onSkin(), 210)
+              .white(260, Whitening.F2, CHIN)
+              .say(270, new WipeTested(List.of(CHIN), false));
+      assertThat(dark.advice(271).line()).startsWith("Incident");
+    }
+
+    @Test
+    void salicylicWhiteIsWipeTestedHereToo() {
+      Peel peel = taken(Peel.of("SAL-20").onSkin().feels(60, 4), 300, Optional.of(Row.LIMIT));
+      peel.white(340, Whitening.F1, CHIN);
+      assertThat(peel.advice(341).kind()).isEqualTo(Kind.WIPE_TEST);
+      assertThat(peel.refuses(341, new WipeTested(List.of(CHIN), true))).isEmpty();
+      peel.say(345, new WipeTested(List.of(CHIN), true));
+      assertThat(peel.advice(346).kind()).isNotEqualTo(Kind.WIPE_TEST);
+      assertThat(outcome(peel)).isNotEqualTo(PeelOutcome.ADVERSE);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"GLY-35", "MAN-20", "PYR-40"})
+    void anInjuryUnderAnAcidThatIsNeutralisedSaysSo(String code) {
+      Peel frost = Peel.of(code).onSkin().white(40, Whitening.F3, CHIN);
+      assertThat(frost.advice(41).steps()).anyMatch(step -> step.startsWith("Neutraliser"));
+      Peel blister = Peel.of(code).onSkin().say(40, new SignSeen(Sign.BLISTER));
+      assertThat(blister.advice(41).steps()).anyMatch(step -> step.startsWith("Neutraliser"));
+      Peel tca = Peel.of("TCA-10").onSkin().white(40, Whitening.F3, CHIN);
+      assertThat(tca.advice(41).steps()).noneMatch(step -> step.contains("eutralis"));
+    }
+
+    @Test
+    void nothingIsSignedOverAStandingAlarm() {
+      Peel peel = taken(Peel.of("MAN-20").onSkin().feels(60, 2), 100).feels(170, 0);
+      peel.say(175, new LeavingChecked(true, List.of()));
+      peel.say(180, new SignSeen(Sign.SWELLING_MOUTH));
+      assertThat(peel.refuses(190, new Signed("s", "n")).orElseThrow())
+          .startsWith("lip, tongue or throat swelling");
+      assertThat(peel.refuses(190, new LeavingChecked(true, List.of()))).isPresent();
+      peel.say(200, new SignResolved(Sign.SWELLING_MOUTH, "went down, seen by the doctor"));
+      assertThat(peel.refuses(201, new Signed("s", "n"))).isEmpty();
+      assertThat(outcome(peel)).isEqualTo(PeelOutcome.ADVERSE);
+      assertThat(Outcome.summary(peel.plan, peel.state(), at(201))).contains("throat swelling");
+    }
+
+    @Test
+    void deepFrostStandsUntilSomebodySaysHowItEnded() {
+      Peel peel = taken(Peel.of("TCA-10").onSkin().feels(60, 3).white(80, Whitening.F3, CHIN), 82);
+      peel.feels(200, 0);
+      assertThat(peel.rowAt(201)).isEqualTo(3);
+      assertThat(peel.refuses(201, new LeavingChecked(true, List.of()))).isPresent();
+      peel.say(210, new SignResolved(Sign.DEEP_FROST, "clinician saw it"));
+      assertThat(peel.refuses(211, new LeavingChecked(true, List.of()))).isEmpty();
+    }
+
+    @Test
+    void theEyeHasAClock() {
+      Peel peel = Peel.of("MAN-20").onSkin().say(40, new SignSeen(Sign.EYE));
+      assertThat(peel.advice(41).until()).contains(at(940));
+      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(at(940));
+      assertThat(peel.advice(940).reason()).contains("go on to emergency care");
+    }
+
+    @Test
+    void twoAlarmsAreBothThere() {
+      Peel peel =
+          Peel.of("MAN-20")
+              .onSkin()
+              .say(40, new SignSeen(Sign.EYE))
+              .say(50, new SignSeen(Sign.FAINT))
+              .say(55, new SignSeen(Sign.BREATHLESS));
+      List<Alarm> alarms = Alarm.standing(peel.plan, peel.state());
+      assertThat(alarms)
+          .extracting(Alarm::weight)
+          .containsExactly(Sign.Weight.EMERGENCY, Sign.Weight.EYE);
+      assertThat(alarms.getFirst().reason()).isEqualTo("Faint and breathless was seen.");
+      assertThat(alarms.getFirst().since()).isEqualTo(at(50));
+    }
+  }
+
+  @Nested
+  class FourOutcomes {
+
+    @Test
+    void calmEndAtThePlannedEndpointAndWhereItIsFineNeverCostTheLadder() {
+      assertThat(outcome(taken(Peel.of("GLY-35").onSkin().feels(60, 3), 90)))
+          .as("calm, by hand")
+          .isEqualTo(PeelOutcome.CUT_SHORT);
+      Peel fine = Peel.of("TCA-10").layers(3, 3).onSkin().feels(206, 4);
+      assertThat(fine.advice(207).other()).isEqualTo(Action.END);
+      assertThat(outcome(taken(fine, 208))).as("row 16").isEqualTo(PeelOutcome.WELL_TAKEN);
+      Peel frost =
+          Peel.of("TCA-10")
+              .layers(3, 3)
+              .onSkin()
+              .feels(206, 3)
+              .white(207, Whitening.F1, FOREHEAD, CHEEK_LEFT, CHEEK_RIGHT);
+      assertThat(outcome(taken(frost, 208))).as("endpoint").isEqualTo(PeelOutcome.WELL_TAKEN);
+      Peel limit = Peel.of("GLY-35").contact(120).onSkin().feels(100, 3);
+      assertThat(outcome(taken(limit, 121))).as("by hand, in time").isEqualTo(PeelOutcome.WELL_TAKEN);
+    }
+
+    @Test
+    void seventySecondsOverTheLimitAreNotWellTakenAndNotRepeated() {
+      Peel peel = Peel.of("GLY-35").contact(120).onSkin().feels(100, 3);
+      taken(peel, 190, Optional.of(Row.LIMIT));
+      assertThat(outcome(peel)).isEqualTo(PeelOutcome.TOO_STRONG);
+      assertThat(Outcome.peel(peel.plan, peel.state(), java.time.LocalDate.of(2026, 11, 25)).contact())
+          .hasSeconds(120);
+    }
+
+    @Test
+    void tooStrongAtTheStopLineOrTwiceAtHold() {
+      assertThat(outcome(taken(Peel.of("MAN-20").onSkin().feels(60, 8), 62, Optional.of(Row.STOP_LINE))))
+          .isEqualTo(PeelOutcome.TOO_STRONG);
+      Peel held = Peel.of("MAN-20").onSkin().feels(60, 6).feels(90, 6);
+      assertThat(outcome(taken(held, 92))).as("the row is known").isEqualTo(PeelOutcome.TOO_STRONG);
+    }
+
+    @Test
+    void adverseIsWhatHurt() {
+      Peel incident = taken(Peel.of("GLY-35").onSkin().feels(60, 3), 100).white(150, Whitening.F2, CHIN);
+      assertThat(outcome(incident)).isEqualTo(PeelOutcome.ADVERSE);
+      Peel eye = taken(Peel.of("GLY-35").onSkin().say(40, new SignSeen(Sign.EYE)), 45);
+      assertThat(outcome(eye)).isEqualTo(PeelOutcome.ADVERSE);
+    }
+  }
+
+  @Nested
+  class TapsAndLimits {
+
+    @Test
+    void aDoubleTapIsOneAnswer() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 5).feels(60.4, 6);
+      assertThat(peel.state().underAcid()).extracting(Looks.Told::value).containsExactly(6);
+      assertThat(peel.feels(90, 6).rowAt(91)).isEqualTo(12);
+    }
+
+    @Test
+    void noLayerWithLessThanTheDwellAndHalfAMinuteToTheLimit() {
+      Peel peel = Peel.of("SLA-15").layers(2, 2).contact(360).onSkin().feels(200, 2);
+      assertThat(peel.advice(210).kind()).as("150 s are left").isEqualTo(Kind.SAME_AGAIN);
+      assertThat(peel.advice(210.001).kind()).isEqualTo(Kind.FINISH);
+    }
+  }
+
+  @Nested
+  class WordsSaidRightly {
+
+    @Test
+    void restIsNeverAboveItself() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 2).say(100, new EndingStarted(Optional.empty()));
+      for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
+        peel.feels(105, 1).say(106, new EndingStepDone(step));
+      }
+      assertThat(peel.advice(107).reason()).doesNotContain("above rest");
+    }
+
+    @Test
+    void pyruvicIsNeutralisedWithoutTalkOfFrost() {
+      Peel peel = Peel.of("PYR-40").onSkin().say(60, new EndingStarted(Optional.empty()));
+      assertThat(peel.advice(61).reason()).doesNotContain("frost");
+      Peel tca = Peel.of("TCA-10").onSkin().say(60, new EndingStarted(Optional.empty()));
+      assertThat(tca.advice(61).reason()).contains("does not undo a frost");
+    }
+
+    @Test
+    void aFinishedJessnerIsLeftAsItIsAndTakesNoCream() {
+      for (Optional<Row> row : List.of(Optional.of(Row.DONE), Optional.<Row>empty())) {
+        Peel peel = Peel.of("JES-RF").layers(2, 2).onSkin().feels(206, 4);
+        peel.say(208, new EndingStarted(row));
+        assertThat(EndingSteps.of(peel.plan, peel.state())).contains(EndingStep.LEAVE_AS_IT_IS);
+        assertThat(AfterProduct.offered(peel.plan, peel.state())).isEmpty();
+      }
+      Peel held = Peel.of("JES-RF").onSkin().feels(60, 9).say(62, new EndingStarted(Optional.of(Row.STOP_LINE)));
+      assertThat(EndingSteps.of(held.plan, held.state())).contains(EndingStep.WIPE_THEN_RINSE);
+      assertThat(AfterProduct.offered(held.plan, held.state())).isNotEmpty();
+    }
+  }
+
+  @Nested
+  class NoDoorLeadsNowhere {
+
+    @Test
+    void theNextRungTakesTheSmallerLimitAndTheCloserCheckIn() {
+      Peel peel =
+          Peel.of("GLY-20").layers(3, 3).stepping("GLY-35").contact(300).onSkin().feels(60, 1);
+      assertThat(peel.advice(61).kind()).isEqualTo(Kind.NEXT_RUNG);
+      assertThat(Advisor.checkIn(peel.plan, peel.state())).hasSeconds(60);
+      peel.say(62, new LayerStarted(FACE, true)).covered(80);
+      assertThat(peel.state().limitAt()).contains(at(240));
+      assertThat(Advisor.checkIn(peel.plan, peel.state())).hasSeconds(30);
+      Peel late =
+          Peel.of("GLY-20").layers(3, 3).stepping("GLY-35").contact(300).onSkin().feels(215, 1);
+      assertThat(late.advice(216).kind()).as("too near to four minutes").isEqualTo(Kind.SAME_AGAIN);
+    }
+
+    @Test
+    void coolWaterAndTheCompressAreEndingsOfTheirOwn() {
+      Peel cool = taken(Peel.of("GLY-20").takenOff(TakeOff.COOL_WATER).onSkin(), 100);
+      assertThat(EndingSteps.of(cool.plan, cool.state()))
+          .containsExactly(EndingStep.COOL_WATER, EndingStep.PAT_DRY);
+      Peel gel = taken(Peel.of("MAN-20").takenOff(TakeOff.COOL_WATER).onSkin(), 100);
+      assertThat(EndingSteps.of(gel.plan, gel.state())).startsWith(EndingStep.LIFT_GEL);
+      Peel compress = taken(Peel.of("LAC-10").takenOff(TakeOff.COMPRESS).onSkin(), 100);
+      assertThat(EndingSteps.of(compress.plan, compress.state()))
+          .startsWith(EndingStep.COMPRESS, EndingStep.LIFT_WITH_COMPRESS);
+    }
+
+    @Test
+    void afterTheEndpointOfACoatWhatIsNotWhiteIsTouchedUp() {
+      Peel peel =
+          Peel.of("TCA-10")
+              .layers(3, 3)
+              .onSkin()
+              .feels(206, 3)
+              .white(207, Whitening.F1, FOREHEAD, CHEEK_LEFT, CHEEK_RIGHT);
+      assertThat(peel.advice(208).other()).isEqualTo(Action.TOUCH_UP);
+      assertThat(peel.advice(208).zones()).contains(CHIN).doesNotContain(FOREHEAD);
+      assertThat(peel.refuses(208, new LayerStarted(List.of(CHIN), false))).isEmpty();
+      assertThat(peel.refuses(208, new LayerStarted(List.of(FOREHEAD), false))).isPresent();
+    }
+  }
+
+  @Test
+  void theBaselineOfAZoneIsItsFirstLook() {
+    Peel peel = Peel.of("GLY-20").armed().say(-3, new RednessSeen(Map.of(CHIN, 2)));
+    assertThat(peel.state().zones().get(CHIN).baseline()).contains(2);
+    assertThat(peel.state().zones().get(CHIN).rise()).isZero();
+  }
+
+  @Test
+  void anAnswerBeforeTheAcidIsKept() {
+    assertThat(Peel.of("GLY-20").armed().say(-5, new SensationAnswered(2)).state().lastAnswer())
+        .map(Looks.Told::value)
+        .contains(2);
+  }
+}
