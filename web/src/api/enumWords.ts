@@ -164,7 +164,56 @@ export const SIGNS = {
   BLISTER: "blister",
   SWELLING: "local swelling",
   WHEALS: "wheals",
+  DEEP_FROST: "frost beyond any endpoint",
   ASKS_TO_STOP: "client asks to stop",
+} as const;
+
+export const SIGN_WEIGHTS = {
+  FAINT: "EMERGENCY",
+  BREATHLESS: "EMERGENCY",
+  PALPITATION: "EMERGENCY",
+  RINGING_EARS: "EMERGENCY",
+  WHEALS_BEYOND: "EMERGENCY",
+  SWELLING_MOUTH: "EMERGENCY",
+  EYE: "EYE",
+  BLISTER: "INJURY",
+  SWELLING: "INJURY",
+  WHEALS: "INJURY",
+  DEEP_FROST: "INJURY",
+  ASKS_TO_STOP: "WISH",
+} as const;
+
+export const ALARM_LINES = {
+  EMERGENCY: "Emergency: call now",
+  EYE: "Rinse the eye now",
+  INJURY: "Incident: cool, call",
+  WISH: "End",
+} as const;
+
+export const ALARM_STEPS_OF = {
+  EMERGENCY: ["CALL", "LIE_FLAT", "ADRENALINE", "WASH_OFF", "DO_NOT_LEAVE", "POISON_CENTRE"],
+  EYE: ["RINSE_EYE", "LENSES_OUT", "NO_NEUTRALISER_IN_EYE", "ACID_OFF_BY_ANOTHER", "EMERGENCY_CARE"],
+  INJURY: ["TAKE_OFF", "ADD_ON_OFF", "COOL", "WRITE_DOWN", "CALL_CLINICIAN"],
+  WISH: [],
+} as const;
+
+export const ALARM_STEPS = {
+  CALL: "Call the emergency number",
+  LIE_FLAT: "Lie flat, legs up; sit if breathless",
+  ADRENALINE: "The client's own adrenaline, if there is one",
+  WASH_OFF: "Wash the product off",
+  DO_NOT_LEAVE: "Do not leave",
+  POISON_CENTRE: "Ringing ears, nausea, fast breathing after salicylic: poison centre too",
+  RINSE_EYE: "Lids held open, nose outward, water or saline, 15 minutes or more",
+  LENSES_OUT: "Lenses out",
+  NO_NEUTRALISER_IN_EYE: "No neutraliser in the eye",
+  ACID_OFF_BY_ANOTHER: "Someone takes the acid off the skin",
+  EMERGENCY_CARE: "Go on to emergency care, even if it feels well",
+  TAKE_OFF: "Take the acid off, as its ending says",
+  ADD_ON_OFF: "Wipe the add-on off",
+  COOL: "Cool with wet compresses, no ice",
+  WRITE_DOWN: "Write the incident down",
+  CALL_CLINICIAN: "Call the supervising clinician",
 } as const;
 
 export const WHITENING = {
@@ -221,6 +270,8 @@ export const ENDING_STEPS = {
   FRESH_PADS: "A fresh pad each stroke",
   COOL_WATER: "Cool water, a clean face of the pad for each stroke",
   PAT_DRY: "Pat dry",
+  COMPRESS: "Cool wet compress over all of it, one minute",
+  LIFT_WITH_COMPRESS: "Lift with the compress, a clean face of it for each stroke",
   WIPE_THEN_RINSE: "Wipe, then cool rinse with mild cleanser",
   FAN_AND_COMPRESS: "Fan, cool wet compress",
   SAY_IT_RUNS_ITS_COURSE: "What has been absorbed runs its course: say so",

@@ -372,6 +372,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["numbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/numbers/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/policies": {
         parameters: {
             query?: never;
@@ -1132,12 +1164,12 @@ export interface components {
         };
         Advice: {
             /** @enum {string} */
-            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
+            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
             /** @enum {string} */
             kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
             line: string;
             /** @enum {string} */
-            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
+            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
             passable: boolean;
             reason: string;
             /** @enum {string} */
@@ -1183,6 +1215,27 @@ export interface components {
             answers: components["schemas"]["Reply"][];
             days: components["schemas"]["Day"][];
             rules: components["schemas"]["Until"][];
+        };
+        Alarm: {
+            line: string;
+            reason: string;
+            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
+            /** Format: date-time */
+            since: string;
+            steps: ("CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN")[];
+            /** Format: date-time */
+            until?: string;
+            /** @enum {string} */
+            weight: "EMERGENCY" | "EYE" | "INJURY" | "WISH";
+        };
+        AlarmStepDone: {
+            /** @enum {string} */
+            step: "CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AlarmStepDone";
         };
         AlligationAnswer: {
             /** Format: double */
@@ -1635,6 +1688,14 @@ export interface components {
             read: "AT_24_H" | "AT_48_H";
             site: string;
         };
+        EarlyEndExplained: {
+            reason: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "EarlyEndExplained";
+        };
         EndingStarted: {
             /** @enum {string} */
             row?: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
@@ -1646,7 +1707,7 @@ export interface components {
         };
         EndingStepDone: {
             /** @enum {string} */
-            step: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
+            step: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "COMPRESS" | "LIFT_WITH_COMPRESS" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1656,7 +1717,7 @@ export interface components {
         EndingStepView: {
             done: boolean;
             /** @enum {string} */
-            id: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
+            id: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "COMPRESS" | "LIFT_WITH_COMPRESS" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
             words: string;
         };
         Entry: {
@@ -1679,7 +1740,7 @@ export interface components {
             id: string;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -2121,6 +2182,9 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        NewNumber: {
+            number: string;
+        };
         NewVisit: {
             /** Format: uuid */
             clientId: string;
@@ -2144,7 +2208,7 @@ export interface components {
             /** Format: int32 */
             seriesMost: number;
             /** @enum {string} */
-            step: "SAME" | "ONE_LAYER_MORE" | "ONE_RUNG_UP" | "LOWER" | "WAIT";
+            step: "SAME" | "ONE_LAYER_MORE" | "ONE_RUNG_UP" | "SHORTER" | "LOWER" | "WAIT";
             stepLabel: string;
             why: string;
         };
@@ -2165,6 +2229,12 @@ export interface components {
             percents: number[];
             /** Format: double */
             ph?: number;
+        };
+        NumbersView: {
+            clinicians: string[];
+            emergency?: string;
+            maySet: boolean;
+            poisonCentre?: string;
         };
         Opened: {
             plan: components["schemas"]["TreatmentPlan"];
@@ -2243,10 +2313,11 @@ export interface components {
             /** Format: date */
             on: string;
             /** @enum {string} */
+            outcome: "WELL_TAKEN" | "CUT_SHORT" | "TOO_STRONG" | "ADVERSE";
+            /** @enum {string} */
             region?: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
-            wellTaken: boolean;
             /** Format: int32 */
-            worstSensation: number;
+            worstSensation?: number;
         };
         PermeabilityAnswer: {
             /** Format: double */
@@ -2599,6 +2670,7 @@ export interface components {
         };
         RunningView: {
             advice: string;
+            alarm?: string;
             /** Format: date-time */
             elapsed?: string;
             /** Format: int32 */
@@ -2731,6 +2803,12 @@ export interface components {
             /** Format: date */
             today: string;
         };
+        ShortenedView: {
+            /** Format: int32 */
+            layers: number;
+            /** Format: int64 */
+            seconds?: number;
+        };
         Shut: {
             /** @enum {string} */
             opens: "ASKING" | "WAITING" | "REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
@@ -2742,7 +2820,7 @@ export interface components {
         SignResolved: {
             note: string;
             /** @enum {string} */
-            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP";
+            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -2751,7 +2829,7 @@ export interface components {
         };
         SignSeen: {
             /** @enum {string} */
-            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP";
+            sign: "FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -2936,6 +3014,8 @@ export interface components {
             type: "TimerArmed";
         };
         TodayView: {
+            /** Format: date */
+            day: string;
             patchReads: components["schemas"]["DueRead"][];
             /** Format: date-time */
             serverNow: string;
@@ -2948,6 +3028,7 @@ export interface components {
             at: string;
             /** Format: int32 */
             layer: number;
+            numbed: boolean;
             /** @enum {string} */
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: int32 */
@@ -2983,6 +3064,8 @@ export interface components {
             solventAllowed: boolean;
             /** Format: int32 */
             stop: number;
+            /** @enum {string} */
+            takeOff: "BY_FORMULA" | "COOL_WATER" | "COMPRESS";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
@@ -2992,8 +3075,10 @@ export interface components {
             /** Format: date-time */
             addOnOffAt?: string;
             advice: components["schemas"]["Advice"];
+            alarms: components["schemas"]["Alarm"][];
             answers: components["schemas"]["Told"][];
             care: components["schemas"]["CareView"][];
+            checkInSeconds: number[];
             clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
             contactLimitSeconds?: number;
@@ -3010,6 +3095,7 @@ export interface components {
             layers: components["schemas"]["LayerView"][];
             /** Format: int32 */
             layersPlanned: number;
+            mayKeep: boolean;
             /** @enum {string} */
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             plan: components["schemas"]["PlanView"];
@@ -3023,16 +3109,16 @@ export interface components {
             seq: number;
             /** Format: date-time */
             serverNow: string;
-            /** Format: int64 */
-            shortenedSeconds?: number;
-            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "ASKS_TO_STOP")[];
+            shortened?: components["schemas"]["ShortenedView"];
+            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
             steps: components["schemas"]["StepView"][];
             summary: string;
             /** Format: uuid */
             visitId: string;
+            whyOwed: boolean;
             wipeOwed: boolean;
             zones: {
-                [key: string]: components["schemas"]["ZoneState"];
+                [key: string]: components["schemas"]["ZoneView"];
             };
         };
         Until: {
@@ -3093,6 +3179,7 @@ export interface components {
             unreadable?: string;
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+            warnings: string[];
         };
         Weighed: {
             /** Format: double */
@@ -3119,6 +3206,7 @@ export interface components {
              * @enum {string}
              */
             type: "WipeTested";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         Withdrawal: {
             why: string;
@@ -3150,15 +3238,13 @@ export interface components {
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
-        ZoneState: {
+        ZoneView: {
             ended: boolean;
             /** Format: int32 */
             hotSpot?: number;
             reached: boolean;
             /** Format: int32 */
             redness: number;
-            /** Format: int32 */
-            rise: number;
             /** @enum {string} */
             whitening: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
             wipeOwed: boolean;
@@ -3765,6 +3851,52 @@ export interface operations {
             };
         };
     };
+    numbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NumbersView"];
+                };
+            };
+        };
+    };
+    set_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "EMERGENCY" | "POISON_CENTRE";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNumber"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NumbersView"];
+                };
+            };
+        };
+    };
     policies: {
         parameters: {
             query?: never;
@@ -4320,7 +4452,9 @@ export interface operations {
     };
     today: {
         parameters: {
-            query?: never;
+            query?: {
+                day?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

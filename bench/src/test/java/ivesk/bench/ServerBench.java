@@ -222,7 +222,7 @@ class ServerBench {
      "skin":{"phototype":"IV","oil":"OILY","sensitivity":"NORMAL",
              "severities":{"MELASMA":3,"PIH":1},"goals":["MELASMA"]},
      "pastPeels":[{"formula":"MAN-20","on":"2026-11-01","layers":1,"contactSeconds":300,
-                   "wellTaken":true,"worstSensation":3}],
+                   "outcome":"WELL_TAKEN","worstSensation":3}],
      "consents":[],"patchTests":[],"products":[]}\
     """
         .formatted(answers);
@@ -246,7 +246,7 @@ class ServerBench {
       "skin":{"phototype":"III","oil":"OILY","sensitivity":"NORMAL",
               "severities":{"COMEDONES":3,"PORES":2,"DULLNESS":1},"goals":["COMEDONES","PORES"]},
       "pastPeels":[{"formula":"MAN-20","on":"2026-10-01","layers":1,"contactSeconds":300,
-                    "wellTaken":true,"worstSensation":3}],
+                    "outcome":"WELL_TAKEN","worstSensation":3}],
       "consents":%s,"patchTests":[],"products":[]},
      "flakingDaysThatFit":7,"bookedMinutes":60}\
     """

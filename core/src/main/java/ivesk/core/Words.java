@@ -2,6 +2,7 @@ package ivesk.core;
 
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -11,11 +12,19 @@ public final class Words {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
+  private static final DateTimeFormatter HOUR =
+      DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
   private Words() {}
 
   /// "Sat 28 Nov".
   public static String day(LocalDate date) {
     return DAY.format(date);
+  }
+
+  /// "14:05".
+  public static String hour(LocalTime time) {
+    return HOUR.format(time);
   }
 
   /// "3:00", minutes and seconds.

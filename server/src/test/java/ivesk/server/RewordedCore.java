@@ -30,7 +30,7 @@ public final class RewordedCore extends ClassLoader {
       Pattern.compile("[A-Z0-9][A-Z0-9_-]*|[A-Z]( [A-Z])*|[^\\p{L}]*");
 
   /// How days are written; no words.
-  private static final Pattern DATE = Pattern.compile("EEE d MMM.*|ddMMyy|uuuu.*");
+  private static final Pattern DATE = Pattern.compile("EEE d MMM.*|ddMMyy|uuuu.*|HH:mm");
 
   private static final Set<String> IDS = ids();
 

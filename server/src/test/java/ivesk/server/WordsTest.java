@@ -12,6 +12,7 @@ import ivesk.core.skin.Oil;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.AlarmStep;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Redness;
@@ -24,6 +25,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -48,6 +50,10 @@ class WordsTest {
             + table("READY_STEPS", ReadyStep.values(), ReadyStep::label)
             + table("GATE_CHOICES", GateA.values(), GateA::label)
             + table("SIGNS", Sign.values(), Sign::label)
+            + table("SIGN_WEIGHTS", Sign.values(), sign -> sign.weight().name())
+            + table("ALARM_LINES", Sign.Weight.values(), Sign.Weight::line)
+            + lists("ALARM_STEPS_OF", Sign.Weight.values(), Sign.Weight::steps)
+            + table("ALARM_STEPS", AlarmStep.values(), AlarmStep::words)
             + table("WHITENING", Whitening.values(), Whitening::brief)
             + table("WHITENING_LOOKS", Whitening.values(), Whitening::looks)
             + list("REDNESS", Redness.values(), Redness::label)
@@ -65,6 +71,20 @@ class WordsTest {
       String name, E[] constants, Function<E, String> words) {
     return Arrays.stream(constants)
         .map(constant -> "  " + constant.name() + ": " + quoted(words.apply(constant)) + ",\n")
+        .collect(Collectors.joining("", "\nexport const " + name + " = {\n", "} as const;\n"));
+  }
+
+  private static <E extends Enum<E>> String lists(
+      String name, E[] constants, Function<E, List<? extends Enum<?>>> ids) {
+    return Arrays.stream(constants)
+        .map(constant ->
+            "  "
+                + constant.name()
+                + ": ["
+                + ids.apply(constant).stream()
+                    .map(id -> quoted(id.name()))
+                    .collect(Collectors.joining(", "))
+                + "],\n")
         .collect(Collectors.joining("", "\nexport const " + name + " = {\n", "} as const;\n"));
   }
 

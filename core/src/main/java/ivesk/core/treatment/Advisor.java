@@ -101,12 +101,20 @@ public final class Advisor {
   /// The advice for each of the eleven answers that may come next.
   public static List<Advice> ifAnswered(TreatmentPlan plan, TreatmentState state, Instant now) {
     return IntStream.rangeClosed(0, 10)
-        .mapToObj(value -> {
-          TreatmentEvent answer =
-              new TreatmentEvent(new UUID(0, value), now, "", new SensationAnswered(value));
-          return advise(plan, state.after(plan, answer), now);
-        })
+        .mapToObj(value -> advise(plan, state.after(plan, answer(value, now)), now))
         .toList();
+  }
+
+  /// How long after each of the eleven answers the next is due: with it a screen without a server
+  /// can tell when its own unsent answer has gone stale.
+  public static List<Duration> checkIns(TreatmentPlan plan, TreatmentState state, Instant now) {
+    return IntStream.rangeClosed(0, 10)
+        .mapToObj(value -> checkIn(plan, state.after(plan, answer(value, now))))
+        .toList();
+  }
+
+  private static TreatmentEvent answer(int value, Instant now) {
+    return new TreatmentEvent(new UUID(0, value), now, "", new SensationAnswered(value));
   }
 
   /// The instants that the clocks count from and to.

@@ -25,7 +25,7 @@ public record Alarm(
     String reason,
     Instant since,
     Optional<Instant> until,
-    List<String> steps,
+    List<AlarmStep> steps,
     List<Sign> signs) {
 
   /// How long an eye is rinsed at least.
@@ -62,42 +62,31 @@ public record Alarm(
                 signs));
   }
 
-  /// What to do, one after the other.
-  static List<String> steps(Weight weight, TreatmentPlan plan, TreatmentState state) {
-    return switch (weight) {
-      case EMERGENCY ->
-          List.of(
-              "Call the emergency number",
-              "Lie flat, legs up; sit if breathless",
-              "The client's own adrenaline, if there is one",
-              "Wash the product off",
-              "Do not leave",
-              "Ringing ears, nausea or fast breathing after salicylic: poison centre too");
-      case EYE ->
-          List.of(
-              "Lids held open, nose outward, water or saline, 15 minutes or more",
-              "Lenses out",
-              "No neutraliser in the eye",
-              "Someone takes the acid off the skin",
-              "Go on to emergency care");
-      case INJURY -> injury(plan, state);
-      case WISH -> List.of();
-    };
+  private static List<AlarmStep> steps(Weight weight, TreatmentPlan plan, TreatmentState state) {
+    return weight.steps().stream()
+        .filter(step -> step != AlarmStep.TAKE_OFF || takesOff(state))
+        .filter(step -> step != AlarmStep.ADD_ON_OFF || state.care().addOnOn())
+        .filter(step -> step != AlarmStep.POISON_CENTRE || plan.formula().mayCrystallise())
+        .toList();
   }
 
-  /// The acid that is still on comes off by the formula's own ending, early.
-  private static List<String> injury(TreatmentPlan plan, TreatmentState state) {
-    List<String> steps = new ArrayList<>();
-    if (state.phase() == Phase.ACID || state.phase() == Phase.ENDING) {
-      EndingSteps.of(plan, state).stream()
-          .filter(step -> !state.ending().steps().contains(step))
-          .map(EndingStep::words)
-          .forEach(steps::add);
+  private static boolean takesOff(TreatmentState state) {
+    return state.phase() == Phase.ACID || state.phase() == Phase.ENDING;
+  }
+
+  /// What to do, in words; the acid that is still on comes off by the formula's own ending.
+  static List<String> words(Weight weight, TreatmentPlan plan, TreatmentState state) {
+    List<String> words = new ArrayList<>();
+    for (AlarmStep step : steps(weight, plan, state)) {
+      if (step == AlarmStep.TAKE_OFF) {
+        EndingSteps.of(plan, state).stream()
+            .filter(one -> !state.ending().steps().contains(one))
+            .map(EndingStep::words)
+            .forEach(words::add);
+      } else {
+        words.add(step.words());
+      }
     }
-    if (state.care().addOnOn()) steps.add("Wipe the add-on off");
-    steps.add("Cool with wet compresses, no ice");
-    steps.add("Write the incident down");
-    steps.add("Call the supervising clinician");
-    return steps;
+    return words;
   }
 }

@@ -228,7 +228,7 @@ public final class DecisionTable {
     Alarm alarm = look.alarm(weight).orElseThrow();
     return advice(kind, alarm.line())
         .because(alarm.reason())
-        .steps(alarm.steps())
+        .steps(Alarm.words(weight, look.plan(), look.state()))
         .key(stillToDo(look));
   }
 
@@ -248,7 +248,7 @@ public final class DecisionTable {
     return advice(Kind.END_NOW, look.acidOn() ? "End now, cool" : Sign.Weight.INJURY.line())
         .because(seen)
         .on(look.injured())
-        .steps(Alarm.steps(Sign.Weight.INJURY, look.plan(), look.state()))
+        .steps(Alarm.words(Sign.Weight.INJURY, look.plan(), look.state()))
         .key(stillToDo(look));
   }
 

@@ -1,5 +1,7 @@
 package ivesk.core.treatment;
 
+import java.util.List;
+
 /// Something seen or said that weighs more than any number.
 public enum Sign {
   FAINT("faint", Weight.EMERGENCY),
@@ -17,15 +19,41 @@ public enum Sign {
   ASKS_TO_STOP("client asks to stop", Weight.WISH);
 
   public enum Weight {
-    EMERGENCY("Emergency: call now"),
-    EYE("Rinse the eye now, 15 minutes"),
-    INJURY("Incident: cool, call"),
+    EMERGENCY(
+        "Emergency: call now",
+        AlarmStep.CALL,
+        AlarmStep.LIE_FLAT,
+        AlarmStep.ADRENALINE,
+        AlarmStep.WASH_OFF,
+        AlarmStep.DO_NOT_LEAVE,
+        AlarmStep.POISON_CENTRE),
+    EYE(
+        "Rinse the eye now",
+        AlarmStep.RINSE_EYE,
+        AlarmStep.LENSES_OUT,
+        AlarmStep.NO_NEUTRALISER_IN_EYE,
+        AlarmStep.ACID_OFF_BY_ANOTHER,
+        AlarmStep.EMERGENCY_CARE),
+    INJURY(
+        "Incident: cool, call",
+        AlarmStep.TAKE_OFF,
+        AlarmStep.ADD_ON_OFF,
+        AlarmStep.COOL,
+        AlarmStep.WRITE_DOWN,
+        AlarmStep.CALL_CLINICIAN),
     WISH("End");
 
     private final String line;
+    private final List<AlarmStep> steps;
 
-    Weight(String line) {
+    Weight(String line, AlarmStep... steps) {
       this.line = line;
+      this.steps = List.of(steps);
+    }
+
+    /// What may have to be done, one after the other; [Alarm] leaves out what does not apply.
+    public List<AlarmStep> steps() {
+      return steps;
     }
 
     public String line() {

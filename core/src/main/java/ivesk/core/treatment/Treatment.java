@@ -7,6 +7,7 @@ import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -126,7 +127,7 @@ public final class Treatment {
       case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
       case ProductApplied _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
       case WorkedIn(var zone) -> known(plan, zone);
-      case QualityTold _, AdviceTaken _, NoteWritten _ -> Optional.empty();
+      case QualityTold _, AdviceTaken _, NoteWritten _, AlarmStepDone _ -> Optional.empty();
     };
   }
 

@@ -116,6 +116,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
+  /// A step of a standing alarm was done.
+  public record AlarmStepDone(AlarmStep step) implements Recorded {}
+
   public record ResponseNoted(Response response) implements Looking {}
 
   /// Whether the client can answer: no answer is not zero.

@@ -119,6 +119,7 @@ final class DemoPeel {
             END_ZONE,
             FAN,
             MORE_LAYERS,
+            TOUCH_UP,
             ENDING_STEP,
             LEAVING_CHECK,
             ADD_ON,
@@ -141,7 +142,7 @@ final class DemoPeel {
       clock.pass(Duration.ofSeconds(4));
       say(new WhiteningSeen(List.of(Zone.FOREHEAD, Zone.NOSE), Whitening.CRYSTALS));
       clock.pass(Duration.ofSeconds(6));
-      say(new WipeTested(true));
+      say(new WipeTested(List.of(Zone.FOREHEAD, Zone.NOSE), true));
     }
   }
 
@@ -171,7 +172,7 @@ final class DemoPeel {
                   .findFirst()
                   .orElseThrow()));
     }
-    int feels = Math.min(3, live.state().worstSensation());
+    int feels = Math.min(3, live.state().worstSensation().orElse(0));
     while (live.state().phase() == Phase.SETTLING) {
       clock.pass(Duration.ofSeconds(60));
       feels = Math.max(live.plan().restAtMost(), feels - 1);

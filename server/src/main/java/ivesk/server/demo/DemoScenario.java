@@ -149,6 +149,8 @@ class DemoScenario implements ApplicationRunner {
     practice.addAccount(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);
     practice.addAccount(new Account("thea", "Dr Thea Lund", Role.SUPERVISOR), hash);
     practice.open(Restricted.TCA, "thea", clock.instant());
+    practice.setNumber(PracticeStore.NumberKind.EMERGENCY, "112", "thea", clock.instant());
+    practice.setNumber(PracticeStore.NumberKind.POISON_CENTRE, "555 0142", "thea", clock.instant());
     practice.answer(PolicyQuestion.COMPOUNDING, "other", "thea", clock.instant());
     practice.answer(PolicyQuestion.RETINOL, "hours", "thea", clock.instant());
 

@@ -4,6 +4,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestService;
+import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +23,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -30,6 +33,7 @@ class VisitController {
   private final VisitStore visits;
   private final VisitPath path;
   private final ClientStore clients;
+  private final Treatments treatments;
   private final PatchTestService patchTests;
   private final Audit audit;
   private final Clock clock;
@@ -38,21 +42,27 @@ class VisitController {
       VisitStore visits,
       VisitPath path,
       ClientStore clients,
+      Treatments treatments,
       PatchTestService patchTests,
       Audit audit,
       Clock clock) {
     this.visits = visits;
     this.path = path;
     this.clients = clients;
+    this.treatments = treatments;
     this.patchTests = patchTests;
     this.audit = audit;
     this.clock = clock;
   }
 
   /// @param today at the practice
+  /// @param day that is shown
+  /// @param visits of that day; today also those of other days that still run or wait for a
+  ///   signature, the first
   /// @param patchReads patch tests whose read is due by the end of the day
   record TodayView(
       LocalDate today,
+      LocalDate day,
       Instant serverNow,
       List<VisitPath.VisitView> visits,
       List<PatchTestService.DueRead> patchReads) {}
@@ -61,19 +71,26 @@ class VisitController {
 
   record Move(Instant startsAt) {}
 
+  /// @param day another than today
   @GetMapping("/today")
-  TodayView today() {
+  TodayView today(@RequestParam Optional<LocalDate> day) {
     LocalDate today = LocalDate.now(clock);
+    LocalDate shown = day.orElse(today);
+    List<Visit> booked =
+        visits.between(
+            shown.atStartOfDay(clock.getZone()).toInstant(),
+            shown.plusDays(1).atStartOfDay(clock.getZone()).toInstant());
+    Stream<Visit> stillOpen =
+        !shown.equals(today)
+            ? Stream.empty()
+            : treatments.openVisits().stream()
+                .map(visits::get)
+                .filter(visit -> booked.stream().noneMatch(b -> b.id().equals(visit.id())));
     return new TodayView(
         today,
+        shown,
         clock.instant(),
-        visits
-            .between(
-                today.atStartOfDay(clock.getZone()).toInstant(),
-                today.plusDays(1).atStartOfDay(clock.getZone()).toInstant())
-            .stream()
-            .map(path::of)
-            .toList(),
+        Stream.concat(stillOpen, booked.stream()).map(path::of).toList(),
         patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()));
   }
 

@@ -8,6 +8,7 @@ import ivesk.core.screening.Verdict;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Looks;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentState;
@@ -20,8 +21,10 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
+import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
@@ -36,6 +39,7 @@ import org.springframework.stereotype.Component;
 /// How far along its eight stations a visit is, each with its answer, and what a shut one misses.
 @Component
 class VisitPath {
+  private final VisitStore visits;
   private final ClientStore clients;
   private final ScreeningService screening;
   private final PlanService plans;
@@ -44,12 +48,14 @@ class VisitPath {
   private final Clock clock;
 
   VisitPath(
+      VisitStore visits,
       ClientStore clients,
       ScreeningService screening,
       PlanService plans,
       Treatments treatments,
       PracticeStore practice,
       Clock clock) {
+    this.visits = visits;
     this.clients = clients;
     this.screening = screening;
     this.plans = plans;
@@ -79,6 +85,7 @@ class VisitPath {
   /// @param missing what it waits for; empty when it is open
   record StationView(Station id, Progress progress, String answer, Optional<String> missing) {}
 
+  /// @param alarm the line of the gravest alarm that stands
   /// @param elapsed from here the running clock counts; empty when no acid is on
   record RunningView(
       UUID treatmentId,
@@ -88,7 +95,8 @@ class VisitPath {
       Optional<Integer> lastAnswer,
       int layer,
       int layersPlanned,
-      String advice) {}
+      String advice,
+      Optional<String> alarm) {}
 
   record VisitView(
       UUID id,
@@ -115,6 +123,7 @@ class VisitPath {
       Optional<RunningView> running,
       Optional<Instant> signedAt,
       String needs,
+      List<String> warnings,
       Optional<String> unreadable) {}
 
   void requireMovable(Visit visit) {
@@ -164,6 +173,7 @@ class VisitPath {
         Optional.empty(),
         Optional.empty(),
         "a record cannot be read here",
+        List.of(),
         Optional.of(why));
   }
 
@@ -203,7 +213,37 @@ class VisitPath {
         live.filter(l -> !l.state().phase().closed()).map(this::running),
         live.filter(l -> signed).map(l -> l.state().lastEventAt()),
         needs(here, outcome, signed),
+        signed ? List.of() : warnings(visit, client),
         Optional.empty());
+  }
+
+  /// What the book itself says against a visit: the client is booked twice that day, or somebody
+  /// else has the room.
+  private List<String> warnings(Visit visit, Client client) {
+    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+    Instant from = day.atStartOfDay(clock.getZone()).toInstant();
+    Instant to = day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
+    List<String> warnings = new ArrayList<>();
+    for (Visit other : visits.between(from, to)) {
+      if (other.id().equals(visit.id())) continue;
+      String at = Words.hour(other.startsAt().atZone(clock.getZone()).toLocalTime());
+      boolean open =
+          treatments.ofVisit(other.id()).filter(l -> l.state().phase().closed()).isEmpty();
+      if (other.clientId().equals(visit.clientId()) && open) {
+        warnings.add(client.name() + " is booked twice this day, at " + at + " too");
+      } else if (open && overlap(visit, other) && other.room().equalsIgnoreCase(visit.room())) {
+        warnings.add(visit.room() + " is taken from " + at + " for " + other.minutes() + " min");
+      }
+    }
+    return warnings;
+  }
+
+  private static boolean overlap(Visit one, Visit other) {
+    return one.startsAt().isBefore(end(other)) && other.startsAt().isBefore(end(one));
+  }
+
+  private static Instant end(Visit visit) {
+    return visit.startsAt().plus(Duration.ofMinutes(visit.minutes()));
   }
 
   private static Station here(
@@ -381,7 +421,8 @@ class VisitPath {
         state.endedAt().isPresent() ? Optional.empty() : state.limitAt(),
         state.lastAnswer().map(Looks.Told::value),
         state.layers().size(),
-        state.ready().layersPlanned(),
-        advice.line());
+        state.layersPlanned(),
+        advice.line(),
+        Alarm.standing(live.plan(), state).stream().map(Alarm::line).findFirst());
   }
 }

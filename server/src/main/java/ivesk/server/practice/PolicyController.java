@@ -73,11 +73,6 @@ class PolicyController {
   }
 
   private boolean maySet(Principal who) {
-    return practice
-        .account(who.getName())
-        .filter(account ->
-            account.role() == PracticeStore.Role.OWNER
-                || account.role() == PracticeStore.Role.SUPERVISOR)
-        .isPresent();
+    return practice.maySet(who.getName());
   }
 }

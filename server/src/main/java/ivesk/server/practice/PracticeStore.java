@@ -58,6 +58,37 @@ public class PracticeStore implements UserDetailsService {
         .update();
   }
 
+  /// Whom an alarm calls.
+  public enum NumberKind {
+    EMERGENCY,
+    POISON_CENTRE
+  }
+
+  /// Those that were set.
+  Map<NumberKind, String> numbers() {
+    Map<NumberKind, String> numbers = new EnumMap<>(NumberKind.class);
+    jdbc.sql("SELECT kind, number FROM practice_number")
+        .query(row -> {
+          numbers.put(NumberKind.valueOf(row.getString("kind")), row.getString("number"));
+        });
+    return numbers;
+  }
+
+  public void setNumber(NumberKind kind, String number, String who, Instant at) {
+    jdbc.sql(
+            "MERGE INTO practice_number (kind, number, set_by, set_at) KEY (kind)"
+                + " VALUES (?, ?, ?, ?)")
+        .params(kind.name(), number, who, at.atOffset(ZoneOffset.UTC))
+        .update();
+  }
+
+  /// Owner and supervising clinician set what holds for the whole practice.
+  boolean maySet(String username) {
+    return account(username)
+        .filter(account -> account.role() == Role.OWNER || account.role() == Role.SUPERVISOR)
+        .isPresent();
+  }
+
   /// The practice's policies, with what the supervising clinician has opened.
   public Policies policies() {
     List<Restricted> opened =

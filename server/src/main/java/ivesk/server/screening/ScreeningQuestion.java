@@ -6,6 +6,7 @@ import ivesk.core.practice.Policies;
 import ivesk.core.screening.Consent;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PatchTest;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.ScreeningFacts;
@@ -52,8 +53,8 @@ public record ScreeningQuestion(
       LocalDate on,
       int layers,
       int contactSeconds,
-      boolean wellTaken,
-      int worstSensation) {
+      PeelOutcome outcome,
+      Optional<Integer> worstSensation) {
     PastPeel peel(Shelf shelf) {
       return new PastPeel(
           shelf.get(formula),
@@ -61,7 +62,7 @@ public record ScreeningQuestion(
           on,
           layers,
           Duration.ofSeconds(contactSeconds),
-          wellTaken,
+          outcome,
           worstSensation);
     }
   }

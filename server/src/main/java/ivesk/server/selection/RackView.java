@@ -175,6 +175,7 @@ record RackView(
           List<PastPeel> own =
               facts.client().pastPeels().stream()
                   .filter(peel -> peel.formula().family() == family)
+                  .filter(peel -> peel.region() == facts.client().region())
                   .sorted(Comparator.comparing(PastPeel::on))
                   .toList();
           Formula last = own.getLast().formula();

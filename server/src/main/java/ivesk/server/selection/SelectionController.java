@@ -103,7 +103,7 @@ class SelectionController {
         new SelectionFacts(
             client,
             Screening.screen(client, List.of()),
-            LadderRules.of(client.pastPeels(), client.peelDate()),
+            LadderRules.of(client.pastPeels(), client.peelDate(), client.region()),
             body.flakingDaysThatFit(),
             body.event(),
             new Areas(

@@ -42,7 +42,7 @@ public class SelectionService {
     return new SelectionFacts(
         facts,
         outcome,
-        LadderRules.of(facts.pastPeels(), facts.peelDate()),
+        LadderRules.of(facts.pastPeels(), facts.peelDate(), facts.region()),
         consult.flakingDaysThatFit(),
         consult.nextEvent(facts.peelDate()).map(Consult.Event::on),
         new Areas(

@@ -8,6 +8,7 @@ import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -16,8 +17,8 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
-/// The peels of a client, read off their events. A peel counts from the first touch of acid,
-/// whether or not its record was signed.
+/// The peels of a client, read off their events. A peel counts from the first touch of its acid,
+/// whatever its visit was booked for and whether or not its record was signed.
 @Component
 class RecordedPeels implements PastPeels {
   private final VisitStore visits;
@@ -25,7 +26,9 @@ class RecordedPeels implements PastPeels {
   private final Clock clock;
 
   /// A signed record changes no more, so that it is replayed only once.
-  private final Map<UUID, PastPeel> signed = new ConcurrentHashMap<>();
+  private final Map<UUID, Done> signed = new ConcurrentHashMap<>();
+
+  private record Done(Instant firstTouch, PastPeel peel) {}
 
   RecordedPeels(VisitStore visits, Treatments treatments, Clock clock) {
     this.visits = visits;
@@ -35,26 +38,35 @@ class RecordedPeels implements PastPeels {
 
   @Override
   public List<PastPeel> before(Visit visit) {
+    Optional<Instant> own = done(visit.id()).map(Done::firstTouch);
     return visits.ofClient(visit.clientId()).stream()
-        .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
-        .flatMap(earlier -> peel(earlier.id()).stream())
+        .filter(other -> !other.id().equals(visit.id()))
+        .flatMap(other -> done(other.id()).stream())
+        .filter(other -> own.isEmpty() || other.firstTouch().isBefore(own.get()))
+        .map(Done::peel)
         .toList();
   }
 
-  private Optional<PastPeel> peel(UUID visitId) {
-    PastPeel known = signed.get(visitId);
+  private Optional<Done> done(UUID visitId) {
+    Done known = signed.get(visitId);
     if (known != null) return Optional.of(known);
-    Optional<Live> live =
-        treatments.ofVisit(visitId).filter(l -> l.state().firstTouch().isPresent());
-    live.filter(l -> l.state().phase() == Phase.SIGNED)
-        .ifPresent(l -> signed.put(visitId, peel(l)));
-    return live.map(this::peel);
+    Optional<Live> live = treatments.ofVisit(visitId);
+    Optional<Done> done = live.flatMap(this::done);
+    if (live.filter(l -> l.state().phase() == Phase.SIGNED).isPresent()) {
+      done.ifPresent(peel -> signed.put(visitId, peel));
+    }
+    return done;
   }
 
-  private PastPeel peel(Live live) {
-    return Outcome.peel(
-        live.plan(),
-        live.state(),
-        LocalDate.ofInstant(live.state().firstTouch().orElseThrow(), clock.getZone()));
+  private Optional<Done> done(Live live) {
+    return live.state()
+        .firstTouch()
+        .map(touched ->
+            new Done(
+                touched,
+                Outcome.peel(
+                    live.plan(),
+                    live.state(),
+                    LocalDate.ofInstant(touched, clock.getZone()))));
   }
 }

@@ -1,5 +1,7 @@
 package ivesk.server.treatment;
 
+import ivesk.core.plan.TakeOff;
+import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.Row;
@@ -10,6 +12,7 @@ import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.server.app.StorageMapper;
 import ivesk.server.app.StorageMapper.Shape;
 import ivesk.server.app.StorageMapper.Upcaster;
@@ -20,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// How the facts of a treatment are kept: each by the name of its record, in a version of its own.
@@ -31,7 +35,11 @@ final class StoredFacts {
   record StoredOpening(StoredPlan plan) {}
 
   private static final Shape<StoredOpening> OPENED =
-      Shape.of("Opened", StoredOpening.class, StoredFacts::labelled);
+      Shape.of(
+          "Opened",
+          StoredOpening.class,
+          StoredFacts::labelled,
+          StoredFacts::takenOffByFormula);
 
   /// As the ending was worded before its steps had ids.
   private static final Map<String, String> WORDS_OF_STEPS =
@@ -86,6 +94,10 @@ final class StoredFacts {
           EndingStepDone.class, kept -> renamed(kept, "step", WORDS_OF_STEPS),
           ProductApplied.class, kept -> renamed(kept, "product", WORDS_OF_PRODUCTS));
 
+  /// Facts that were kept otherwise in version 1: a swab that answered for every zone.
+  private static final Map<Class<? extends Fact>, Upcaster> SECOND =
+      Map.of(WipeTested.class, StoredFacts::wipedEverywhere);
+
   private static final Map<String, Shape<?>> SHAPES = StorageMapper.byType(shapes());
 
   private final StorageMapper storage;
@@ -129,7 +141,11 @@ final class StoredFacts {
     List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED));
     for (Class<?> kind : kinds()) {
       if (kind != Opened.class) {
-        shapes.add(Shape.of(kind.getSimpleName(), kind, FIRST.getOrDefault(kind, Upcaster.SAME)));
+        Upcaster first = FIRST.getOrDefault(kind, Upcaster.SAME);
+        shapes.add(
+            SECOND.containsKey(kind)
+                ? Shape.of(kind.getSimpleName(), kind, first, SECOND.get(kind))
+                : Shape.of(kind.getSimpleName(), kind, first));
       }
     }
     return shapes;
@@ -143,6 +159,17 @@ final class StoredFacts {
     ObjectNode plan = (ObjectNode) kept.get("plan");
     StoredFormula.addLabel((ObjectNode) plan.get("formula"));
     if (plan.get("nextRung") instanceof ObjectNode next) StoredFormula.addLabel(next);
+    return kept;
+  }
+
+  private static ObjectNode takenOffByFormula(ObjectNode kept) {
+    ((ObjectNode) kept.get("plan")).put("takeOff", TakeOff.BY_FORMULA.name());
+    return kept;
+  }
+
+  private static ObjectNode wipedEverywhere(ObjectNode kept) {
+    ArrayNode zones = kept.putArray("zones");
+    for (Zone zone : Zone.values()) zones.add(zone.name());
     return kept;
   }
 

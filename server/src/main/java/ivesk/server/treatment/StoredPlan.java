@@ -2,6 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -29,6 +30,7 @@ record StoredPlan(
     Optional<StoredFormula> nextRung,
     int restAtMost,
     boolean solventAllowed,
+    TakeOff takeOff,
     DepthClass depth,
     double areaCm2,
     double layerMl,
@@ -53,6 +55,7 @@ record StoredPlan(
         plan.nextRung().map(StoredFormula::of),
         plan.restAtMost(),
         plan.solventAllowed(),
+        plan.takeOff(),
         plan.depth(),
         plan.area().cm2(),
         plan.layer().ml(),
@@ -78,6 +81,7 @@ record StoredPlan(
         nextRung.map(StoredFormula::formula),
         restAtMost,
         solventAllowed,
+        takeOff,
         depth,
         Area.cm2(areaCm2),
         Volume.ml(layerMl),

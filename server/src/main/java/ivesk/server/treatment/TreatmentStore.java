@@ -55,6 +55,13 @@ class TreatmentStore {
         .optional();
   }
 
+  /// Visits whose treatment is neither signed nor stopped.
+  List<UUID> openVisits() {
+    return jdbc.sql("SELECT visit_id FROM treatment WHERE closed_at IS NULL ORDER BY opened_at")
+        .query(UUID.class)
+        .list();
+  }
+
   void close(UUID id, Instant at) {
     jdbc.sql("UPDATE treatment SET closed_at = ? WHERE id = ?").params(utc(at), id).update();
   }

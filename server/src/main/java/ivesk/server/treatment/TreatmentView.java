@@ -3,13 +3,13 @@ package ivesk.server.treatment;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
+import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.Cue;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Gate;
 import ivesk.core.treatment.Looks;
-import ivesk.core.treatment.Looks.ZoneState;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
@@ -22,16 +22,18 @@ import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentState;
+import ivesk.core.treatment.Whitening;
+import ivesk.core.treatment.ZoneState;
 import ivesk.server.plan.PlanView;
 import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /// A treatment as a screen needs it: what happened, what holds now, and every coming change.
 ///
@@ -39,7 +41,11 @@ import java.util.UUID;
 /// @param serverNow what the browser sets its clocks by
 /// @param gatePasses the answer to the prep lets the plan go on; empty before it
 /// @param addOnNotNow why the plan's add-on may not go on; empty when it may, or none is planned
-/// @param shortenedSeconds what the limit would be if the gate shortened it
+/// @param mayKeep the answer to the prep does not forbid to keep the plan
+/// @param shortened what would be left if the gate shortened it; empty when that shuts the formula
+/// @param alarms what stands until somebody says how it ended, the gravest first
+/// @param checkInSeconds how long after each of the eleven answers the next is due
+/// @param whyOwed it was ended before its least time and nobody has said why
 record TreatmentView(
     UUID id,
     UUID visitId,
@@ -51,18 +57,21 @@ record TreatmentView(
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
     Optional<GateA> gateA,
-    Optional<Long> shortenedSeconds,
+    boolean mayKeep,
+    Optional<ShortenedView> shortened,
     Optional<Long> contactLimitSeconds,
     int layersPlanned,
     List<LayerView> layers,
-    Map<Zone, ZoneState> zones,
+    Map<Zone, ZoneView> zones,
     Set<Sign> signs,
+    List<Alarm> alarms,
     Response response,
     boolean fanOn,
     List<Looks.Told> answers,
     Advisor.Clocks clocks,
     Advice advice,
     List<Advice> ifAnswered,
+    List<Long> checkInSeconds,
     List<Cue> cues,
     List<EndingStepView> endingSteps,
     List<CareView> care,
@@ -71,8 +80,31 @@ record TreatmentView(
     Optional<String> addOnNotNow,
     Optional<Instant> restAt,
     boolean wipeOwed,
+    boolean whyOwed,
     String summary,
     List<EventView> events) {
+
+  /// What is known of one zone, as a screen draws it.
+  record ZoneView(
+      int redness,
+      Whitening whitening,
+      boolean wipeOwed,
+      Optional<Integer> hotSpot,
+      boolean reached,
+      boolean ended) {
+    static ZoneView of(ZoneState zone) {
+      return new ZoneView(
+          zone.redness(),
+          zone.whitening(),
+          zone.wipeOwed(),
+          zone.hotSpot(),
+          zone.reached(),
+          zone.ended());
+    }
+  }
+
+  /// @param seconds empty for formulas without minutes
+  record ShortenedView(Optional<Long> seconds, int layers) {}
 
   record StepView(ReadyStep id, String label, String how, Optional<Instant> doneAt) {}
 
@@ -108,31 +140,40 @@ record TreatmentView(
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
         state.ready().gateA(),
-        live.plan().contactLimit().map(Gate::shortened).map(Duration::toSeconds),
+        prep.filter(answer -> answer >= Gate.NOT_TO_BE_KEPT).isEmpty(),
+        Gate.shortensTo(live.plan())
+            .map(left ->
+                new ShortenedView(left.contact().map(Duration::toSeconds), left.layers())),
         state.ready().contactLimit().map(Duration::toSeconds),
-        state.acid().extended() ? live.plan().layersAtMost() : state.ready().layersPlanned(),
+        state.layersPlanned(),
         state.layers().stream()
             .map(l -> new LayerView(l.number(), l.startedAt(), l.coveredAt(), l.zones()))
             .toList(),
-        state.zones(),
+        state.zones().entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, entry -> ZoneView.of(entry.getValue()))),
         state.signs(),
+        Alarm.standing(live.plan(), state),
         state.response(),
         state.acid().fanOn(),
         state.looks().answers(),
         Advisor.clocks(live.plan(), state),
         Advisor.advise(live.plan(), state, now),
         Advisor.ifAnswered(live.plan(), state, now),
+        Advisor.checkIns(live.plan(), state, now).stream().map(Duration::toSeconds).toList(),
         Advisor.cues(live.plan(), state),
         EndingSteps.of(live.plan(), state).stream()
             .map(step ->
                 new EndingStepView(step, step.words(), state.ending().steps().contains(step)))
             .toList(),
-        Arrays.stream(AfterProduct.values()).map(product -> care(product, live)).toList(),
+        AfterProduct.offered(live.plan(), state).stream()
+            .map(product -> care(product, live))
+            .toList(),
         state.care().addOnAt(),
         state.care().addOnOffAt(),
         live.plan().addOn().flatMap(after -> Treatment.addOn(live.plan(), state)),
         state.ending().restAt(),
-        state.wipeOwed(),
+        state.zones().values().stream().anyMatch(ZoneState::wipeOwed),
+        Treatment.whyOwed(state),
         Outcome.summary(live.plan(), state, now),
         live.events().stream().map(TreatmentView::event).toList());
   }

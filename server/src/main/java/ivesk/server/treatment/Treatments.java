@@ -83,6 +83,11 @@ public class Treatments implements VisitRecord {
     return store.ofVisit(visitId).map(row -> live(row.id()));
   }
 
+  /// Visits whose treatment runs, stands in an emergency or waits for its signature.
+  public List<UUID> openVisits() {
+    return store.openVisits();
+  }
+
   @Override
   public void requireUnsigned(UUID visitId) {
     if (ofVisit(visitId).filter(live -> live.state().phase() == Phase.SIGNED).isPresent()) {

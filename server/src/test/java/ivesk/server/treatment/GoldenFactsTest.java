@@ -31,8 +31,8 @@ class GoldenFactsTest {
   @MethodSource("kinds")
   void areReadInEachVersionAndWrittenInTheNewest(String kind) {
     int newest = StoredFacts.version(kind);
-    if (newest == 1) {
-      GoldenFiles.addMissing(kind + ".v1", FACTS.write(fact(kind + ".v0")));
+    if (!GoldenFiles.has(kind + ".v" + newest)) {
+      GoldenFiles.addMissing(kind + ".v" + newest, FACTS.write(fact(kind + ".v" + (newest - 1))));
     }
     Fact now = fact(kind + ".v" + newest);
     assertThat(now.getClass().getSimpleName()).isEqualTo(kind);

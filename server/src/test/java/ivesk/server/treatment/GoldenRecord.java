@@ -7,6 +7,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
@@ -73,8 +74,8 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         "layers", state.layers().size(),
         "contactSeconds", (int) state.contact(state.lastEventAt()).toSeconds(),
         "restSeconds", state.timeToRest().map(Duration::toSeconds).map(Long::intValue).orElse(0),
-        "wellTaken", Outcome.wellTaken(plan, state),
-        "worst", state.worstSensation(),
+        "wellTaken", Outcome.of(state) == PeelOutcome.WELL_TAKEN,
+        "worst", state.worstSensation().orElse(0),
         "endedByRow", state.ending().byRow().map(Row::number).orElse(0),
         "endingSteps", state.ending().steps().size(),
         "products", state.care().products().size());
@@ -84,7 +85,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
   String consequences() {
     TreatmentState state = state();
     PastPeel peel = Outcome.peel(plan, state, DAY);
-    Ladders ladders = LadderRules.of(List.of(peel), DAY.plusDays(30));
+    Ladders ladders = LadderRules.of(List.of(peel), DAY.plusDays(30), plan.region());
     ScreeningFacts client = client(peel);
     NextPeel next = NextPeel.after(plan, state, client, List.of(), DAY);
     Screening screening = Screening.screen(client, List.of());

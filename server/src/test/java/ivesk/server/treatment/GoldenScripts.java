@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -56,6 +57,7 @@ final class GoldenScripts {
             Optional.empty(),
             1,
             true,
+            TakeOff.BY_FORMULA,
             DepthClass.SUPERFICIAL,
             Area.cm2(560),
             Volume.ml(2.8),

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 
 /// Records as they were kept at some time, replayed. The expected numbers are those that the Ivesk
-/// of that time printed.
+/// of that time printed, but for the outcome where its rule has changed since (decision 0008).
 class RecordsTest {
   private static RewordedCore otherWords;
   private static Class<?> otherwise;

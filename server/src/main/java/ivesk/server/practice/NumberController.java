@@ -1,0 +1,78 @@
+package ivesk.server.practice;
+
+import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
+import ivesk.server.practice.PracticeStore.Account;
+import ivesk.server.practice.PracticeStore.NumberKind;
+import ivesk.server.practice.PracticeStore.Role;
+import java.security.Principal;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/// Whom an alarm calls: emergency, poison centre, supervising clinician. Everybody sees them.
+@RestController
+@RequestMapping("/api/practice/numbers")
+class NumberController {
+  private static final Pattern NUMBER = Pattern.compile("\\+?[0-9][0-9 ()/-]{1,28}");
+
+  private final PracticeStore practice;
+  private final Audit audit;
+  private final Clock clock;
+
+  NumberController(PracticeStore practice, Audit audit, Clock clock) {
+    this.practice = practice;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param emergency empty until somebody has set it
+  /// @param poisonCentre empty until somebody has set it
+  /// @param clinicians supervising clinicians by name
+  /// @param maySet whether the account that asks may change them
+  record NumbersView(
+      Optional<String> emergency,
+      Optional<String> poisonCentre,
+      List<String> clinicians,
+      boolean maySet) {}
+
+  record NewNumber(String number) {}
+
+  @GetMapping
+  NumbersView numbers(Principal who) {
+    Map<NumberKind, String> numbers = practice.numbers();
+    return new NumbersView(
+        Optional.ofNullable(numbers.get(NumberKind.EMERGENCY)),
+        Optional.ofNullable(numbers.get(NumberKind.POISON_CENTRE)),
+        practice.accounts().stream()
+            .filter(account -> account.role() == Role.SUPERVISOR)
+            .map(Account::name)
+            .toList(),
+        practice.maySet(who.getName()));
+  }
+
+  @PutMapping("/{kind}")
+  @Transactional
+  NumbersView set(@PathVariable NumberKind kind, @RequestBody NewNumber body, Principal who) {
+    if (!practice.maySet(who.getName())) throw new AccessDeniedException("numbers");
+    String number = body.number().strip();
+    if (!NUMBER.matcher(number).matches()) {
+      throw new BadInput(
+          "number",
+          "the number is '" + number + "'; give 2 to 30 digits, a + before them where it has one");
+    }
+    practice.setNumber(kind, number, who.getName(), clock.instant());
+    audit.note(who.getName(), "set number " + kind, number);
+    return numbers(who);
+  }
+}
