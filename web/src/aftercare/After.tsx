@@ -8,10 +8,12 @@ import TextField from "@mui/material/TextField";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
+import { AFTER_PRODUCTS } from "../api/enumWords";
 import type { After as AfterState, Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, firstName, hour } from "../parts/words";
+import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { DayList } from "./DayList";
@@ -31,32 +33,39 @@ export default function After({ visit }: StationProps) {
     );
   }
   return (
-    <main className={cx("columns", "after")}>
-      <section className="side pad" aria-label="Sheet">
-        <h1>
-          For {firstName(visit.clientName)}, after {after.data.formulaName.toLowerCase()}
-        </h1>
-        <p className="soft">One page, printed. Dates, not day numbers.</p>
-        <DayList after={after.data} />
-        <div className="row">
-          <Button variant="contained" component={Link} to={`/visits/${visit.id}/sheet`}>
-            Sheet to print
-          </Button>
-        </div>
-      </section>
-      <section className={cx("after-right")} aria-label="Record">
-        <Next after={after.data} />
-        <OnTheSkin treatment={live.treatment} />
-        <Strip title={`What ${firstName(visit.clientName)} may ask`} code="from the plan" />
-        {after.data.sheet.answers.map((reply) => (
-          <div key={reply.question} className={cx("reply")}>
-            <b>{reply.question}</b>
-            <p className="soft">{reply.answer}</p>
+    <UnderAlarm treatment={live.treatment} live={live}>
+      <main className={cx("columns", "after")}>
+        <section className="side pad" aria-label="Sheet">
+          <h1>
+            For {firstName(visit.clientName)}, after {after.data.formulaName.toLowerCase()}
+          </h1>
+          <p className="soft">One page, printed. Dates, not day numbers.</p>
+          <DayList after={after.data} />
+          <div className="row">
+            <Button variant="contained" component={Link} to={`/visits/${visit.id}/sheet`}>
+              Sheet to print
+            </Button>
+            {!visit.signedAt && (
+              <Button color="inherit" component={Link} to={`/visits/${visit.id}/settle`}>
+                Something is wrong: to the alarms
+              </Button>
+            )}
           </div>
-        ))}
-        <Sign visit={visit} after={after.data} treatment={live.treatment} live={live} />
-      </section>
-    </main>
+        </section>
+        <section className={cx("after-right")} aria-label="Record">
+          <Next after={after.data} />
+          <OnTheSkin treatment={live.treatment} />
+          <Strip title={`What ${firstName(visit.clientName)} may ask`} code="from the plan" />
+          {after.data.sheet.answers.map((reply) => (
+            <div key={reply.question} className={cx("reply")}>
+              <b>{reply.question}</b>
+              <p className="soft">{reply.answer}</p>
+            </div>
+          ))}
+          <Sign visit={visit} after={after.data} treatment={live.treatment} live={live} />
+        </section>
+      </main>
+    </UnderAlarm>
   );
 }
 
@@ -78,7 +87,7 @@ function OnTheSkin({ treatment }: { treatment: Treatment }) {
       {put.length === 0 && <p className={cx("reply", "soft")}>No product was recorded.</p>}
       {put.map(({ at, product }) => (
         <div key={at} className={cx("line", "slim")}>
-          <span>{product}</span>
+          <span>{AFTER_PRODUCTS[product]}</span>
           <span className="value mono">{hour(at)}</span>
         </div>
       ))}

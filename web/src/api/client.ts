@@ -76,7 +76,7 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       retry: (failures, error) => error instanceof NoServer && failures < 20,
-      retryDelay: 1500,
+      retryDelay: (failures) => Math.min(1500 * 2 ** failures, 15_000),
       networkMode: "always",
     },
     mutations: { networkMode: "always" },

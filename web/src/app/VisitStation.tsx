@@ -45,7 +45,8 @@ export default function VisitStation() {
   }
   const state = visit.data.stations.find((s) => s.id === here.id);
   const Screen = SCREENS[here.id];
-  if (COUCH.includes(here.id) && state?.missing === undefined) {
+  const alarmed = here.id === "AFTER" && visit.data.running?.alarm !== undefined;
+  if ((COUCH.includes(here.id) || alarmed) && state?.missing === undefined) {
     return (
       <RoomOf room="couch">
         <Screen visit={visit.data} />

@@ -1,5 +1,6 @@
 import {
   AFTER_PRODUCTS,
+  ALARM_STEPS,
   ENDING_STEPS,
   GATE_CHOICES,
   QUALITIES,
@@ -48,13 +49,17 @@ export function factWords(fact: Fact): string {
     case "WhiteningSeen":
       return `white: ${WHITENING[fact.grade]} on ${zones(fact.zones)}`;
     case "WipeTested":
-      return fact.cameOff ? "wipe test: comes off, crystals" : "wipe test: stays, frost";
+      return `wipe test, ${zones(fact.zones)}: ${fact.cameOff ? "comes off, crystals" : "stays, frost"}`;
     case "HotSpotFelt":
       return `hot spot, ${zoneName(fact.zone)}: ${fact.value}`;
     case "SignSeen":
       return SIGNS[fact.sign];
     case "SignResolved":
       return noted(`${SIGNS[fact.sign]}: over`, fact.note);
+    case "AlarmStepDone":
+      return ALARM_STEPS[fact.step];
+    case "EarlyEndExplained":
+      return `ended before its least time: ${fact.reason}`;
     case "ResponseNoted":
       return `client ${RESPONSES[fact.response]}`;
     case "WorkedIn":

@@ -7,6 +7,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { plural } from "../parts/words";
+import { Numbers } from "./Numbers";
 import { ProductKinds } from "./ProductKinds";
 import { policiesQuery } from "./queries";
 import styles from "./Practice.module.css";
@@ -65,7 +66,8 @@ export default function Practice() {
             </div>
           ))}
         </section>
-        <section className="side" aria-label="Kinds of home products">
+        <section className="side" aria-label="Numbers and kinds of home products">
+          <Numbers />
           <ProductKinds />
         </section>
       </main>

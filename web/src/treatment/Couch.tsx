@@ -3,9 +3,11 @@ import { type ReactNode } from "react";
 import { Link } from "react-router";
 import type { Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { FIGURE_LABELS, figureOf } from "../parts/figures";
+import { Rooms } from "../parts/Rooms";
 import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
-import { clock, hour } from "../parts/words";
+import { clock, hour, zoneName } from "../parts/words";
 import type { LiveTreatment } from "./useTreatment";
 import styles from "./Couch.module.css";
 
@@ -42,15 +44,22 @@ export function CouchTop({
         </span>
       )}
       <span>
-        {treatment.plan.formulaCode} · face
+        {treatment.plan.formulaCode} · {placeWords(treatment)}
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
+      <Rooms but={visit.id} />
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
         {opened && ` · with client ${clock(now - Date.parse(opened.at))}`}
       </span>
     </header>
   );
+}
+
+function placeWords({ plan }: Treatment): string {
+  return plan.zones.length > 3
+    ? FIGURE_LABELS[figureOf(plan.zones[0])]
+    : plan.zones.map(zoneName).join(", ");
 }
 
 /** What was not taken, not sent, or not reachable; said once, where it matters. */

@@ -1,9 +1,15 @@
 import classNames from "classnames/bind";
-import type { Advice } from "../api/types";
+import type { Advice, NewEvent } from "../api/types";
 import { tint } from "./advice";
 import styles from "./SensationKeys.module.css";
 
 const cx = classNames.bind(styles);
+
+/** The answer that was tapped last and not sent yet: it lights at once. */
+export function toldNow(unsent: NewEvent[]): number | undefined {
+  const last = unsent.findLast(({ fact }) => fact.type === "SensationAnswered");
+  return last?.fact.type === "SensationAnswered" ? last.fact.value : undefined;
+}
 
 const WORDS: Record<number, string> = {
   0: "nothing",

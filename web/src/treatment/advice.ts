@@ -11,22 +11,62 @@ export const NO_ADVICE: Pick<Advice, "line" | "reason"> = {
   reason: "Limit and clocks hold. END works. What you enter is kept and sent when it is back.",
 };
 
+/** How long after the check-in a missing look becomes the advice. */
+const GRACE_SECONDS = 15;
+
+/** Recorded only: nothing follows from them. */
+const SILENT = ["NoteWritten", "FanTurned", "AdviceTaken", "AlarmStepDone"];
+
 /**
  * The advice that holds now: what the server gave, moved on by its own cues; after one answer that
- * it does not know yet, what it said would follow from that answer; beyond that none.
+ * it does not know yet, what it said would follow from that answer. While the server only takes its
+ * time the standing advice stays; when it is away and more was said than it had judged, none.
  */
-export function adviceNow(treatment: Treatment, unsent: NewEvent[], now: number): Advice | null {
-  const cue = cueAt(treatment, now);
-  const standing = cue?.advice ?? treatment.advice;
-  const telling = unsent.filter(
-    ({ fact }) => fact.type !== "NoteWritten" && fact.type !== "FanTurned",
-  );
+export function adviceNow(
+  treatment: Treatment,
+  unsent: NewEvent[],
+  now: number,
+  away: boolean,
+): Advice | null {
+  const standing = cueAt(treatment, now)?.advice ?? treatment.advice;
+  const telling = unsent.filter(({ fact }) => !SILENT.includes(fact.type));
   if (telling.length === 0 || standing.kind === "END_NOW") return standing;
   const [first] = telling;
-  if (telling.length === 1 && first?.fact.type === "SensationAnswered") {
-    return answersNow(treatment, now)[first.fact.value] ?? null;
-  }
-  return null;
+  const judged =
+    telling.length === 1 && first?.fact.type === "SensationAnswered"
+      ? answersNow(treatment, Date.parse(first.at))[first.fact.value]
+      : undefined;
+  if (!away) return judged ?? standing;
+  const gone = stale(treatment, telling, now);
+  return gone ?? judged ?? null;
+}
+
+/** What was told last and not sent has itself gone stale: look now, whatever it had led to. */
+function stale(treatment: Treatment, telling: NewEvent[], now: number): Advice | null {
+  const last = telling.findLast(({ fact }) => fact.type === "SensationAnswered");
+  if (treatment.phase !== "ACID" || last?.fact.type !== "SensationAnswered") return null;
+  if (telling.some(({ fact }) => fact.type === "EndingStarted")) return null;
+  const due = askAfter(treatment, last);
+  return due === undefined || now < due + GRACE_SECONDS * 1000
+    ? null
+    : {
+        kind: "LOOK_NOW",
+        row: "NOT_LOOKED",
+        line: "Look now, and ask",
+        reason: `No answer since the last, ${last.fact.value}.`,
+        action: "ASK",
+        passable: false,
+        zones: [],
+        steps: [],
+        other: "NONE",
+      };
+}
+
+/** When to ask again after an answer that is not sent yet. */
+export function askAfter(treatment: Treatment, told: NewEvent): number | undefined {
+  if (told.fact.type !== "SensationAnswered") return undefined;
+  const seconds = treatment.checkInSeconds[told.fact.value];
+  return seconds === undefined ? undefined : Date.parse(told.at) + seconds * 1000;
 }
 
 /** What each of the eleven answers would lead to now. */

@@ -12,11 +12,13 @@ import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Advice, Cue, Fact, NewEvent, Treatment, Zone } from "../api/types";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
-import { adviceNow, answersNow, cueAt, tint } from "./advice";
+import { adviceNow, answersNow, askAfter, cueAt, tint } from "./advice";
+import { standingAlarms } from "./alarm/alarms";
 import { Queue } from "./queue";
 import { SensationKeys } from "./SensationKeys";
 import { contactOf } from "./treat/Clocks";
-import { type PanelName, panelKeys } from "./treat/Panels";
+import { options, type PanelName, panelKeys } from "./panels";
+import { answerKeys, useCouchKeys } from "./useCouchKeys";
 import { useTreatment } from "./useTreatment";
 import { zoneLooks } from "./zoneLooks";
 
@@ -52,7 +54,6 @@ function cue(seconds: number, kind: Cue["kind"], then: Advice, ifAnswered = ahea
 
 const ZONE = {
   redness: 0,
-  rise: 0,
   whitening: "NONE" as const,
   wipeOwed: false,
   reached: false,
@@ -99,6 +100,10 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       mgPerCm2PerLayer: 0.5,
     },
     steps: [],
+    mayKeep: true,
+    alarms: [],
+    whyOwed: false,
+    checkInSeconds: [60, 60, 60, 60, 30, 30, 30, 30, 30, 30, 30],
     contactLimitSeconds: 180,
     layersPlanned: 1,
     layers: [
@@ -108,7 +113,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
     signs: [],
     response: "AWAKE",
     fanOn: false,
-    answers: [{ at: at(30), value: 3, phase: "ACID", layer: 1 }],
+    answers: [{ at: at(30), value: 3, phase: "ACID", layer: 1, numbed: false }],
     clocks: { firstTouch: at(0), limitAt: at(180), settledAt: at(25), askAt: at(90) },
     advice: advice("FINISH", "DONE", "Leave it to 3:00"),
     ifAnswered: ahead,
@@ -140,18 +145,18 @@ afterEach(() => {
 describe("advice between answers", () => {
   it("moves on with the cues that the server gave, and with nothing else", () => {
     const now = treatment();
-    expect(adviceNow(now, [], ZERO + 89_000)?.row).toBe("DONE");
-    expect(adviceNow(now, [], ZERO + 105_000)?.kind).toBe("LOOK_NOW");
-    expect(adviceNow(now, [], ZERO + 179_999)?.kind).toBe("LOOK_NOW");
-    expect(adviceNow(now, [], ZERO + 180_000)?.kind).toBe("END_NOW");
-    expect(adviceNow(now, [], ZERO + 999_000)?.kind).toBe("END_NOW");
+    expect(adviceNow(now, [], ZERO + 89_000, true)?.row).toBe("DONE");
+    expect(adviceNow(now, [], ZERO + 105_000, true)?.kind).toBe("LOOK_NOW");
+    expect(adviceNow(now, [], ZERO + 179_999, true)?.kind).toBe("LOOK_NOW");
+    expect(adviceNow(now, [], ZERO + 180_000, true)?.kind).toBe("END_NOW");
+    expect(adviceNow(now, [], ZERO + 999_000, true)?.kind).toBe("END_NOW");
   });
 
   it("judges one answer without the server by what was judged ahead", () => {
     const told = unsent({ type: "SensationAnswered", value: 6 });
-    expect(adviceNow(treatment(), told, ZERO + 50_000)?.kind).toBe("HOLD");
+    expect(adviceNow(treatment(), told, ZERO + 50_000, true)?.kind).toBe("HOLD");
     const strong = unsent({ type: "SensationAnswered", value: 9 });
-    expect(adviceNow(treatment(), strong, ZERO + 50_000)?.kind).toBe("END");
+    expect(adviceNow(treatment(), strong, ZERO + 50_000, true)?.kind).toBe("END");
   });
 
   it("has none beyond that answer", () => {
@@ -159,9 +164,9 @@ describe("advice between answers", () => {
       { type: "SensationAnswered", value: 3 },
       { type: "SensationAnswered", value: 4 },
     );
-    expect(adviceNow(treatment(), two, ZERO + 50_000)).toBeNull();
-    const seen = unsent({ type: "WipeTested", cameOff: true });
-    expect(adviceNow(treatment(), seen, ZERO + 50_000)).toBeNull();
+    expect(adviceNow(treatment(), two, ZERO + 50_000, true)).toBeNull();
+    const seen = unsent({ type: "WipeTested", zones: ["CHIN"], cameOff: true });
+    expect(adviceNow(treatment(), seen, ZERO + 50_000, true)).toBeNull();
   });
 
   it("keeps the hard limit whatever waits to be sent", () => {
@@ -169,12 +174,12 @@ describe("advice between answers", () => {
       { type: "SensationAnswered", value: 3 },
       { type: "SensationAnswered", value: 4 },
     );
-    expect(adviceNow(treatment(), two, ZERO + 181_000)?.kind).toBe("END_NOW");
+    expect(adviceNow(treatment(), two, ZERO + 181_000, true)?.kind).toBe("END_NOW");
   });
 
   it("does not lose its advice over a note or the fan", () => {
     const note = unsent({ type: "NoteWritten", text: "calm" }, { type: "FanTurned", on: true });
-    expect(adviceNow(treatment(), note, ZERO + 50_000)?.row).toBe("DONE");
+    expect(adviceNow(treatment(), note, ZERO + 50_000, true)?.row).toBe("DONE");
   });
 
   it("tints the keys as they lead, and changes them where a window ends", () => {
@@ -186,6 +191,91 @@ describe("advice between answers", () => {
     expect(tint(answersNow(now, ZERO + 119_000)[4])).toBe("go");
     expect(tint(answersNow(now, ZERO + 120_000)[4])).toBe("hold");
     expect(cueAt(now, ZERO + 119_000)).toBeUndefined();
+  });
+});
+
+describe("in flight is not away", () => {
+  const two = unsent(
+    { type: "SensationAnswered", value: 6 },
+    { type: "RednessSeen", grades: { NOSE: 1 } },
+  );
+
+  it("keeps the standing advice while a healthy server takes its time", () => {
+    expect(adviceNow(treatment(), two, ZERO + 41_000, false)?.row).toBe("DONE");
+    const one = unsent({ type: "SensationAnswered", value: 6 });
+    expect(adviceNow(treatment(), one, ZERO + 41_000, false)?.row).toBe("HOLD_LINE");
+    expect(adviceNow(treatment(), two, ZERO + 41_000, true)).toBeNull();
+  });
+
+  it("says look now when an answer that was not sent has gone stale", () => {
+    const one = unsent({ type: "SensationAnswered", value: 6 });
+    // Said at 40 s; asked again after 30 s, and 15 s of grace.
+    expect(adviceNow(treatment(), one, ZERO + 84_000, true)?.row).toBe("HOLD_LINE");
+    expect(adviceNow(treatment(), one, ZERO + 85_000, true)?.row).toBe("NOT_LOOKED");
+    expect(adviceNow(treatment(), two, ZERO + 85_000, true)?.kind).toBe("LOOK_NOW");
+    expect(askAfter(treatment(), one[0]!)).toBe(ZERO + 70_000);
+    const ended = [...one, ...unsent({ type: "EndingStarted" })];
+    expect(adviceNow(treatment(), ended, ZERO + 300_000, true)?.kind).not.toBe("LOOK_NOW");
+  });
+});
+
+describe("an alarm without a server", () => {
+  it("stands with its fixed steps from what was said here", () => {
+    const alarms = standingAlarms(
+      treatment(),
+      unsent({ type: "SignSeen", sign: "FAINT" }, { type: "SignSeen", sign: "EYE" }),
+    );
+    expect(alarms.map(({ weight }) => weight)).toEqual(["EMERGENCY", "EYE"]);
+    expect(alarms[0]?.steps[0]).toBe("CALL");
+    expect(alarms[1]?.line).toBe("Rinse the eye now");
+    expect(Date.parse(alarms[1]!.until!) - Date.parse(alarms[1]!.since)).toBe(900_000);
+  });
+
+  it("ends when words on how it ended wait to be sent", () => {
+    const over = unsent(
+      { type: "SignSeen", sign: "BLISTER" },
+      { type: "SignResolved", sign: "BLISTER", note: "cooled" },
+    );
+    expect(standingAlarms(treatment(), over)).toEqual([]);
+  });
+});
+
+/** Presses keys on a screen whose panel is open, and tells what was said. */
+function pressed(panel: PanelName, keys: string): Fact[] {
+  const said: Fact[] = [];
+  const say = (fact: Fact) => said.push(fact);
+  const { unmount } = renderHook(() =>
+    useCouchKeys({
+      panel,
+      treatment: treatment({ phase: "SETTLING" }),
+      chosen: [],
+      keys: answerKeys((value) => say({ type: "SensationAnswered", value })),
+      stay: ["z", "a"],
+      say,
+      close: () => undefined,
+    }),
+  );
+  for (const key of keys) fireEvent.keyDown(document.body, { key });
+  unmount();
+  return said;
+}
+
+describe("keys over an open panel", () => {
+  it("never fall through: the key marked 1 F1 is F1 and no answer", () => {
+    expect(pressed("whitening", "1")).toMatchObject([{ type: "WhiteningSeen", grade: "F1" }]);
+    for (const panel of ["quality", "note", "alarm", "zone", "pass", "legend"] as const) {
+      expect(
+        pressed(panel, "0123456789t").filter(({ type }) => type === "SensationAnswered"),
+      ).toEqual([]);
+    }
+  });
+
+  it("are the same as its buttons, one for each", () => {
+    for (const panel of ["redness", "whitening", "quality", "response", "alarm"] as const) {
+      const on = options(panel, treatment(), []).map((option) => option.on);
+      expect(new Set(on).size, panel).toBe(on.length);
+      expect(on.length, panel).toBeGreaterThan(2);
+    }
   });
 });
 
@@ -271,8 +361,16 @@ describe("what a key means while a panel is open", () => {
   });
 
   it("takes the wipe test and a hot spot, ten by t", () => {
-    expect(panelKey("wipe", "c", treatment(), [])).toEqual({ type: "WipeTested", cameOff: true });
-    expect(panelKey("wipe", "s", treatment(), [])).toEqual({ type: "WipeTested", cameOff: false });
+    const white = treatment({
+      zones: { FOREHEAD: ZONE, NOSE: { ...ZONE, wipeOwed: true }, CHIN: ZONE },
+    });
+    expect(panelKey("wipe", "c", white, [])).toEqual({
+      type: "WipeTested",
+      zones: ["NOSE"],
+      cameOff: true,
+    });
+    expect(panelKey("wipe", "s", white, [])).toMatchObject({ zones: ["NOSE"], cameOff: false });
+    expect(panelKey("wipe", "s", treatment(), [])).toBeUndefined();
     expect(panelKey("hot", "t", treatment(), ["CHIN"])).toEqual({
       type: "HotSpotFelt",
       zone: "CHIN",
@@ -319,7 +417,12 @@ describe("the ribbon of a treatment", () => {
         events: [
           { id: "1", at: at(30), who: "ines", fact: { type: "SensationAnswered", value: 3 } },
           { id: "2", at: at(50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 1 } } },
-          { id: "3", at: at(70), who: "ines", fact: { type: "WipeTested", cameOff: true } },
+          {
+            id: "3",
+            at: at(70),
+            who: "ines",
+            fact: { type: "WipeTested", zones: ["CHIN"], cameOff: true },
+          },
           { id: "4", at: at(-50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 0 } } },
         ],
       }),

@@ -51,9 +51,10 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   }, [id, queries]);
 
   const send = useCallback(async () => {
-    if (sending.current) return;
+    if (sending.current) return true;
     sending.current = true;
     let moved = false;
+    let taken = true;
     for (let next = queue.all()[0]; next; next = queue.all()[0]) {
       try {
         const fresh = body(
@@ -66,7 +67,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         await queries.cancelQueries({ queryKey: ["treatment", id] });
         const before = queries.getQueryData(treatmentQuery(id).queryKey);
         queries.setQueryData(treatmentQuery(id).queryKey, fresh);
-        moved ||= before?.phase !== fresh.phase;
+        moved ||= before?.phase !== fresh.phase || before.alarms.length !== fresh.alarms.length;
         setAway(false);
       } catch (problem) {
         if (problem instanceof Problem && DECIDED.includes(problem.status)) {
@@ -74,6 +75,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
           setRefused(problem.message);
         } else {
           setAway(problem instanceof NoServer || problem instanceof Problem);
+          taken = false;
           break;
         }
       }
@@ -81,35 +83,63 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     }
     sending.current = false;
     setUnsent(queue.all());
+    if (!taken) return false;
     catchUp();
     // The path of the visit moves with the phase; between, it is only asked when it is next shown.
     await queries.invalidateQueries({
       queryKey: ["visit", visitId],
       refetchType: moved ? "active" : "none",
     });
+    return true;
   }, [catchUp, id, queries, queue, visitId]);
 
   useEffect(() => {
-    const again = window.setInterval(() => queue.all().length > 0 && void send(), 1500);
-    const first = window.setTimeout(send, 0);
+    let failures = 0;
+    let timer = 0;
+    const again = async () => {
+      if (queue.all().length > 0) {
+        failures = (await send()) ? 0 : failures + 1;
+      }
+      timer = window.setTimeout(again, backOff(failures));
+    };
+    timer = window.setTimeout(again, 0);
     window.addEventListener("online", send);
     return () => {
-      window.clearInterval(again);
-      window.clearTimeout(first);
+      window.clearTimeout(timer);
       window.removeEventListener("online", send);
     };
   }, [queue, send]);
 
+  // The stream is opened anew by us and not by the browser: a dead server is asked ever more rarely.
   useEffect(() => {
-    const stream = new EventSource(`/api/treatments/${id}/stream`);
-    stream.addEventListener("changed", (event: MessageEvent<string>) => {
-      setAway(false);
-      heard.current = Math.max(heard.current, Number(event.data));
-      catchUp();
-    });
-    stream.onerror = () => setAway(true);
-    return () => stream.close();
-  }, [catchUp, id]);
+    let stream: EventSource | undefined;
+    let failures = 0;
+    let timer = 0;
+    const listen = () => {
+      stream = new EventSource(`/api/treatments/${id}/stream`);
+      stream.onopen = () => {
+        failures = 0;
+        setAway(false);
+        if (queue.all().length > 0) void send();
+      };
+      stream.addEventListener("changed", (event: MessageEvent<string>) => {
+        setAway(false);
+        heard.current = Math.max(heard.current, Number(event.data));
+        catchUp();
+      });
+      stream.onerror = () => {
+        stream?.close();
+        setAway(true);
+        failures += 1;
+        timer = window.setTimeout(listen, backOff(failures));
+      };
+    };
+    listen();
+    return () => {
+      window.clearTimeout(timer);
+      stream?.close();
+    };
+  }, [catchUp, id, queue, send]);
 
   const say = useCallback(
     (...facts: Fact[]) => {
@@ -131,6 +161,11 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     say,
     error: query.error,
   };
+}
+
+/** How long to wait before a server that has failed so often is asked again, milliseconds. */
+function backOff(failures: number): number {
+  return Math.min(1500 * 2 ** failures, 12_000);
 }
 
 /** Server time as each answer tells it. */

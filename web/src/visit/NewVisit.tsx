@@ -14,7 +14,7 @@ import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
-import { todayQuery } from "./queries";
+import { todayQuery } from "../parts/today";
 
 /** Adds a visit for somebody known, or somebody who has just walked in. */
 export function NewVisit({ onClose }: { onClose: () => void }) {

@@ -1,8 +1,9 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
+import dayjs from "dayjs";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
@@ -11,20 +12,27 @@ import { VerdictMark } from "../parts/VerdictMark";
 import { clock, day, hour, plural, wholeDay } from "../parts/words";
 import { ReadPatch } from "../screening/ReadPatch";
 import { NewVisit } from "./NewVisit";
-import { todayQuery } from "./queries";
+import { dayQuery, todayQuery } from "../parts/today";
 import styles from "./Today.module.css";
 
 const cx = classNames.bind(styles);
 
 export default function Today() {
   const today = useQuery(todayQuery);
+  const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
+  const day = params.get("day");
+  const other = useQuery({ ...dayQuery(day ?? ""), enabled: day !== null });
+  const shown = day === null ? today.data : other.data;
+  const show = (next: string) =>
+    setParams(next === today.data?.today ? {} : { day: next }, { replace: true });
   return (
     <>
       <div className={cx("columns", "today")}>
         <main className="pad">
           <ErrorNote error={today.error} />
-          {today.data && <Visits today={today.data} onAdd={() => setAdding(true)} />}
+          <ErrorNote error={other.error} />
+          {shown && <Visits today={shown} onDay={show} onAdd={() => setAdding(true)} />}
         </main>
         <aside className="side" aria-label="What waits">
           {today.data && <PatchReads reads={today.data.patchReads} />}
@@ -36,16 +44,41 @@ export default function Today() {
   );
 }
 
-function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
+function Visits({
+  today,
+  onDay,
+  onAdd,
+}: {
+  today: TodayState;
+  onDay: (day: string) => void;
+  onAdd: () => void;
+}) {
   const [offset] = useState(() => Date.parse(today.serverNow) - Date.now());
-  const running = today.visits.filter(
-    (visit) =>
-      visit.running && visit.running.phase !== "READY" && visit.running.phase !== "CHECKED",
-  );
+  const running = today.visits
+    .filter(
+      (visit) =>
+        visit.running?.alarm !== undefined ||
+        (visit.running && visit.running.phase !== "READY" && visit.running.phase !== "CHECKED"),
+    )
+    .sort((one, two) => Number(alarmed(two)) - Number(alarmed(one)));
+  const away = (days: number) => dayjs(today.day).add(days, "day").format("YYYY-MM-DD");
   return (
     <>
       <header className={cx("today-head")}>
-        <h1>{wholeDay(today.today)}</h1>
+        <h1>{wholeDay(today.day)}</h1>
+        <span className="row">
+          <Button color="inherit" onClick={() => onDay(away(-1))} aria-label="The day before">
+            ‹
+          </Button>
+          {today.day !== today.today && (
+            <Button color="inherit" onClick={() => onDay(today.today)}>
+              Today
+            </Button>
+          )}
+          <Button color="inherit" onClick={() => onDay(away(1))} aria-label="The day after">
+            ›
+          </Button>
+        </span>
         <p className="soft">
           {plural(today.visits.length, "visit")}
           {running.length > 0 && `, ${running.length === 1 ? "one" : running.length} on the couch`}
@@ -56,21 +89,29 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
       ))}
       {today.visits.length === 0 && (
         <p className="empty">
-          Nobody is booked today. Visits stand here with what each still needs; add the first one.
+          Nobody is booked {today.day === today.today ? "today" : "this day"}. Visits stand here
+          with what each still needs; add the first one.
         </p>
       )}
       <ul className={cx("visits")}>
         {today.visits.map((visit) => (
           <li key={visit.id} className={cx(visit.signedAt ? "signed" : "")}>
             <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
-              <span className={cx("at", "mono")}>{hour(visit.startsAt)}</span>
+              <span className={cx("at", "mono")}>
+                {hour(visit.startsAt)}
+                {visit.day !== today.day && <small>{day(visit.day)}</small>}
+              </span>
               <span>
                 <b>{visit.clientName}</b>
                 <small>
                   {visit.formula ?? "consult"}
-                  {visit.pastPeels > 0 &&
-                    `, peel ${visit.pastPeels + (visit.signedAt ? 0 : 1)}`} · {visit.room}
+                  {visit.pastPeels > 0 && `, peel ${visit.pastPeels + 1}`} · {visit.room}
                 </small>
+                {visit.warnings.map((warning) => (
+                  <small key={warning} className="warn">
+                    {warning}
+                  </small>
+                ))}
               </span>
               <span className={cx("needs")}>
                 {visit.signedAt ? `signed ${hour(visit.signedAt)}` : visit.needs}
@@ -89,6 +130,10 @@ function Visits({ today, onAdd }: { today: TodayState; onAdd: () => void }) {
   );
 }
 
+function alarmed(visit: Visit): boolean {
+  return visit.running?.alarm !== undefined;
+}
+
 function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const now = useNow(offset, 250);
   const running = visit.running;
@@ -96,7 +141,7 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const over = running.limitAt !== undefined && now >= Date.parse(running.limitAt);
   return (
     <section
-      className={cx("couch", "running", over ? "over" : "")}
+      className={cx("couch", "running", over || running.alarm !== undefined ? "over" : "")}
       aria-label={`Running, ${visit.room}`}
     >
       <span className={cx("mono", "big")} role="timer" aria-label="contact time">
@@ -114,7 +159,9 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
             ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
           · with {visit.therapist}
         </small>
-        <small className={cx("advice")}>{over ? "End now" : running.advice}</small>
+        <small className={cx("advice")}>
+          {running.alarm ?? (over ? "End now" : running.advice)}
+        </small>
       </span>
       <Link className={cx("open")} to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
         Open

@@ -5,15 +5,19 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
-import type { Treatment, Visit, Zone } from "../../api/types";
+import type { Fact, Treatment, Visit, Zone } from "../../api/types";
 import { ErrorNote } from "../../parts/ErrorNote";
 import { figureOf } from "../../parts/figures";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
-import { clock, firstName, hour } from "../../parts/words";
-import { useKeys } from "../../parts/useKeys";
+import { clock, firstName, hour, plural } from "../../parts/words";
+import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import type { StationProps } from "../../parts/StationProps";
+import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { SensationKeys } from "../SensationKeys";
+import { panelKeys, type PanelName } from "../panels";
+import { SensationKeys, toldNow } from "../SensationKeys";
+import { Panel } from "../treat/Panels";
+import { answerKeys } from "../useCouchKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
 import couchStyles from "../Couch.module.css";
 import styles from "./Ready.module.css";
@@ -78,94 +82,165 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   const armed =
     treatment !== undefined && treatment.phase !== "READY" && treatment.phase !== "STOPPED";
 
-  const answers = treatment?.phase === "READY" && here?.id === "GATE_A";
-  const answered = (value: number) => say({ type: "SensationAnswered", value });
-  useKeys(
-    answers
-      ? [
-          { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
-          { on: "t", says: "the answer ten", does: () => answered(10) },
-        ]
-      : [],
-  );
+  const [panel, setPanel] = useState<PanelName | null>(null);
+  const ready = treatment?.phase === "READY";
+  const done = () => {
+    if (!ready || !here) return;
+    if (open === undefined) {
+      say({ type: "TimerArmed" });
+      void navigate(`/visits/${visit.id}/treat`);
+    } else if (!ANSWERED.includes(here.id) && !here.doneAt) {
+      say({ type: "StepDone", step: here.id, note: "" });
+      setLooking(null);
+    }
+  };
+  const keys: KeyBinding[] = [
+    { on: "pedal", says: open ? "step done, next" : "arms the timer", does: done },
+    ...(ready && here?.id === "GATE_A"
+      ? answerKeys((value) => say({ type: "SensationAnswered", value }))
+      : []),
+    ...(ready && here?.id === "BASELINE"
+      ? REDNESS.map((says, grade) => ({
+          on: String(grade),
+          says,
+          does: () => {
+            if (treatment) say(baseline(treatment, grade));
+            setLooking(null);
+          },
+        }))
+      : []),
+    { on: "a", says: "alarm", does: () => setPanel("alarm") },
+    { on: "?", says: "these keys", does: () => setPanel("legend") },
+  ];
+  const close = () => setPanel(null);
+  useReadyKeys(panel, treatment, keys, say, close);
 
   if (!treatment) return <CouchWait error={live.error} />;
   return (
-    <div className={cx("couch-screen")}>
-      <CouchTop visit={visit} treatment={treatment} live={live} />
-      <CouchNotes live={live} />
-      <main className={cx("ready")}>
-        <ol className={cx("ready-steps")} aria-label="The order on the day">
-          {treatment.steps.map((step) => (
-            <li key={step.id}>
-              <button
-                type="button"
-                className={cx(step.doneAt ? "done" : step.id === open?.id ? "now" : "")}
-                aria-current={step.id === here?.id ? "step" : undefined}
-                onClick={() => setLooking(step.id)}
-              >
-                <i aria-hidden="true" />
-                <span className="grow">{step.label}</span>
-                <small>{step.doneAt ? hour(step.doneAt) : ""}</small>
-              </button>
-            </li>
-          ))}
-        </ol>
-        <section className={cx("ready-now")} aria-label="Now">
-          {treatment.phase === "STOPPED" ? (
-            <Stopped visit={visit} />
-          ) : here && !armed ? (
-            <StepNow
-              key={here.id}
-              visit={visit}
-              treatment={treatment}
-              step={here}
-              live={live}
-              onDone={() => setLooking(null)}
-            />
-          ) : armed ? (
-            <>
-              <h1>The timer is armed</h1>
-              <Link to={`/visits/${visit.id}/treat`}>Go to Treat</Link>
-            </>
-          ) : (
-            <>
-              <h1>Everything is ready</h1>
-              <p>
-                The maker’s label, the law, your licence and the supervising clinician come before
-                any advice here. You stay with {firstName(visit.clientName)} once acid is on.
-              </p>
-            </>
-          )}
-          {treatment.phase === "READY" && (
-            <div className={cx("arm")}>
-              <Button
-                variant={open ? "outlined" : "contained"}
-                autoFocus={!open}
-                key={open ? "shut" : "open"}
-                disabled={open !== undefined}
-                onClick={() => {
-                  say({ type: "TimerArmed" });
-                  void navigate(`/visits/${visit.id}/treat`);
-                }}
-              >
-                Arm the timer
-              </Button>
-              <span className="soft">
-                {open
-                  ? `no timer, no acid: ${treatment.steps.filter((s) => !s.doneAt).length} steps are open`
-                  : `${treatment.plan.formulaCode}${
-                      treatment.contactLimitSeconds !== undefined
-                        ? `, limit ${clock(treatment.contactLimitSeconds * 1000)}`
-                        : `, ${treatment.layersPlanned} planned`
-                    }`}
-              </span>
-            </div>
-          )}
-        </section>
-      </main>
-    </div>
+    <UnderAlarm treatment={treatment} live={live}>
+      <div className={cx("couch-screen")}>
+        <CouchTop visit={visit} treatment={treatment} live={live} />
+        <CouchNotes live={live} />
+        <main className={cx("ready")}>
+          <ol className={cx("ready-steps")} aria-label="The order on the day">
+            {treatment.steps.map((step) => (
+              <li key={step.id}>
+                <button
+                  type="button"
+                  className={cx(step.doneAt ? "done" : step.id === open?.id ? "now" : "")}
+                  aria-current={step.id === here?.id ? "step" : undefined}
+                  onClick={() => setLooking(step.id)}
+                >
+                  <i aria-hidden="true" />
+                  <span className="grow">{step.label}</span>
+                  <small>{step.doneAt ? hour(step.doneAt) : ""}</small>
+                </button>
+              </li>
+            ))}
+          </ol>
+          <section className={cx("ready-now")} aria-label="Now">
+            {treatment.phase === "STOPPED" ? (
+              <Stopped visit={visit} />
+            ) : here && !armed ? (
+              <StepNow
+                key={here.id}
+                visit={visit}
+                treatment={treatment}
+                step={here}
+                live={live}
+                onDone={() => setLooking(null)}
+              />
+            ) : armed ? (
+              <>
+                <h1>The timer is armed</h1>
+                <Link to={`/visits/${visit.id}/treat`}>Go to Treat</Link>
+              </>
+            ) : (
+              <>
+                <h1>Everything is ready</h1>
+                <p>
+                  The maker’s label, the law, your licence and the supervising clinician come before
+                  any advice here. You stay with {firstName(visit.clientName)} once acid is on.
+                </p>
+              </>
+            )}
+            {panel ? (
+              <Panel
+                name={panel}
+                treatment={treatment}
+                chosen={[]}
+                row={undefined}
+                keys={keys}
+                onSay={say}
+                onClose={close}
+              />
+            ) : (
+              treatment.phase !== "STOPPED" && (
+                <div className="row">
+                  <Button color="inherit" onClick={() => setPanel("alarm")}>
+                    <kbd>a</kbd> alarm
+                  </Button>
+                  <Button color="inherit" onClick={() => setPanel("legend")}>
+                    <kbd>?</kbd> keys
+                  </Button>
+                </div>
+              )
+            )}
+            {treatment.phase === "READY" && (
+              <div className={cx("arm")}>
+                <Button
+                  variant={open ? "outlined" : "contained"}
+                  autoFocus={!open}
+                  key={open ? "shut" : "open"}
+                  disabled={open !== undefined}
+                  onClick={() => {
+                    say({ type: "TimerArmed" });
+                    void navigate(`/visits/${visit.id}/treat`);
+                  }}
+                >
+                  Arm the timer
+                </Button>
+                <span className="soft">
+                  {open
+                    ? `no timer, no acid: ${treatment.steps.filter((s) => !s.doneAt).length} steps are open`
+                    : `${treatment.plan.formulaCode}${
+                        treatment.contactLimitSeconds !== undefined
+                          ? `, limit ${clock(treatment.contactLimitSeconds * 1000)}`
+                          : `, ${treatment.layersPlanned} planned`
+                      }`}
+                </span>
+              </div>
+            )}
+          </section>
+        </main>
+      </div>
+    </UnderAlarm>
   );
+}
+
+/** Steps that want an answer of their own and are not merely done. */
+const ANSWERED = ["GATE_A", "BASELINE"];
+
+function useReadyKeys(
+  panel: PanelName | null,
+  treatment: Treatment | undefined,
+  keys: KeyBinding[],
+  say: (fact: Fact) => void,
+  close: () => void,
+) {
+  const own =
+    panel && treatment ? panelKeys(panel, treatment, [], (fact) => (say(fact), close())) : [];
+  useKeys([
+    { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
+    ...(panel ? own : keys),
+  ]);
+}
+
+function baseline(treatment: Treatment, grade: number): Fact {
+  return {
+    type: "RednessSeen",
+    grades: Object.fromEntries(treatment.plan.zones.map((zone) => [zone, grade])),
+  };
 }
 
 function Stopped({ visit }: { visit: Visit }) {
@@ -223,10 +298,7 @@ function Baseline({
   onDone,
 }: Pick<StepNowProps, "treatment" | "live" | "onDone">) {
   function set(grade: number) {
-    live.say({
-      type: "RednessSeen",
-      grades: Object.fromEntries(treatment.plan.zones.map((zone) => [zone, grade])),
-    });
+    live.say(baseline(treatment, grade));
     onDone();
   }
   return (
@@ -236,7 +308,7 @@ function Baseline({
       <div className="row wrap">
         {REDNESS.map((word, grade) => (
           <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
-            {grade} {word}
+            <kbd>{grade}</kbd> {word}
           </Button>
         ))}
       </div>
@@ -262,7 +334,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
       <p className={cx("how")}>Ask openly, then wait for the number.</p>
       <SensationKeys
         answers={[]}
-        told={answer}
+        told={toldNow(live.unsent) ?? answer}
         onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
       />
       <div className="row">
@@ -302,6 +374,7 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
           <div className={cx("gate-choices")}>
             <button
               type="button"
+              disabled={!treatment.mayKeep}
               className={cx(treatment.gatePasses ? "advised" : "")}
               onClick={() => decide("KEEP")}
             >
@@ -310,19 +383,24 @@ function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
                 {treatment.plan.formulaCode}
                 {treatment.plan.contactSeconds !== undefined &&
                   `, ${clock(treatment.plan.contactSeconds * 1000)}`}
-                {!treatment.gatePasses && ", barrier where it was hot"}
+                {!treatment.mayKeep
+                  ? ": not at 8 and more"
+                  : !treatment.gatePasses && ", barrier where it was hot"}
               </span>
             </button>
             <button
               type="button"
+              disabled={treatment.shortened === undefined}
               className={cx(treatment.gatePasses ? "" : "advised")}
               onClick={() => decide("SHORTEN")}
             >
               <b>Shorten</b>
               <span>
-                {treatment.shortenedSeconds !== undefined
-                  ? `${clock(treatment.shortenedSeconds * 1000)} at most`
-                  : "one layer fewer"}
+                {treatment.shortened === undefined
+                  ? "under 60 s, or nothing left: shut"
+                  : treatment.shortened.seconds !== undefined
+                    ? `${clock(treatment.shortened.seconds * 1000)} at most`
+                    : `${plural(treatment.shortened.layers, "layer")} in all`}
               </span>
             </button>
             <button type="button" onClick={() => decide("STOP")}>

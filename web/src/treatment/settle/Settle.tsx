@@ -2,19 +2,22 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Fact, Treatment, Visit, Zone } from "../../api/types";
+import type { Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
-import { type KeyBinding, useKeys } from "../../parts/useKeys";
+import type { KeyBinding } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
 import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE } from "../advice";
+import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { SensationKeys } from "../SensationKeys";
-import { Panel, panelKeys, type PanelName } from "../treat/Panels";
+import type { PanelName } from "../panels";
+import { SensationKeys, toldNow } from "../SensationKeys";
+import { Panel } from "../treat/Panels";
+import { answerKeys, useCouchKeys } from "../useCouchKeys";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import couchStyles from "../Couch.module.css";
@@ -26,7 +29,9 @@ const cx = classNames.bind({ ...couchStyles, ...treatStyles, ...styles });
 export default function Settle({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
   return live.treatment ? (
-    <Settling visit={visit} treatment={live.treatment} live={live} />
+    <UnderAlarm treatment={live.treatment} live={live}>
+      <Settling visit={visit} treatment={live.treatment} live={live} />
+    </UnderAlarm>
   ) : (
     <CouchWait error={live.error} />
   );
@@ -46,9 +51,11 @@ function Settling({
   const { say } = live;
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
-  const standing = adviceNow(treatment, live.unsent, now);
+  const standing = adviceNow(treatment, live.unsent, now, live.away);
   const advice = standing ?? NO_ADVICE;
-  const open = treatment.endingSteps.find((step) => !step.done)?.id;
+  const sent = (step: Treatment["endingSteps"][number]["id"]) =>
+    live.unsent.some(({ fact }) => fact.type === "EndingStepDone" && fact.step === step);
+  const open = treatment.endingSteps.find((step) => !step.done && !sent(step.id))?.id;
   const ended = treatment.clocks.endedAt ? Date.parse(treatment.clocks.endedAt) : now;
   const ask = treatment.clocks.askAt ? Date.parse(treatment.clocks.askAt) : undefined;
   const resting = treatment.phase === "AT_REST" || treatment.phase === "CHECKED";
@@ -58,33 +65,29 @@ function Settling({
     setChosen([]);
   };
   const answered = (value: number) => say({ type: "SensationAnswered", value });
+  const panels = treatment.whyOwed ? [...PANELS, WHY] : PANELS;
+  const wipe = () => setPanel("wipe");
+  const nextZone = () => {
+    const all = treatment.plan.zones;
+    const at = chosen[0] ? all.indexOf(chosen[0]) : -1;
+    setChosen([all[(at + 1) % all.length]!]);
+    setPanel((was) => was ?? "zone");
+  };
   const keys: KeyBinding[] = [
     {
       on: "pedal",
-      says: "step done, next",
-      does: () => open && say({ type: "EndingStepDone", step: open }),
+      says: "takes the advice, or step done",
+      does: () =>
+        standing?.action === "WIPE"
+          ? wipe()
+          : open && treatment.phase === "ENDING" && say({ type: "EndingStepDone", step: open }),
     },
-    { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
-    { on: "t", says: "the answer ten", does: () => answered(10) },
-    { on: "r", says: "redness", does: () => setPanel("redness") },
-    { on: "w", says: "whitening", does: () => setPanel("whitening") },
-    { on: "n", says: "note", does: () => setPanel("note") },
-    { on: "a", says: "alarm", does: () => setPanel("alarm") },
+    ...answerKeys(answered),
+    ...panels.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
+    { on: "z", says: "next zone", does: nextZone },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
-  const sayAndClose = (fact: Fact) => {
-    say(fact);
-    close();
-  };
-  useKeys([
-    { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
-    ...(panel
-      ? [
-          ...panelKeys(panel, treatment, chosen, sayAndClose),
-          ...keys.filter(({ on }) => on === "a"),
-        ]
-      : keys),
-  ]);
+  useCouchKeys({ panel, treatment, chosen, keys, stay: ["z", "a"], say, close });
 
   const { zones } = zoneLooks(treatment, chosen);
   const ribbon = ribbonOfTreatment(treatment, resting ? undefined : now);
@@ -94,17 +97,18 @@ function Settling({
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
       <main className={cx("settle")}>
-        <section className={cx("treat-face", "settle-face")} aria-label="Face">
+        <section className={cx("treat-face", "settle-face")} aria-label="Where">
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
             label="Zones of this peel"
-            onPick={(zone) =>
+            onPick={(zone) => {
               setChosen((was) =>
                 was.includes(zone) ? was.filter((z) => z !== zone) : [...was, zone],
-              )
-            }
+              );
+              if (!resting) setPanel((was) => was ?? "zone");
+            }}
           />
         </section>
         <section className={cx("settle-now")} aria-label="Now">
@@ -138,13 +142,20 @@ function Settling({
             />
           ) : (
             <div className="row wrap">
-              {open && (
-                <Button
-                  variant="contained"
-                  onClick={() => say({ type: "EndingStepDone", step: open })}
-                >
-                  <kbd>Space</kbd> Done, next
+              {standing?.action === "WIPE" ? (
+                <Button variant="contained" onClick={wipe}>
+                  <kbd>Space</kbd> wipe test
                 </Button>
+              ) : (
+                open &&
+                treatment.phase === "ENDING" && (
+                  <Button
+                    variant="contained"
+                    onClick={() => say({ type: "EndingStepDone", step: open })}
+                  >
+                    <kbd>Space</kbd> Done, next
+                  </Button>
+                )
               )}
               {standing?.action === "ADD_ON" && (
                 <Button variant="contained" onClick={() => say({ type: "AddOnPutOn" })}>
@@ -156,18 +167,11 @@ function Settling({
                   {treatment.plan.addOn?.code} is wiped off
                 </Button>
               )}
-              <Button color="inherit" onClick={() => setPanel("redness")}>
-                <kbd>r</kbd> redness
-              </Button>
-              <Button color="inherit" onClick={() => setPanel("whitening")}>
-                <kbd>w</kbd> whitening
-              </Button>
-              <Button color="inherit" onClick={() => setPanel("note")}>
-                <kbd>n</kbd> note
-              </Button>
-              <Button color="inherit" onClick={() => setPanel("alarm")}>
-                <kbd>a</kbd> alarm
-              </Button>
+              {panels.map(({ name, key, word }) => (
+                <Button key={name} color="inherit" onClick={() => setPanel(name)}>
+                  <kbd>{key}</kbd> {word}
+                </Button>
+              ))}
             </div>
           )}
           {resting && <AddOn treatment={treatment} />}
@@ -182,6 +186,7 @@ function Settling({
               treatment={treatment}
               live={live}
               chosen={chosen}
+              filled={standing?.action !== "ADD_ON" && standing?.action !== "WIPE_ADD_ON"}
               onLeft={() => void navigate(`/visits/${visit.id}/after`)}
             />
           ) : (
@@ -189,11 +194,11 @@ function Settling({
               <h2>Off the skin</h2>
               <ol>
                 {treatment.endingSteps.map(({ id, words, done }) => (
-                  <li key={id} className={cx(done ? "done" : id === open ? "now" : "")}>
+                  <li key={id} className={cx(done || sent(id) ? "done" : id === open ? "now" : "")}>
                     <i aria-hidden="true" />
                     <span>
                       {words}
-                      {done && <span className="hidden">, done</span>}
+                      {(done || sent(id)) && <span className="hidden">, done</span>}
                     </span>
                   </li>
                 ))}
@@ -205,6 +210,7 @@ function Settling({
       <SensationKeys
         answers={[]}
         told={
+          toldNow(live.unsent) ??
           treatment.answers.findLast((told) => told.phase !== "ACID" && told.phase !== "READY")
             ?.value
         }
@@ -216,6 +222,15 @@ function Settling({
     </div>
   );
 }
+
+const PANELS: { name: PanelName; key: string; word: string }[] = [
+  { name: "redness", key: "r", word: "redness" },
+  { name: "whitening", key: "w", word: "whitening" },
+  { name: "hot", key: "h", word: "hot spot" },
+  { name: "note", key: "n", word: "note" },
+  { name: "alarm", key: "a", word: "alarm" },
+];
+const WHY = { name: "why", key: "y", word: "ended sooner: why" } as const;
 
 /** The retinoid of the plan: on, off, or why not now. */
 function AddOn({ treatment }: { treatment: Treatment }) {
@@ -244,18 +259,24 @@ function Leaving({
   treatment,
   live,
   chosen,
+  filled,
   onLeft,
 }: {
   visit: Visit;
   treatment: Treatment;
   live: LiveTreatment;
   chosen: Zone[];
+  /** Nothing else is to be done first. */
+  filled: boolean;
   onLeft: () => void;
 }) {
   const pink = treatment.plan.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 0) > 0);
   return (
     <div className={cx("leaving")}>
-      <h2>On calm skin, in order</h2>
+      <h2>{treatment.care.length > 0 ? "On calm skin, in order" : "Nothing on the skin"}</h2>
+      {treatment.care.length === 0 && (
+        <p className="soft">It stays as it is: no water, no product for the hours of the sheet.</p>
+      )}
       <div className={cx("products")} role="group" aria-label="On the skin, in order">
         {treatment.care.map(({ id, label, appliedAt }) => (
           <Button
@@ -283,7 +304,7 @@ function Leaving({
         </Button>
       ) : (
         <Button
-          variant="contained"
+          variant={filled ? "contained" : "outlined"}
           onClick={() => {
             live.say({
               type: "LeavingChecked",

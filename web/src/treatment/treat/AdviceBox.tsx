@@ -19,6 +19,7 @@ const ACTION: Record<Advice["action"], string> = {
   END_ZONE: "end zone",
   FAN: "fan on",
   MORE_LAYERS: "one more layer",
+  TOUCH_UP: "touch up what is not white",
   ENDING_STEP: "done",
   LEAVING_CHECK: "check",
   ADD_ON: "put it on",

@@ -2,6 +2,7 @@ import classNames from "classnames/bind";
 import type { NewEvent, Treatment } from "../../api/types";
 import { useNow } from "../../parts/useNow";
 import { clock, left } from "../../parts/words";
+import { askAfter } from "../advice";
 import treatStyles from "./Treat.module.css";
 
 const cx = classNames.bind(treatStyles);
@@ -30,7 +31,10 @@ export function Clocks({
   const now = useNow(offset, 100);
   const { start, limit } = contactOf(treatment, unsent);
   const settled = treatment.clocks.settledAt && Date.parse(treatment.clocks.settledAt);
-  const ask = treatment.clocks.askAt && Date.parse(treatment.clocks.askAt);
+  const told = unsent.findLast(({ fact }) => fact.type === "SensationAnswered");
+  const ask =
+    (told && askAfter(treatment, told)) ??
+    (treatment.clocks.askAt === undefined ? undefined : Date.parse(treatment.clocks.askAt));
   const limitSeconds = treatment.contactLimitSeconds;
   const over = limit !== undefined && now >= limit;
   const dwell = treatment.plan.dwellSeconds;

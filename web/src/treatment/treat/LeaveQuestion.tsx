@@ -7,7 +7,7 @@ import { useEffect } from "react";
 import { useBlocker } from "react-router";
 
 /** Leaving while acid is on asks first, whether by a link or by closing the page. */
-export function LeaveQuestion({ running }: { running: boolean }) {
+export function LeaveQuestion({ running, away }: { running: boolean; away: boolean }) {
   const blocker = useBlocker(
     ({ nextLocation }) => running && !nextLocation.pathname.endsWith("/settle"),
   );
@@ -22,7 +22,9 @@ export function LeaveQuestion({ running }: { running: boolean }) {
     <Dialog open onClose={() => blocker.reset()} aria-labelledby="leave">
       <DialogTitle id="leave">Acid is on. Leave this screen?</DialogTitle>
       <DialogContent>
-        The clocks go on. The peel shows at the top of every other screen until it is ended.
+        {away
+          ? "The server does not answer: no other screen can show this peel. What you entered is kept here."
+          : "The clocks go on. The peel shows at the top of every other screen until it is ended."}
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={() => blocker.proceed()}>

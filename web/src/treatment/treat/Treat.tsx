@@ -11,26 +11,34 @@ import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
 import { zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
+import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
+import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait } from "../Couch";
-import { type KeyBinding, useKeys } from "../../parts/useKeys";
-import { SensationKeys } from "../SensationKeys";
+import type { KeyBinding } from "../../parts/useKeys";
+import type { PanelName } from "../panels";
+import { SensationKeys, toldNow } from "../SensationKeys";
+import { answerKeys, useCouchKeys } from "../useCouchKeys";
+import { useWakeLock } from "../useWakeLock";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import { AdviceBox } from "./AdviceBox";
 import { Clocks } from "./Clocks";
 import { LeaveQuestion } from "./LeaveQuestion";
-import { Panel, panelKeys, type PanelName } from "./Panels";
+import { Panel } from "./Panels";
 import { useCues } from "./useCues";
 import couchStyles from "../Couch.module.css";
+import panelStyles from "./Panels.module.css";
 import styles from "./Treat.module.css";
 
-const cx = classNames.bind({ ...couchStyles, ...styles });
+const cx = classNames.bind({ ...couchStyles, ...panelStyles, ...styles });
 
 export default function Treat({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
   return live.treatment ? (
-    <Couch visit={visit} treatment={live.treatment} live={live} />
+    <UnderAlarm treatment={live.treatment} live={live}>
+      <Couch visit={visit} treatment={live.treatment} live={live} />
+    </UnderAlarm>
   ) : (
     <CouchWait error={live.error} />
   );
@@ -53,13 +61,24 @@ function Couch({
   const ended = treatment.clocks.endedAt !== undefined;
   const endUnsent = unsent.some(({ fact }) => fact.type === "EndingStarted");
   const running = treatment.phase === "ACID";
-  const advice = adviceNow(treatment, unsent, now);
+  const touched = unsent.some(({ fact }) => fact.type === "LayerStarted");
+  const acidOn = (running || touched) && !endUnsent;
+  const spreading =
+    treatment.layers.at(-1) !== undefined && treatment.layers.at(-1)?.coveredAt === undefined;
+  const given = adviceNow(treatment, unsent, now, live.away);
+  const advice = endUnsent ? endedHere(treatment) : given;
   const row = advice?.row;
-  const flash = useCues(treatment, now);
+  const flash = useCues(treatment, advice, now);
+  useWakeLock(acidOn);
+  // An answer after arming that does not pass the gate leads back to it.
+  const reopened = treatment.phase === "READY" && unsent.length === 0;
 
   useEffect(() => {
     if (ended) void navigate(`/visits/${visit.id}/settle`, { replace: true });
   }, [ended, navigate, visit.id]);
+  useEffect(() => {
+    if (reopened) void navigate(`/visits/${visit.id}/ready`, { replace: true });
+  }, [reopened, navigate, visit.id]);
 
   const close = useCallback(() => {
     setPanel(null);
@@ -109,6 +128,9 @@ function Couch({
         case "MORE_LAYERS":
           say({ type: "LayersExtended" });
           break;
+        case "TOUCH_UP":
+          say({ type: "LayerStarted", zones: advice.zones, nextRung: false });
+          break;
         case "ASK":
           document.querySelector<HTMLElement>(".keys button")?.focus();
           break;
@@ -133,8 +155,8 @@ function Couch({
   const answered = (value: number) => say({ type: "SensationAnswered", value });
   const keys: KeyBinding[] = [
     { on: "pedal", says: "takes the advice", does: () => act(advice?.action ?? "NONE") },
-    { on: "0-9", says: "the answer", does: (key) => answered(Number(key)) },
-    { on: "t", says: "the answer ten", does: () => answered(10) },
+    ...answerKeys(answered),
+    { on: "c", says: "layer covered", does: () => spreading && say({ type: "LayerCovered" }) },
     ...PANELS.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
     { on: "z", says: "next zone", does: nextZone },
     {
@@ -145,30 +167,18 @@ function Couch({
     { on: "e", says: "END", does: end },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
-  const sayAndClose = (fact: Fact) => {
-    say(fact);
-    close();
-  };
-  useKeys([
-    { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
-    ...(panel
-      ? [
-          ...panelKeys(panel, treatment, chosen, sayAndClose),
-          ...keys.filter(({ on }) => on === "z" || on === "a" || on === "e"),
-        ]
-      : keys),
-  ]);
+  useCouchKeys({ panel, treatment, chosen, keys, stay: ["z", "a", "e"], say, close });
 
   const { zones, next } = zoneLooks(treatment, chosen);
   const ribbon = ribbonOfTreatment(treatment, now);
 
   return (
     <div className={cx("couch-screen", flash && `flash-${flash}`)}>
-      <LeaveQuestion running={running} />
+      <LeaveQuestion running={acidOn} away={live.away} />
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
       <main className={cx("treat")}>
-        <section className={cx("treat-face")} aria-label="Face">
+        <section className={cx("treat-face")} aria-label="Where">
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -199,14 +209,9 @@ function Couch({
             </button>
           </p>
         </section>
-        <section className={cx("treat-now", panel === "alarm" && "alarms")} aria-label="Now">
+        <section className={cx("treat-now")} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
-          <AdviceBox
-            advice={endUnsent ? ENDED_HERE : advice}
-            now={now}
-            onAct={act}
-            onPass={() => setPanel("pass")}
-          />
+          <AdviceBox advice={advice} now={now} onAct={act} onPass={() => setPanel("pass")} />
           {panel ? (
             <Panel
               name={panel}
@@ -219,9 +224,17 @@ function Couch({
             />
           ) : (
             <div className={cx("treat-keys")}>
+              {spreading && (
+                <Button variant="contained" onClick={() => say({ type: "LayerCovered" })}>
+                  <kbd>c</kbd> covered
+                </Button>
+              )}
               {[...PANELS.slice(0, 3), ZONE_KEY, ...PANELS.slice(3)].map(({ name, key, word }) => (
                 <Button key={name} color="inherit" onClick={() => setPanel(name)}>
-                  <kbd>{key}</kbd> {word}
+                  <kbd>{key}</kbd>{" "}
+                  {name === "response" && treatment.response !== "AWAKE"
+                    ? RESPONSES[treatment.response]
+                    : word}
                 </Button>
               ))}
               <Button
@@ -246,7 +259,7 @@ function Couch({
       </main>
       <SensationKeys
         answers={answersNow(treatment, now)}
-        told={treatment.answers.findLast((told) => told.phase === "ACID")?.value}
+        told={toldNow(unsent) ?? treatment.answers.findLast((told) => told.phase === "ACID")?.value}
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
       <section className={cx("treat-ribbon")} aria-label="Ribbon">
@@ -268,18 +281,22 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "whitening", key: "w", word: "whitening" },
   { name: "hot", key: "h", word: "hot spot" },
   { name: "quality", key: "q", word: "quality" },
+  { name: "response", key: "s", word: "asleep, numbed" },
   { name: "note", key: "n", word: "note" },
   { name: "alarm", key: "a", word: "alarm" },
 ];
 const ZONE_KEY = { name: "zone", key: "z", word: "zone" } as const;
 
-const ENDED_HERE: Advice = {
-  kind: "END",
-  line: "Ended: take it off now",
-  reason: "Kept on this screen, not saved yet. The ending steps follow when the server is back.",
-  action: "NONE",
-  passable: false,
-  zones: [],
-  steps: [],
-  other: "NONE",
-};
+/** END was pressed and not sent: the ending steps are known, and go on without a server. */
+function endedHere(treatment: Treatment): Advice {
+  return {
+    kind: "END",
+    line: "Ended: take it off now",
+    reason: "Kept on this screen, not saved yet; it is sent when the server is back.",
+    action: "NONE",
+    passable: false,
+    zones: [],
+    steps: treatment.endingSteps.map(({ words }) => words),
+    other: "NONE",
+  };
+}

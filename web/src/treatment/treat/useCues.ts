@@ -1,18 +1,47 @@
 import { useEffect, useRef } from "react";
-import type { Treatment } from "../../api/types";
+import type { Advice, Treatment } from "../../api/types";
 import { cueAt } from "../advice";
 import { cueSound } from "../cueSound";
 
-/** A tone and a flash as each cue comes, once. */
-export function useCues(treatment: Treatment, now: number): "cue" | "limit" | "" {
+/** How often an advice that waits for an answer is repeated, milliseconds. */
+const REPEATS: Partial<Record<NonNullable<Advice["row"]>, number>> = {
+  NOT_LOOKED: 5000,
+  LIMIT: 3000,
+};
+
+/**
+ * A tone and a flash as each cue comes. A look that is missing and a limit that is reached repeat
+ * and grow louder until they are answered.
+ */
+export function useCues(
+  treatment: Treatment,
+  advice: Advice | null,
+  now: number,
+): "cue" | "limit" | "" {
   const last = useRef<string | undefined>(undefined);
+  const repeated = useRef(0);
   const cue = cueAt(treatment, now);
   const since = cue ? now - Date.parse(cue.at) : Infinity;
+  const every = advice?.row && REPEATS[advice.row];
+  const hard = advice?.row === "LIMIT";
+  const beat = every === undefined ? undefined : Math.floor(now / every);
+
   useEffect(() => {
     if (cue && since < 1500 && cue.at !== last.current) {
       last.current = cue.at;
-      cueSound(cue.kind === "LIMIT");
+      cueSound(cue.kind === "LIMIT", 0);
     }
   }, [cue, since]);
+
+  useEffect(() => {
+    if (beat === undefined) {
+      repeated.current = 0;
+      return;
+    }
+    cueSound(hard, repeated.current);
+    repeated.current += 1;
+  }, [beat, hard]);
+
+  if (every !== undefined && now % every < 1000) return hard ? "limit" : "cue";
   return since > 1000 ? "" : cue?.kind === "LIMIT" ? "limit" : "cue";
 }

@@ -157,7 +157,8 @@ class ArchitectureTest {
   void noRoomReadsAnotherRoomsTables() throws IOException {
     Map<String, Set<String>> own =
         Map.of(
-            "practice", Set.of("account", "clinician_opening", "secret", "policy", "practice_number"),
+            "practice",
+                Set.of("account", "clinician_opening", "secret", "policy", "practice_number"),
             "client", Set.of("client"),
             "visit", Set.of("visit"),
             "skin", Set.of("consult", "product_kind"),

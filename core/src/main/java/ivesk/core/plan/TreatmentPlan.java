@@ -112,8 +112,7 @@ public record TreatmentPlan(
   public Optional<Duration> bandWindow() {
     Optional<Duration> named = formula.band().window();
     if (named.isPresent()) return named;
-    boolean layered =
-        formula.use() == Formula.Use.LAYERED || formula.use() == Formula.Use.COATS;
+    boolean layered = formula.use() == Formula.Use.LAYERED || formula.use() == Formula.Use.COATS;
     if (layered || formula.label().warms()) return Optional.of(UNNAMED_WINDOW);
     return formula.family() == Family.AZELAIC_MANDELIC || formula.family() == Family.SPOT
         ? contactLimit

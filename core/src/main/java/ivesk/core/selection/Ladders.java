@@ -32,8 +32,7 @@ public record Ladders(
   }
 
   public static final Ladders FIRST_VISIT =
-      new Ladders(
-          Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), Milder.NONE);
+      new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), Milder.NONE);
 
   public Ladders {
     rungs = Map.copyOf(rungs);

@@ -52,8 +52,8 @@ public final class Advisor {
       case AT_REST -> risen(plan, state).orElseGet(() -> rest(plan, state, now));
       case CHECKED ->
           risen(plan, state)
-              .orElseGet(() ->
-                  outside(Kind.DONE, "Done here", "Sheet, next date and signature.").build());
+              .orElseGet(
+                  () -> outside(Kind.DONE, "Done here", "Sheet, next date and signature.").build());
       case SIGNED -> outside(Kind.DONE, "Signed", "The record is closed.").key(Action.NONE).build();
       case STOPPED ->
           outside(Kind.DONE, "Stopped before any acid", "Bland care today.")
@@ -202,8 +202,7 @@ public final class Advisor {
           .key(Action.END)
           .build();
     }
-    List<Zone> hot =
-        look.where(look.plan().zones(), zone -> zone.hotSpot().isPresent());
+    List<Zone> hot = look.where(look.plan().zones(), zone -> zone.hotSpot().isPresent());
     return advice(Kind.START, "Start the first layer")
         .because(
             hot.isEmpty()
@@ -233,7 +232,9 @@ public final class Advisor {
     if (frosts || plan.formula().mayCrystallise()) {
       return "What has been absorbed runs its course. A neutraliser does not undo a frost.";
     }
-    return EndingSteps.neutralised(plan) ? "Neutralise before anything else." : "Before anything else.";
+    return EndingSteps.neutralised(plan)
+        ? "Neutralise before anything else."
+        : "Before anything else.";
   }
 
   /// White, deep redness or an untested white after END: said in whatever phase it shows.

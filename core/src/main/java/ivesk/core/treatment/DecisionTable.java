@@ -10,7 +10,6 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.Looks.Told;
-
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -262,8 +261,7 @@ public final class DecisionTable {
       case ACID -> Action.END;
       case ENDING -> Advisor.takeOff(look.plan(), look.state()).action();
       case SETTLING -> look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.ASK;
-      case AT_REST, CHECKED ->
-          look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.NONE;
+      case AT_REST, CHECKED -> look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.NONE;
       case READY, ARMED, SIGNED, STOPPED -> Action.NONE;
     };
   }
@@ -377,8 +375,7 @@ public final class DecisionTable {
     }
     if (look.startable().isEmpty()) return finish(look, "No zone is left for another layer.");
     int done = look.layersDone();
-    boolean more =
-        look.layersPlanned() < look.state().ready().layersAtMost() && anotherLayer(look);
+    boolean more = look.layersPlanned() < look.state().ready().layersAtMost() && anotherLayer(look);
     return finish(
             look, Words.count(done, "planned layer") + (done == 1 ? " is done." : " are done."))
         .other(more ? Action.MORE_LAYERS : Action.NONE);

@@ -97,7 +97,6 @@ public record EndingState(
 
   /// With this step every one of the formula's ending is done.
   boolean doneWith(EndingStep step, TreatmentPlan plan) {
-    return EndingSteps.of(plan, this).stream()
-        .allMatch(one -> one == step || steps.contains(one));
+    return EndingSteps.of(plan, this).stream().allMatch(one -> one == step || steps.contains(one));
   }
 }

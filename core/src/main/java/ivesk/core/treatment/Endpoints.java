@@ -4,7 +4,6 @@ import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
-
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;

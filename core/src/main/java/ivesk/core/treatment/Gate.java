@@ -9,8 +9,8 @@ import java.util.Optional;
 
 /// Gate A, the answer to the prep: 0 to 3 on even skin goes on; 4 or more, or a hot spot, changes
 /// the plan or ends the visit; 8 and more cannot be kept, and a hot spot that is kept goes under
-/// barrier and out of the first layer. Gate B, between stages: 0 to 3, redness at most 1, no frost. Common
-/// practice.
+/// barrier and out of the first layer. Gate B, between stages: 0 to 3, redness at most 1, no frost.
+/// Common practice.
 public final class Gate {
   /// From here the skin is awake before any acid.
   public static final int AWAKE = 4;
@@ -67,8 +67,7 @@ public final class Gate {
   /// What shortening leaves: a contact of 60 s and more, or one layer fewer. Empty when that is
   /// less than the formula can do.
   public static Optional<Shortened> shortensTo(TreatmentPlan plan) {
-    Shortened shorter =
-        new Shortened(plan.contactLimit().map(Gate::shortened), fewer(plan));
+    Shortened shorter = new Shortened(plan.contactLimit().map(Gate::shortened), fewer(plan));
     boolean tooShort =
         shorter.contact().filter(contact -> contact.compareTo(SHORTEST) < 0).isPresent();
     boolean nothing = shorter.contact().isEmpty() && plan.layersAtMost() == 1;

@@ -6,7 +6,6 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
-
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;

@@ -134,8 +134,7 @@ public record Looks(
         last()
             .filter(before -> Duration.between(before.at(), answer.at()).compareTo(ONE_ANSWER) <= 0)
             .isPresent();
-    List<Told> more =
-        new ArrayList<>(doubled ? answers.subList(0, answers.size() - 1) : answers);
+    List<Told> more = new ArrayList<>(doubled ? answers.subList(0, answers.size() - 1) : answers);
     more.add(answer);
     return new Looks(more, zones, standing, seenSigns, response, incident);
   }

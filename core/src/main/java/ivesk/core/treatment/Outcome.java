@@ -31,8 +31,7 @@ public final class Outcome {
     }
     boolean late = end.get().late();
     boolean asPlanned =
-        end.get().planReached()
-            || row.filter(by -> by.asPlanned() && by != Row.LIMIT).isPresent();
+        end.get().planReached() || row.filter(by -> by.asPlanned() && by != Row.LIMIT).isPresent();
     if (asPlanned && !late && end.get().answered() && end.get().belowHold()) {
       return PeelOutcome.WELL_TAKEN;
     }
@@ -57,11 +56,7 @@ public final class Outcome {
         plan.region(),
         on,
         Math.max(1, state.layers().size()),
-        state
-            .ready()
-            .contactLimit()
-            .filter(limit -> limit.compareTo(contact) < 0)
-            .orElse(contact),
+        state.ready().contactLimit().filter(limit -> limit.compareTo(contact) < 0).orElse(contact),
         of(state),
         state.worstSensation());
   }

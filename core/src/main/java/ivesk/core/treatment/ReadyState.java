@@ -49,11 +49,7 @@ public record ReadyState(
 
   static ReadyState before(TreatmentPlan plan) {
     return new ReadyState(
-        Map.of(),
-        Optional.empty(),
-        plan.contactLimit(),
-        plan.layersPlanned(),
-        plan.layersAtMost());
+        Map.of(), Optional.empty(), plan.contactLimit(), plan.layersPlanned(), plan.layersAtMost());
   }
 
   ReadyState after(TreatmentEvent event, TreatmentPlan plan, Phase phase) {
@@ -69,8 +65,7 @@ public record ReadyState(
           switch (fact) {
             case RednessSeen seen when phase == Phase.READY -> done(ReadyStep.BASELINE, event.at());
             case SensationAnswered(var value)
-                when phase == Phase.READY
-                    || phase == Phase.ARMED && !Gate.passes(value, false) ->
+                when phase == Phase.READY || phase == Phase.ARMED && !Gate.passes(value, false) ->
                 reopened();
             case HotSpotFelt(var zone, var value)
                 when phase == Phase.READY || phase == Phase.ARMED && value > 0 ->

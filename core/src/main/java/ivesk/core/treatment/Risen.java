@@ -17,7 +17,8 @@ final class Risen {
   /// Zones whose white is an incident. White that may be crystals waits for the swab.
   static List<Zone> white(TreatmentPlan plan, Map<Zone, ZoneState> zones) {
     boolean frosting = plan.formula().family().frost() != Family.Frost.INJURY;
-    Optional<Instant> first = zones.values().stream().flatMap(Risen::frostSince).sorted().findFirst();
+    Optional<Instant> first =
+        zones.values().stream().flatMap(Risen::frostSince).sorted().findFirst();
     return plan.zones().stream()
         .filter(zone -> {
           ZoneState seen = zones.get(zone);

@@ -1,6 +1,5 @@
 package ivesk.core.treatment;
 
-import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Band;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;

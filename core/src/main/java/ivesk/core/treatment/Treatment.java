@@ -172,7 +172,8 @@ public final class Treatment {
     Optional<String> unknown = known(plan, zones);
     if (unknown.isPresent()) return unknown;
     Advice advice = Advisor.advise(plan, state, at);
-    if (!advice.kind().layer() && advice.other() != Advice.Action.TOUCH_UP) return Optional.of("no layer now: " + advice.reason());
+    if (!advice.kind().layer() && advice.other() != Advice.Action.TOUCH_UP)
+      return Optional.of("no layer now: " + advice.reason());
     if (nextRung && advice.kind() != Advice.Kind.NEXT_RUNG) {
       return Optional.of("the next rung is not advised");
     }

@@ -124,8 +124,7 @@ public record ZoneState(
   ZoneState withHotSpot(int value, Phase phase) {
     boolean hotter = !phase.beforeAcid() && value > hotSpot.orElse(0);
     Optional<Integer> spot = value == 0 ? Optional.empty() : Optional.of(value);
-    return new ZoneState(
-        redness, rise, baseline, white, spot, changed || hotter, reached, ended);
+    return new ZoneState(redness, rise, baseline, white, spot, changed || hotter, reached, ended);
   }
 
   ZoneState withReached(boolean by) {

@@ -44,7 +44,9 @@ class GatesTest {
 
   private static SelectionFacts facts(Clients client) {
     return SelectionFacts.of(
-        client.facts(), client.screened(), LadderRules.of(client.facts().pastPeels(), T, Region.FACE));
+        client.facts(),
+        client.screened(),
+        LadderRules.of(client.facts().pastPeels(), T, Region.FACE));
   }
 
   private static SelectionFacts booked(Clients client, int minutes) {

@@ -40,7 +40,8 @@ class RandomSelectionsTest {
   private static Selection rack(Clients client) {
     ScreeningFacts facts = client.facts();
     return Selection.choose(
-        SelectionFacts.of(facts, client.screened(), LadderRules.of(facts.pastPeels(), T, facts.region())));
+        SelectionFacts.of(
+            facts, client.screened(), LadderRules.of(facts.pastPeels(), T, facts.region())));
   }
 
   private static Set<String> open(Selection rack) {

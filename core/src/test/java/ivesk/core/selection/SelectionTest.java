@@ -340,8 +340,24 @@ class SelectionTest {
     @Test
     void theStrongFamiliesComeAfterThreeMilderPeels() {
       assertThat(reasons(choose(easy()), "TCA-10")).contains("three well-taken peels");
-      Ladders two = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(2, 1));
-      Ladders three = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(3, 1));
+      Ladders two =
+          new Ladders(
+              Map.of(),
+              Map.of(),
+              Map.of(),
+              Set.of(),
+              Set.of(),
+              Optional.empty(),
+              new Ladders.Milder(2, 1));
+      Ladders three =
+          new Ladders(
+              Map.of(),
+              Map.of(),
+              Map.of(),
+              Set.of(),
+              Set.of(),
+              Optional.empty(),
+              new Ladders.Milder(3, 1));
       assertThat(reasons(choose(easy(), two), "JES-RF")).contains("so far 2");
       assertThat(choose(easy(), three).tile("TCA-10").open()).isTrue();
     }
@@ -459,7 +475,15 @@ class SelectionTest {
 
     @Test
     void firstVisitNumbersAndOneInDarkerTypes() {
-      Ladders ready = new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), new Ladders.Milder(3, 1));
+      Ladders ready =
+          new Ladders(
+              Map.of(),
+              Map.of(),
+              Map.of(),
+              Set.of(),
+              Set.of(),
+              Optional.empty(),
+              new Ladders.Milder(3, 1));
       assertThat(choose(easy().type(Phototype.III), ready).tile("JES-RF").layers()).isEqualTo(2);
       assertThat(choose(easy().type(Phototype.IV).primed(20), ready).tile("JES-RF").layers())
           .isEqualTo(1);

@@ -79,7 +79,8 @@ class SeriesTest {
     void upOneRungAfterAFullSeriesAndNotBefore() {
       assertThat(rung(times(5, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(1);
       assertThat(rung(times(6, "GLY-20", 14), Family.GLYCOLIC)).isEqualTo(2);
-      assertThat(LadderRules.of(times(5, "GLY-20", 14), T, Region.FACE).reasons().get(Family.GLYCOLIC))
+      assertThat(
+              LadderRules.of(times(5, "GLY-20", 14), T, Region.FACE).reasons().get(Family.GLYCOLIC))
           .contains("6 peels at rung 1")
           .contains("5 done");
     }
@@ -89,7 +90,9 @@ class SeriesTest {
       List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 28));
       past.add(peel("GLY-35", 14, 1, false));
       assertThat(rung(past, Family.GLYCOLIC)).isEqualTo(1);
-      assertThat(LadderRules.of(past, T, Region.FACE).running()).as("no series after a reaction").isEmpty();
+      assertThat(LadderRules.of(past, T, Region.FACE).running())
+          .as("no series after a reaction")
+          .isEmpty();
     }
 
     @Test
@@ -139,7 +142,8 @@ class SeriesTest {
 
     @Test
     void theLastFamilyRuns() {
-      assertThat(LadderRules.of(times(2, "SAL-10", 14), T, Region.FACE).running()).contains(Family.SALICYLIC);
+      assertThat(LadderRules.of(times(2, "SAL-10", 14), T, Region.FACE).running())
+          .contains(Family.SALICYLIC);
       assertThat(LadderRules.of(List.of(), T, Region.FACE).running()).isEmpty();
     }
   }

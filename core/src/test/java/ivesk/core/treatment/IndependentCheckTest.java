@@ -496,7 +496,9 @@ class IndependentCheckTest {
               .white(207, Whitening.F1, FOREHEAD, CHEEK_LEFT, CHEEK_RIGHT);
       assertThat(outcome(taken(frost, 208))).as("endpoint").isEqualTo(PeelOutcome.WELL_TAKEN);
       Peel limit = Peel.of("GLY-35").contact(120).onSkin().feels(100, 3);
-      assertThat(outcome(taken(limit, 121))).as("by hand, in time").isEqualTo(PeelOutcome.WELL_TAKEN);
+      assertThat(outcome(taken(limit, 121)))
+          .as("by hand, in time")
+          .isEqualTo(PeelOutcome.WELL_TAKEN);
     }
 
     @Test
@@ -504,13 +506,16 @@ class IndependentCheckTest {
       Peel peel = Peel.of("GLY-35").contact(120).onSkin().feels(100, 3);
       taken(peel, 190, Optional.of(Row.LIMIT));
       assertThat(outcome(peel)).isEqualTo(PeelOutcome.TOO_STRONG);
-      assertThat(Outcome.peel(peel.plan, peel.state(), java.time.LocalDate.of(2026, 11, 25)).contact())
+      assertThat(
+              Outcome.peel(peel.plan, peel.state(), java.time.LocalDate.of(2026, 11, 25)).contact())
           .hasSeconds(120);
     }
 
     @Test
     void tooStrongAtTheStopLineOrTwiceAtHold() {
-      assertThat(outcome(taken(Peel.of("MAN-20").onSkin().feels(60, 8), 62, Optional.of(Row.STOP_LINE))))
+      assertThat(
+              outcome(
+                  taken(Peel.of("MAN-20").onSkin().feels(60, 8), 62, Optional.of(Row.STOP_LINE))))
           .isEqualTo(PeelOutcome.TOO_STRONG);
       Peel held = Peel.of("MAN-20").onSkin().feels(60, 6).feels(90, 6);
       assertThat(outcome(taken(held, 92))).as("the row is known").isEqualTo(PeelOutcome.TOO_STRONG);
@@ -518,7 +523,8 @@ class IndependentCheckTest {
 
     @Test
     void adverseIsWhatHurt() {
-      Peel incident = taken(Peel.of("GLY-35").onSkin().feels(60, 3), 100).white(150, Whitening.F2, CHIN);
+      Peel incident =
+          taken(Peel.of("GLY-35").onSkin().feels(60, 3), 100).white(150, Whitening.F2, CHIN);
       assertThat(outcome(incident)).isEqualTo(PeelOutcome.ADVERSE);
       Peel eye = taken(Peel.of("GLY-35").onSkin().say(40, new SignSeen(Sign.EYE)), 45);
       assertThat(outcome(eye)).isEqualTo(PeelOutcome.ADVERSE);
@@ -548,7 +554,8 @@ class IndependentCheckTest {
 
     @Test
     void restIsNeverAboveItself() {
-      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 2).say(100, new EndingStarted(Optional.empty()));
+      Peel peel =
+          Peel.of("MAN-20").onSkin().feels(60, 2).say(100, new EndingStarted(Optional.empty()));
       for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
         peel.feels(105, 1).say(106, new EndingStepDone(step));
       }
@@ -571,7 +578,11 @@ class IndependentCheckTest {
         assertThat(EndingSteps.of(peel.plan, peel.state())).contains(EndingStep.LEAVE_AS_IT_IS);
         assertThat(AfterProduct.offered(peel.plan, peel.state())).isEmpty();
       }
-      Peel held = Peel.of("JES-RF").onSkin().feels(60, 9).say(62, new EndingStarted(Optional.of(Row.STOP_LINE)));
+      Peel held =
+          Peel.of("JES-RF")
+              .onSkin()
+              .feels(60, 9)
+              .say(62, new EndingStarted(Optional.of(Row.STOP_LINE)));
       assertThat(EndingSteps.of(held.plan, held.state())).contains(EndingStep.WIPE_THEN_RINSE);
       assertThat(AfterProduct.offered(held.plan, held.state())).isNotEmpty();
     }

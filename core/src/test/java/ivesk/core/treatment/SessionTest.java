@@ -435,7 +435,9 @@ class SessionTest {
     void wellTakenWhenItsTimeWasReachedCalmly() {
       Peel peel = ended("MAN-20", Optional.of(Row.LIMIT));
       assertThat(Outcome.of(peel.state()) == PeelOutcome.WELL_TAKEN).isTrue();
-      assertThat(Outcome.of(ended("MAN-20", Optional.of(Row.STOP_LINE)).state()) == PeelOutcome.WELL_TAKEN)
+      assertThat(
+              Outcome.of(ended("MAN-20", Optional.of(Row.STOP_LINE)).state())
+                  == PeelOutcome.WELL_TAKEN)
           .isFalse();
       Peel byHand = Peel.of("MAN-20").contact(120).onSkin().feels(60, 3);
       assertThat(Outcome.of(byHand.say(119, new EndingStarted(Optional.empty())).state()))

@@ -65,8 +65,6 @@ class RecordedPeels implements PastPeels {
             new Done(
                 touched,
                 Outcome.peel(
-                    live.plan(),
-                    live.state(),
-                    LocalDate.ofInstant(touched, clock.getZone()))));
+                    live.plan(), live.state(), LocalDate.ofInstant(touched, clock.getZone()))));
   }
 }

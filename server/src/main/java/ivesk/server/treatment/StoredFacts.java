@@ -36,10 +36,7 @@ final class StoredFacts {
 
   private static final Shape<StoredOpening> OPENED =
       Shape.of(
-          "Opened",
-          StoredOpening.class,
-          StoredFacts::labelled,
-          StoredFacts::takenOffByFormula);
+          "Opened", StoredOpening.class, StoredFacts::labelled, StoredFacts::takenOffByFormula);
 
   /// As the ending was worded before its steps had ids.
   private static final Map<String, String> WORDS_OF_STEPS =

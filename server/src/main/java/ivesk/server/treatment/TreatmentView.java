@@ -3,8 +3,8 @@ package ivesk.server.treatment;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
-import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Cue;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
@@ -142,8 +142,7 @@ record TreatmentView(
         state.ready().gateA(),
         prep.filter(answer -> answer >= Gate.NOT_TO_BE_KEPT).isEmpty(),
         Gate.shortensTo(live.plan())
-            .map(left ->
-                new ShortenedView(left.contact().map(Duration::toSeconds), left.layers())),
+            .map(left -> new ShortenedView(left.contact().map(Duration::toSeconds), left.layers())),
         state.ready().contactLimit().map(Duration::toSeconds),
         state.layersPlanned(),
         state.layers().stream()

@@ -1,0 +1,52 @@
+import classNames from "classnames/bind";
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import type { Visit } from "../api/types";
+import { todayQuery } from "./today";
+import { useNow } from "./useNow";
+import { clock, firstName } from "./words";
+import styles from "./Rooms.module.css";
+
+const cx = classNames.bind(styles);
+
+/** What runs or stands in alarm in other rooms, on every screen; alarms and what is overdue first. */
+export function Rooms({ but }: { but?: string }) {
+  const today = useQuery(todayQuery);
+  const offset = today.data ? Date.parse(today.data.serverNow) - today.dataUpdatedAt : 0;
+  const now = useNow(offset, 500);
+  const others = (today.data?.visits ?? [])
+    .filter((visit) => visit.id !== but)
+    .filter(({ running }) => running?.alarm !== undefined || running?.phase === "ACID")
+    .sort((one, other) => rank(one, now) - rank(other, now));
+  if (others.length === 0) return null;
+  return (
+    <span className={cx("rooms")} role="region" aria-label="Other rooms">
+      {others.map((visit) => (
+        <Room key={visit.id} visit={visit} now={now} />
+      ))}
+    </span>
+  );
+}
+
+function overdue({ running }: Visit, now: number): boolean {
+  return running?.limitAt !== undefined && now >= Date.parse(running.limitAt);
+}
+
+function rank(visit: Visit, now: number): number {
+  return visit.running?.alarm !== undefined ? 0 : overdue(visit, now) ? 1 : 2;
+}
+
+function Room({ visit, now }: { visit: Visit; now: number }) {
+  const { elapsed, alarm } = visit.running ?? {};
+  const over = overdue(visit, now);
+  return (
+    <Link
+      to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}
+      className={cx("room", alarm !== undefined || over ? "over" : "")}
+    >
+      {firstName(visit.clientName)}, {visit.room}{" "}
+      {elapsed && <b className="mono">{clock(now - Date.parse(elapsed))}</b>}
+      {alarm ? ` ${alarm}` : over ? " end now" : ""}
+    </Link>
+  );
+}
