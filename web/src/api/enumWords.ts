@@ -118,6 +118,7 @@ export const SUBSTANCES = {
   GLUCONOLACTONE: "gluconolactone",
   RESORCINOL: "resorcinol",
   RETINOL: "retinol",
+  FIG: "fig enzyme",
   PAPAYA: "papaya enzyme",
   PINEAPPLE: "pineapple enzyme",
   PUMPKIN: "pumpkin enzyme",

@@ -1259,6 +1259,8 @@ export interface components {
             families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             /** Format: date */
             on?: string;
+            /** Format: date */
+            until?: string;
             zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         Archived: {
@@ -1320,7 +1322,7 @@ export interface components {
         };
         BenchSubstance: {
             /** @enum {string} */
-            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
             label: string;
             /** Format: double */
             molarMass: number;
@@ -1403,7 +1405,7 @@ export interface components {
             then?: components["schemas"]["NextStage"][];
         };
         ClearanceGiven: {
-            clinician: string;
+            clinician?: components["schemas"]["SignIn"];
             finding: string;
         };
         Client: {
@@ -1489,7 +1491,7 @@ export interface components {
             /** Format: double */
             percentWv: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         ConditionWords: {
             /** @enum {string} */
@@ -1796,6 +1798,7 @@ export interface components {
         };
         FindingView: {
             clearedBy: string;
+            firm: boolean;
             id: string;
             limits: string[];
             overridable: boolean;
@@ -1936,7 +1939,7 @@ export interface components {
             /** Format: double */
             strengthPercentWv: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         LadderView: {
             /** @enum {string} */
@@ -2087,7 +2090,7 @@ export interface components {
             /** Format: double */
             percentWv: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         Measure: {
             /** Format: double */
@@ -2250,12 +2253,14 @@ export interface components {
             label: string;
             /** @enum {string} */
             needs: "NOTHING" | "ZONES" | "FAMILIES";
+            untilLabel?: string;
         };
         OptionView: {
             id: string;
             label: string;
         };
         OverrideGiven: {
+            clinician?: components["schemas"]["SignIn"];
             finding: string;
             reason: string;
         };
@@ -2327,7 +2332,7 @@ export interface components {
         };
         PermeabilityFacts: {
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         PhAnswer: {
             /** Format: double */
@@ -2583,7 +2588,7 @@ export interface components {
             group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
             groupLabel: string;
             /** @enum {string} */
-            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
+            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "RETINOL" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "ABLATIVE_LASER" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "LIDOCAINE_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
             lastTime?: string;
             lasting: boolean;
             /** Format: date */
@@ -2591,6 +2596,8 @@ export interface components {
             options: components["schemas"]["Option"][];
             products: string[];
             text: string;
+            /** Format: date */
+            until?: string;
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         RackView: {
@@ -2811,11 +2818,15 @@ export interface components {
         };
         Shut: {
             /** @enum {string} */
-            opens: "ASKING" | "WAITING" | "REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
+            opens: "ASKING" | "WAITING" | "REASON" | "CLINICIANS_REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
             ruleId: string;
             /** Format: date */
             until?: string;
             words: string;
+        };
+        SignIn: {
+            password: string;
+            username: string;
         };
         SignResolved: {
             note: string;
@@ -2950,11 +2961,11 @@ export interface components {
             /** Format: double */
             percent: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         SubstanceName: {
             /** @enum {string} */
-            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
             label: string;
         };
         TileView: {
@@ -3187,7 +3198,7 @@ export interface components {
             /** Format: double */
             purityPercent: number;
             /** @enum {string} */
-            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+            substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
         WhiteningSeen: {
             /** @enum {string} */
@@ -4913,7 +4924,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                question: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
+                question: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "RETINOL" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "ABLATIVE_LASER" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "LIDOCAINE_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
             };
             cookie?: never;
         };

@@ -1,12 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, body, csrf } from "../api/client";
+import { api, csrf } from "../api/client";
+import { sessionQuery } from "../parts/session";
 
 export function useSession() {
-  return useQuery({
-    queryKey: ["session"],
-    queryFn: async () => body(await api.GET("/api/session")),
-    staleTime: 60_000,
-  });
+  return useQuery(sessionQuery);
 }
 
 /** Signs in; the CSRF token turns over with it, so the cookie is read again for each write. */

@@ -17,6 +17,7 @@ const NOT_ASKED = "not-asked";
 export interface Given {
   choice?: string;
   on?: string;
+  until?: string;
   zones?: Zone[];
   families?: Family[];
 }
@@ -35,11 +36,11 @@ export const Ask = memo(function Ask({
   onAnswer: (question: Question["id"], given: Given) => void;
 }) {
   const onAnswer = (next: Given) => answer(question.id, next);
-  const [typed, setTyped] = useState<string | null>(null);
   const option = question.options.find((o) => o.id === question.choice);
   const given: Given = {
     choice: question.choice,
     on: question.on,
+    until: question.until,
     zones: question.zones,
     families: question.families,
   };
@@ -51,20 +52,19 @@ export const Ask = memo(function Ask({
         <Kept question={question} />
       </span>
       {option?.dateLabel && (
-        <TextField
-          type="date"
+        <DateField
+          key={`on ${question.choice}`}
           label={option.dateLabel}
-          value={typed ?? question.on ?? ""}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={() => {
-            if (typed !== null && typed !== (question.on ?? "")) {
-              onAnswer({ ...given, on: typed || undefined });
-            }
-            setTyped(null);
-          }}
-          onKeyDown={(e) => e.key === "Enter" && (e.target as HTMLElement).blur()}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 170 }}
+          value={question.on}
+          onChange={(on) => onAnswer({ ...given, on })}
+        />
+      )}
+      {option?.untilLabel && (
+        <DateField
+          key={`until ${question.choice}`}
+          label={option.untilLabel}
+          value={question.until}
+          onChange={(until) => onAnswer({ ...given, until })}
         />
       )}
       <Segments
@@ -75,7 +75,6 @@ export const Ask = memo(function Ask({
           { id: NOT_ASKED, label: "not asked" },
         ]}
         onChange={(choice) => {
-          setTyped(null);
           onAnswer(choice === NOT_ASKED ? {} : { ...given, choice });
         }}
       />
@@ -99,6 +98,34 @@ export const Ask = memo(function Ask({
     </div>
   );
 });
+
+/** A date that is kept once it is whole. */
+function DateField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (date: string | undefined) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <TextField
+      type="date"
+      label={label}
+      value={typed ?? value ?? ""}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={() => {
+        if (typed !== null && typed !== (value ?? "")) onChange(typed || undefined);
+        setTyped(null);
+      }}
+      onKeyDown={(e) => e.key === "Enter" && (e.target as HTMLElement).blur()}
+      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: 170 }}
+    />
+  );
+}
 
 /** When and by whom it was answered, or what the home products say. */
 function Kept({ question }: { question: Question }) {

@@ -4,11 +4,12 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body, useVisitChanged } from "../api/client";
 import type { Finding } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { sessionQuery } from "../parts/session";
 import { screeningQuery } from "./queries";
 
 /** An override with a written reason, or a clearance with a clinician's name. */
@@ -24,7 +25,14 @@ export function LiftFinding({
   const queries = useQueryClient();
   const changed = useVisitChanged(visitId);
   const [text, setText] = useState("");
+  const [username, setUsername] = useState("");
+  const [password, setPassword] = useState("");
+  const session = useQuery(sessionQuery);
   const clearance = finding.verdict === "REFER";
+  const needed = clearance || finding.firm;
+  const isClinician = session.data?.account?.role === "SUPERVISOR";
+  const atTheSpot = needed && !isClinician;
+  const clinician = atTheSpot ? { username, password } : undefined;
   const lift = useMutation({
     mutationFn: async () => {
       const params = { path: { id: visitId } };
@@ -32,13 +40,13 @@ export function LiftFinding({
         ? body(
             await api.POST("/api/visits/{id}/clearances", {
               params,
-              body: { finding: finding.id, clinician: text },
+              body: { finding: finding.id, clinician },
             }),
           )
         : body(
             await api.POST("/api/visits/{id}/overrides", {
               params,
-              body: { finding: finding.id, reason: text },
+              body: { finding: finding.id, reason: text, clinician },
             }),
           );
     },
@@ -63,16 +71,46 @@ export function LiftFinding({
             <p>
               <b>{finding.said}.</b> {finding.why}
             </p>
-            <TextField
-              autoFocus
-              required
-              multiline={!clearance}
-              minRows={clearance ? undefined : 3}
-              label={clearance ? "Name of the clinician who cleared it" : "Why it may go on"}
-              value={text}
-              onChange={(e) => setText(e.target.value)}
-              helperText="It goes into the audit trail with your name."
-            />
+            {!clearance && (
+              <TextField
+                autoFocus
+                required
+                multiline
+                minRows={3}
+                label="Why it may go on"
+                value={text}
+                onChange={(e) => setText(e.target.value)}
+                helperText="It goes into the audit trail with your name."
+              />
+            )}
+            {atTheSpot && (
+              <>
+                <p className="soft">
+                  {clearance
+                    ? "The supervising clinician clears it, with their own sign-in."
+                    : "This limit is firm: the supervising clinician lifts it, with their own sign-in."}
+                </p>
+                <TextField
+                  autoFocus={clearance}
+                  required
+                  label="Clinician's sign-in name"
+                  autoComplete="off"
+                  value={username}
+                  onChange={(e) => setUsername(e.target.value)}
+                />
+                <TextField
+                  required
+                  type="password"
+                  label="Clinician's password"
+                  autoComplete="off"
+                  value={password}
+                  onChange={(e) => setPassword(e.target.value)}
+                />
+              </>
+            )}
+            {clearance && isClinician && (
+              <p className="soft">It is recorded with your name and today’s date.</p>
+            )}
             <ErrorNote error={lift.error} />
           </div>
         </DialogContent>
@@ -80,7 +118,15 @@ export function LiftFinding({
           <Button color="inherit" onClick={onClose}>
             Leave it
           </Button>
-          <Button type="submit" variant="contained" disabled={!text.trim() || lift.isPending}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={
+              (!clearance && !text.trim()) ||
+              (atTheSpot && (!username.trim() || !password)) ||
+              lift.isPending
+            }
+          >
             {clearance ? "Record clearance" : "Override"}
           </Button>
         </DialogActions>

@@ -31,7 +31,8 @@ class ScreenJourney extends Journey {
     browser.see("REFER");
     browser.click(Browser.containing("cold sores, three or more a year"));
     browser.press("Record a clearance");
-    browser.type("Name of the clinician", "Dr Thea Lund");
+    browser.type("Clinician's sign-in name", "thea");
+    browser.type("Clinician's password", "harbour");
     browser.press("Record clearance");
     browser.see("cleared by Dr Thea Lund");
     browser.see("PROCEED");

@@ -259,7 +259,7 @@ class PracticeTest {
     }
 
     @Test
-    void aClearanceNeedsANameAndGoesIntoTheAuditTrail() {
+    void aClearanceNeedsTheCliniciansOwnSignIn() {
       String visit = "/api/visits/" + visitId("Casper Wynd");
       JsonNode refer =
           practice.get(visit + "/screening").body().get("outcome").get("findings").get(0);
@@ -271,11 +271,21 @@ class PracticeTest {
                       "{\"finding\":\"%s\",\"reason\":\"fine\"}".formatted(finding))
                   .status())
           .isEqualTo(422);
+      for (String notHers :
+          List.of(
+              "{\"finding\":\"%s\"}",
+              "{\"finding\":\"%s\",\"clinician\":{\"username\":\"thea\",\"password\":\"tea\"}}",
+              "{\"finding\":\"%s\",\"clinician\":{\"username\":\"ines\",\"password\":\"harbour\"}}")) {
+        Answer refused = practice.post(visit + "/clearances", notHers.formatted(finding));
+        assertThat(refused.status()).as(notHers).isEqualTo(400);
+        assertThat(refused.detail()).contains("supervising clinician's own sign-in");
+      }
       JsonNode cleared =
           practice
               .post(
                   visit + "/clearances",
-                  "{\"finding\":\"%s\",\"clinician\":\"Dr Thea Lund\"}".formatted(finding))
+                  "{\"finding\":\"%s\",\"clinician\":{\"username\":\"thea\",\"password\":\"harbour\"}}"
+                      .formatted(finding))
               .body()
               .get("outcome");
       assertThat(cleared.get("verdict").asString()).isEqualTo("PROCEED");

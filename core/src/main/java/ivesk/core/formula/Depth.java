@@ -51,40 +51,41 @@ public final class Depth {
         : own;
   }
 
-  /// By the published rows alone; the library's class for families that they do not name.
+  /// By the published rows alone, by what is in the formula and under whatever family it is filed;
+  /// the library's class where they name nothing of it.
   public static Reading own(Formula formula, Optional<Duration> contact, int layers) {
     Duration time = contact.or(formula::mostContact).orElse(Duration.ZERO);
-    return switch (formula.family()) {
-      case GLYCOLIC ->
+    List<Reading> rows = new ArrayList<>();
+    Strength glycolic = formula.strengthOf(Substance.GLYCOLIC);
+    Strength tca = formula.strengthOf(Substance.TCA);
+    Strength resorcinol = formula.strengthOf(Substance.RESORCINOL);
+    if (!glycolic.isNone()) {
+      rows.add(
           rubin(
-              glycolic(formula.strengthOf(Substance.GLYCOLIC), time),
-              percent(formula, Substance.GLYCOLIC) + " for " + Words.clock(time));
-      case TCA ->
+              glycolic(glycolic, time),
+              percent(formula, Substance.GLYCOLIC) + " for " + Words.clock(time)));
+    }
+    if (!tca.isNone()) {
+      rows.add(
+          rubin(tca(tca, layers), Words.fill("TCA %.0f %%, %s", tca.percent(), layers(layers))));
+    }
+    if (formula.family() == Family.JESSNER) {
+      rows.add(rubin(jessner(layers), "Jessner, " + layers(layers)));
+    } else if (!resorcinol.isNone()) {
+      rows.add(
           rubin(
-              tca(formula.strengthOf(Substance.TCA), layers),
-              Words.fill(
-                  "TCA %.0f %%, %s", formula.strengthOf(Substance.TCA).percent(), layers(layers)));
-      case JESSNER -> rubin(jessner(layers), "Jessner, " + layers(layers));
-      case RESORCINOL ->
-          rubin(
-              resorcinol(formula.strengthOf(Substance.RESORCINOL), time),
-              percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time));
-      case PHA,
-          ENZYME,
-          LACTIC,
-          MANDELIC,
-          AZELAIC_MANDELIC,
-          SALICYLIC,
-          PYRUVIC,
-          LONG_WEAR,
-          SPOT,
-          EYE,
-          RETINOID ->
-          new Reading(
-              formula.libraryDepth(),
-              List.of(
-                  formula.libraryDepth().label() + ": the library's class for " + formula.code()));
-    };
+              resorcinol(resorcinol, time),
+              percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time)));
+    }
+    return rows.stream()
+        .reduce((one, other) -> other.depth().deeperThan(one.depth()) ? other : one)
+        .orElseGet(() ->
+            new Reading(
+                formula.libraryDepth(),
+                List.of(
+                    formula.libraryDepth().label()
+                        + ": the library's class for "
+                        + formula.code())));
   }
 
   private static Reading rubin(DepthClass depth, String of) {

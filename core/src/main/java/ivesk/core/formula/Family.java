@@ -87,6 +87,25 @@ public enum Family {
     return level;
   }
 
+  /// The acids that make the family: whoever reacted to it is kept from every formula that has one
+  /// of them. Empty for the mixture of Jessner, of which nobody knows which part it was.
+  public Set<Substance> acids() {
+    return switch (coveredBy()) {
+      case PHA -> Set.of(Substance.GLUCONOLACTONE);
+      case ENZYME ->
+          Set.of(Substance.PAPAYA, Substance.PINEAPPLE, Substance.FIG, Substance.PUMPKIN);
+      case LACTIC -> Set.of(Substance.LACTIC);
+      case MANDELIC -> Set.of(Substance.MANDELIC);
+      case AZELAIC_MANDELIC -> Set.of(Substance.AZELAIC, Substance.MANDELIC);
+      case GLYCOLIC -> Set.of(Substance.GLYCOLIC);
+      case SALICYLIC -> Set.of(Substance.SALICYLIC);
+      case PYRUVIC -> Set.of(Substance.PYRUVIC);
+      case TCA -> Set.of(Substance.TCA);
+      case RETINOID -> Set.of(Substance.RETINOL);
+      case JESSNER, RESORCINOL, LONG_WEAR, SPOT, EYE -> Set.of();
+    };
+  }
+
   /// Competes on the rack; the others are chosen by hand, through the same gates.
   public boolean ranked() {
     return ranked;

@@ -319,10 +319,10 @@ public record Formula(
   }
 
   /// Least days to the next peel after this many layers. Jessner: 14 after one layer, 21 after two
-  /// or three, 42 from four.
+  /// or three, 42 from four, and never fewer than its label has.
   public int intervalDays(int layers) {
     if (family != Family.JESSNER) return intervalDays;
-    return layers <= 1 ? 14 : layers <= 3 ? 21 : 42;
+    return Math.max(intervalDays, layers <= 1 ? 14 : layers <= 3 ? 21 : 42);
   }
 
   /// Seconds between asking: 30 for TCA, pyruvic, Jessner, eye contour, glycolic from 35 % and

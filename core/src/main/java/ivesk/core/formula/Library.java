@@ -36,8 +36,8 @@ public final class Library {
               .feels(0, 2)
               .ends(Ending.RINSE)
               .then(7, 6, 6, 0, 0),
-          formula("ENZ-A", "Pumpkin enzyme mask, warming", Family.ENZYME, 2)
-              .of(Substance.PUMPKIN, 0)
+          formula("ENZ-A", "Fig enzyme mask, warming", Family.ENZYME, 2)
+              .of(Substance.FIG, 0)
               .of(Substance.GLYCOLIC, 10)
               .warms()
               .ph(3.2, Vehicle.CREAM_MASK)

@@ -22,6 +22,7 @@ public enum Substance {
   /// A phenol: pKa 9.32, no titratable proton here.
   RESORCINOL("resorcinol", 110.11, 0.80),
   RETINOL("retinol", Optional.of(new MolarMass(286.45)), Optional.empty(), List.of()),
+  FIG("fig enzyme"),
   PAPAYA("papaya enzyme"),
   PINEAPPLE("pineapple enzyme"),
   PUMPKIN("pumpkin enzyme");

@@ -65,14 +65,14 @@ public final class PrepCalendar {
             today,
             client.is(Question.HAIR, "none")));
     Optional<LocalDate> prescribed =
-        client.lastUse(Question.RETINOID, "prescribed", Active.PRESCRIBED_RETINOID);
-    Optional<LocalDate> retinol = client.lastUse(Question.RETINOID, "retinol", Active.RETINOL);
+        client.lastUse(Question.RETINOID, "used", Active.PRESCRIBED_RETINOID);
+    Optional<LocalDate> retinol = client.lastUse(Question.RETINOL, "used", Active.RETINOL);
     if (prescribed.isPresent()) {
       steps.add(dated(prescribed, peel, 7, "last prescribed retinoid", today, false));
     }
     if (prescribed.isEmpty() || retinol.isPresent()) {
       int days = superficial && client.darkerType() ? 7 : 3;
-      boolean none = client.is(Question.RETINOID, "none") && retinol.isEmpty();
+      boolean none = client.is(Question.RETINOL, "none") && retinol.isEmpty();
       if (!none) steps.add(dated(retinol, peel, days, "last retinol", today, false));
     }
     Optional<LocalDate> acid =

@@ -5,6 +5,7 @@ public enum Clearing {
   ASKING("asking"),
   WAITING("waiting"),
   REASON("a written reason lifts it"),
+  CLINICIANS_REASON("the supervising clinician's own sign-in, with a reason"),
   CLEARANCE("clearance by a named clinician"),
   NOTHING_TODAY("nothing today"),
   SIGNATURE("a signature"),

@@ -10,6 +10,7 @@ import java.util.Set;
 ///
 /// @param said what was answered or found, in words; where it names families, up to their names
 /// @param naming the families that the words go on to name
+/// @param firm only the supervising clinician may override it
 /// @param unasked stands for an answer that is missing
 record Draft(
     Verdict verdict,
@@ -18,6 +19,7 @@ record Draft(
     List<Restriction> restrictions,
     Clearing clearedBy,
     boolean overridable,
+    boolean firm,
     boolean unasked,
     Optional<LocalDate> until,
     Scope scope) {
@@ -35,6 +37,7 @@ record Draft(
         restrictions,
         clearedBy,
         overridable,
+        false,
         false,
         Optional.empty(),
         Scope.CLIENT);
@@ -67,6 +70,7 @@ record Draft(
         List.of(),
         Clearing.ASKING,
         false,
+        false,
         true,
         Optional.empty(),
         Scope.CLIENT);
@@ -83,18 +87,36 @@ record Draft(
   /// The words go on with the names of these families, and it covers only them.
   Draft naming(Set<Family> families, Scope scope) {
     return new Draft(
-        verdict, said, families, restrictions, clearedBy, overridable, unasked, until, scope);
+        verdict, said, families, restrictions, clearedBy, overridable, firm, unasked, until, scope);
   }
 
   Draft only(Scope narrower) {
     return new Draft(
-        verdict, said, naming, restrictions, clearedBy, overridable, unasked, until, narrower);
+        verdict,
+        said,
+        naming,
+        restrictions,
+        clearedBy,
+        overridable,
+        firm,
+        unasked,
+        until,
+        narrower);
   }
 
-  /// May not be overridden.
-  Draft firm() {
+  /// A limit that a therapist's reason alone does not lift, only the clinician's own sign-in.
+  Draft firmly() {
     return new Draft(
-        verdict, said, naming, restrictions, Clearing.NOTHING_TODAY, false, unasked, until, scope);
+        verdict,
+        said,
+        naming,
+        restrictions,
+        Clearing.CLINICIANS_REASON,
+        overridable,
+        true,
+        unasked,
+        until,
+        scope);
   }
 
   Draft earliest(LocalDate date) {
@@ -105,6 +127,7 @@ record Draft(
         restrictions,
         clearedBy,
         overridable,
+        firm,
         unasked,
         Optional.of(date),
         scope);

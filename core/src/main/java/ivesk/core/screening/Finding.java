@@ -18,6 +18,7 @@ import java.util.Set;
 /// @param until WAIT ends on this day, where a day is known
 /// @param clearedBy what would clear it
 /// @param overridable ADAPT and a WAIT that only counts days; REFER needs a clearance, STOP nothing
+/// @param firm only the supervising clinician may override it
 /// @param unasked stands in place of the rule because an answer is missing
 /// @param settled what lifted it
 public record Finding(
@@ -33,6 +34,7 @@ public record Finding(
     Optional<LocalDate> until,
     Clearing clearedBy,
     boolean overridable,
+    boolean firm,
     boolean unasked,
     Optional<Settlement> settled) {
 
@@ -111,6 +113,7 @@ public record Finding(
         until,
         clearedBy,
         overridable,
+        firm,
         unasked,
         Optional.of(settlement));
   }

@@ -50,7 +50,7 @@ public enum Question {
       Group.BODY_NOW,
       "Strong sun planned in the weeks after",
       no(),
-      dated("planned", "yes", "starts on")),
+      new Option("planned", "yes", Optional.of("from"), Optional.of("to"), Needs.NOTHING)),
   ROSACEA_FLARE(Group.BODY_NOW, "Rosacea in a flare now", no(), yes()),
   FLAKING(Group.BODY_NOW, "Still flaking from the last peel", no(), yes()),
   ISOTRETINOIN(
@@ -61,10 +61,11 @@ public enum Question {
       option("taking", "taking")),
   RETINOID(
       Group.MEDICINES,
-      "Retinoid on the area",
+      "Prescribed retinoid on the area",
       option("none", "none"),
-      dated("retinol", "last used"),
-      dated("prescribed", "last used")),
+      dated("used", "last used")),
+  RETINOL(
+      Group.MEDICINES, "Retinol on the area", option("none", "none"), dated("used", "last used")),
   HOME_ACID(
       Group.MEDICINES,
       "Home acid, scrub or benzoyl peroxide",
@@ -113,8 +114,9 @@ public enum Question {
       Group.DONE_LATELY,
       "Laser, IPL, needling, radiofrequency",
       option("none", "none"),
-      dated("done", "done on"),
-      dated("ablative", "ablative laser", "done on")),
+      dated("done", "done on")),
+  ABLATIVE_LASER(
+      Group.DONE_LATELY, "Ablative laser", option("none", "none"), dated("done", "done on")),
   TOXIN(Group.DONE_LATELY, "Botulinum toxin", option("none", "none"), dated("done", "injected on")),
   FILLER(Group.DONE_LATELY, "Filler", option("none", "none"), dated("done", "injected on")),
   FACE_SURGERY(
@@ -125,7 +127,7 @@ public enum Question {
       Group.DONE_LATELY,
       "Permanent make-up or tattoo on the area",
       option("none", "none"),
-      new Option("done", "done", Optional.of("done on"), Needs.ZONES)),
+      new Option("done", "done", Optional.of("done on"), Optional.empty(), Needs.ZONES)),
   COLD_SORES_EVER(
       Group.HISTORY,
       "Cold sores before",
@@ -139,12 +141,13 @@ public enum Question {
       Group.HISTORY,
       "Bad reaction to a peel, or allergy to its acid",
       option("none", "none"),
-      new Option("reacted", "reacted", Optional.empty(), Needs.FAMILIES),
-      new Option("scarred", "with scars", Optional.empty(), Needs.FAMILIES)),
+      named("reacted", "reacted"),
+      named("scarred", "with scars")),
   SALICYLATE_ALLERGY(Group.HISTORY, "Allergy to aspirin or salicylates", no(), yes()),
   RESORCINOL_RISK(Group.HISTORY, "Resorcinol allergy, thyroid, heart rhythm, G6PD", no(), yes()),
-  FRUIT_ALLERGY(Group.HISTORY, "Allergy to papaya, pineapple, pumpkin", no(), yes()),
+  FRUIT_ALLERGY(Group.HISTORY, "Allergy to papaya, pineapple, fig, pumpkin", no(), yes()),
   LATEX_ALLERGY(Group.HISTORY, "Allergy to latex; then ask of fruit as well", no(), yes()),
+  LIDOCAINE_ALLERGY(Group.HISTORY, "Allergy to lidocaine", no(), yes()),
   ASTHMA(Group.HISTORY, "Asthma, or strong reaction to fumes", no(), yes()),
   DIABETES(
       Group.HISTORY,
@@ -202,43 +205,59 @@ public enum Question {
   /// One answer that may be given.
   ///
   /// @param dateLabel what the date that it needs is of; empty when it needs none
-  public record Option(String id, String label, Optional<String> dateLabel, Needs needs) {}
+  /// @param untilLabel what the second date is of, where it needs a span
+  public record Option(
+      String id,
+      String label,
+      Optional<String> dateLabel,
+      Optional<String> untilLabel,
+      Needs needs) {}
 
   /// An answer that was given.
   ///
   /// @param on the date that its option asks for
+  /// @param until the last day of the span, where its option asks for one
   /// @param zones where, for an option that asks where
   /// @param families which, for an option that asks which
   public record Answer(
-      String choice, Optional<LocalDate> on, Set<Zone> zones, Set<Family> families) {
+      String choice,
+      Optional<LocalDate> on,
+      Optional<LocalDate> until,
+      Set<Zone> zones,
+      Set<Family> families) {
     public Answer {
       zones = Set.copyOf(zones);
       families = Set.copyOf(families);
     }
 
     public static Answer of(String choice) {
-      return new Answer(choice, Optional.empty(), Set.of(), Set.of());
+      return new Answer(choice, Optional.empty(), Optional.empty(), Set.of(), Set.of());
     }
 
     public static Answer on(String choice, LocalDate date) {
-      return new Answer(choice, Optional.of(date), Set.of(), Set.of());
+      return new Answer(choice, Optional.of(date), Optional.empty(), Set.of(), Set.of());
+    }
+
+    public static Answer between(String choice, LocalDate from, LocalDate to) {
+      return new Answer(choice, Optional.of(from), Optional.of(to), Set.of(), Set.of());
     }
 
     public static Answer at(String choice, Zone... zones) {
-      return new Answer(choice, Optional.empty(), Set.of(zones), Set.of());
+      return new Answer(choice, Optional.empty(), Optional.empty(), Set.of(zones), Set.of());
     }
 
     public static Answer to(String choice, Family... families) {
-      return new Answer(choice, Optional.empty(), Set.of(), Set.of(families));
+      return new Answer(choice, Optional.empty(), Optional.empty(), Set.of(), Set.of(families));
     }
 
     public Answer at(Set<Zone> where) {
-      return new Answer(choice, on, where, families);
+      return new Answer(choice, on, until, where, families);
     }
 
     /// Nothing that its option asks for is missing.
     boolean whole(Option option) {
       return (option.dateLabel().isEmpty() || on.isPresent())
+          && (option.untilLabel().isEmpty() || until.isPresent())
           && switch (option.needs()) {
             case NOTHING -> true;
             case ZONES -> !zones.isEmpty();
@@ -300,6 +319,17 @@ public enum Question {
     Option option = requireOption(answer.choice());
     if (option.dateLabel().isEmpty() || answer.on().isEmpty()) return option;
     LocalDate on = answer.on().get();
+    if (answer.until().filter(on::isAfter).isPresent()) {
+      throw new IllegalArgumentException(
+          text
+              + ", "
+              + option.untilLabel().orElse("to")
+              + " "
+              + answer.until().get()
+              + ": it must not lie before "
+              + on
+              + ". The answer before it is kept; give the dates again");
+    }
     if (this == SUN_PLANNED ? on.isBefore(today) : on.isAfter(today)) {
       throw new IllegalArgumentException(
           text
@@ -333,7 +363,7 @@ public enum Question {
   }
 
   private static Option option(String id, String label) {
-    return new Option(id, label, Optional.empty(), Needs.NOTHING);
+    return new Option(id, label, Optional.empty(), Optional.empty(), Needs.NOTHING);
   }
 
   private static Option dated(String id, String dateLabel) {
@@ -341,10 +371,14 @@ public enum Question {
   }
 
   private static Option dated(String id, String label, String dateLabel) {
-    return new Option(id, label, Optional.of(dateLabel), Needs.NOTHING);
+    return new Option(id, label, Optional.of(dateLabel), Optional.empty(), Needs.NOTHING);
   }
 
   private static Option zoned(String id, String label) {
-    return new Option(id, label, Optional.empty(), Needs.ZONES);
+    return new Option(id, label, Optional.empty(), Optional.empty(), Needs.ZONES);
+  }
+
+  private static Option named(String id, String label) {
+    return new Option(id, label, Optional.empty(), Optional.empty(), Needs.FAMILIES);
   }
 }

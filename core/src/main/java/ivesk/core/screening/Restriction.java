@@ -134,6 +134,7 @@ public sealed interface Restriction {
       COVER_OPEN_SPOTS("cover, leave out each"),
       TELL_TINGLING("told on sheet"),
       VENTILATE("ventilate, fan"),
+      NO_LIDOCAINE("nothing with lidocaine"),
       COMPRESS_LIFT("lift with a cool compress"),
       GUARDIAN("guardian consents"),
       GUARDIAN_PRESENT("guardian present");

@@ -90,7 +90,8 @@ public final class Rule {
         : List.of();
   }
 
-  /// The rule's findings; a missing answer gives "WAIT: ask first" in place of its own verdict.
+  /// The rule's findings. It is taken question by question: a missing answer gives "WAIT: ask
+  /// first" in place of what hangs on it, and what the other answers say stands beside it.
   public List<Finding> apply(ScreeningFacts facts) {
     if (!concerns.test(facts)) return List.of();
     List<Question> asked = asks(facts);
@@ -105,12 +106,14 @@ public final class Rule {
           .apply(facts)
           .ifPresent(words -> found.add(finding(Draft.ask(words), lack.id())));
     }
-    if (!found.isEmpty()) return found;
-    String answers =
-        asked.stream().map(question -> basis(question, facts)).collect(Collectors.joining(","));
     for (int i = 0; i < clauses.size(); i++) {
       Clause clause = clauses.get(i);
-      if (!clause.when().holds().test(facts)) continue;
+      boolean known = clause.when().asks().apply(facts).stream().allMatch(facts::answered);
+      if (!known || !clause.when().holds().test(facts)) continue;
+      String answers =
+          clause.when().asks().apply(facts).stream()
+              .map(question -> basis(question, facts))
+              .collect(Collectors.joining(","));
       List<Draft> drafts = clause.finds().apply(facts);
       for (int j = 0; j < drafts.size(); j++) {
         found.add(finding(drafts.get(j), basis(i, j, drafts.get(j), answers)));
@@ -169,6 +172,7 @@ public final class Rule {
         draft.until(),
         draft.clearedBy(),
         draft.overridable(),
+        draft.firm(),
         draft.unasked(),
         Optional.empty());
   }

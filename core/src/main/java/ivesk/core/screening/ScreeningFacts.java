@@ -1,6 +1,7 @@
 package ivesk.core.screening;
 
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
@@ -11,6 +12,7 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinProfile;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.time.Period;
 import java.time.temporal.ChronoUnit;
@@ -42,7 +44,8 @@ public record ScreeningFacts(
   /// Which products at home answer a question.
   private static final Map<Question, Set<Active>> HOME_USE =
       Map.of(
-          Question.RETINOID, Set.of(Active.RETINOL, Active.PRESCRIBED_RETINOID),
+          Question.RETINOID, Set.of(Active.PRESCRIBED_RETINOID),
+          Question.RETINOL, Set.of(Active.RETINOL),
           Question.HOME_ACID, Set.of(Active.ACID, Active.SCRUB, Active.BENZOYL_PEROXIDE),
           Question.TOPICAL_CYTOSTATIC, Set.of(Active.CYTOSTATIC),
           Question.TOPICAL_STEROID, Set.of(Active.STEROID),
@@ -190,6 +193,35 @@ public record ScreeningFacts(
   public int entryRung(Family family) {
     if (sensitive() || skin.rosacea() || minor()) return 1;
     return Library.entryRung(family);
+  }
+
+  /// A zone of the region where the peel is planned.
+  boolean inArea(Zone zone) {
+    return zone.region() == region;
+  }
+
+  /// Layers that a formula would come to for this client: as many as last time, else its first
+  /// number, Jessner's one in IV to VI; at most two where skin answers with pigment.
+  int layersToCome(Formula formula) {
+    int first = formula.family() == Family.JESSNER && darkerType() ? 1 : formula.layersFirst();
+    int wanted =
+        pastPeels.stream()
+            .filter(peel -> peel.region() == region)
+            .filter(peel -> peel.formula().code().equals(formula.code()))
+            .max(Comparator.comparing(PastPeel::on))
+            .map(PastPeel::layers)
+            .orElse(first);
+    return pigmentProne() ? Math.min(wanted, 2) : wanted;
+  }
+
+  /// Half as much again at sensitivity 2 and more (Ivesk's own default); doubled at 10 to 12, at
+  /// least 14 for other minors.
+  ///
+  /// @param days of the formulas
+  public int intervalOfThisClient(int days) {
+    int longer = sensitive() ? (int) Math.ceil(days * 1.5) : days;
+    if (age() <= 12) return longer * 2;
+    return minor() ? Math.max(longer, 14) : longer;
   }
 
   public Optional<PastPeel> lastPeel() {

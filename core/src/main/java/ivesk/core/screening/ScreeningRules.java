@@ -49,6 +49,7 @@ import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -57,7 +58,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 
-/// The 57 screening rules, one after the other as the table of the trade has them. T is the peel's
+/// The screening rules, one after the other as the table of the trade has them. T is the peel's
 /// date.
 public final class ScreeningRules {
   private ScreeningRules() {}
@@ -111,14 +112,15 @@ public final class ScreeningRules {
                   that(v -> v.age() >= 13 && v.age() <= 17),
                   v ->
                       adapt(
-                          years(v),
-                          new Care(Kind.GUARDIAN),
-                          new CapDepth(VERY_SUPERFICIAL),
-                          new Restriction.KeepToRung(false),
-                          new ExcludeFamilies(
-                              EnumSet.of(Family.TCA, Family.JESSNER, Family.PYRUVIC)),
-                          new Exclude(EnumSet.of(Substance.RESORCINOL, Substance.RETINOL)),
-                          new Restriction.IntervalAtLeast(14)))),
+                              years(v),
+                              new Care(Kind.GUARDIAN),
+                              new CapDepth(VERY_SUPERFICIAL),
+                              new Restriction.KeepToRung(false),
+                              new ExcludeFamilies(
+                                  EnumSet.of(Family.TCA, Family.JESSNER, Family.PYRUVIC)),
+                              new Exclude(EnumSet.of(Substance.RESORCINOL, Substance.RETINOL)),
+                              new Restriction.IntervalAtLeast(14))
+                          .firmly())),
           rule(
               "SCR-REYE",
               COMMON_PRACTICE,
@@ -136,10 +138,11 @@ public final class ScreeningRules {
                   that(v -> v.age() >= 70).or(is(SKIN_TEARS, "yes")),
                   v ->
                       adapt(
-                          v.age() >= 70 ? years(v) : "skin that tears",
-                          new CapDepth(VERY_SUPERFICIAL),
-                          new ShortenContact(0.75),
-                          new Care(Kind.NO_SOLVENT)))),
+                              v.age() >= 70 ? years(v) : "skin that tears",
+                              new CapDepth(VERY_SUPERFICIAL),
+                              new ShortenContact(0.75),
+                              new Care(Kind.NO_SOLVENT))
+                          .firmly())),
           rule(
               "SCR-PREG",
               COMMON_PRACTICE,
@@ -176,7 +179,8 @@ public final class ScreeningRules {
               "SCR-RETINOID",
               COMMON_PRACTICE,
               "A retinoid thins the horny layer: acid goes deeper.",
-              all(known(RETINOID), ScreeningRules::retinoid)),
+              all(known(RETINOID), ScreeningRules::prescribedRetinoid),
+              all(known(RETINOL), ScreeningRules::retinol)),
           rule(
               "SCR-EXFOLIANT",
               COMMON_PRACTICE,
@@ -227,7 +231,7 @@ public final class ScreeningRules {
               COMMON_PRACTICE,
               "Skin must have healed from one injury.",
               waits(ENERGY, "done", 28, "laser, needling or the like"),
-              when(is(ENERGY, "ablative"), ScreeningRules::ablative)),
+              when(is(ABLATIVE_LASER, "done"), ScreeningRules::ablative)),
           rule(
               "SCR-INJECT",
               COMMON_PRACTICE,
@@ -243,11 +247,7 @@ public final class ScreeningRules {
                   v -> refer("surgery of the face " + day(v.dateOf(FACE_SURGERY)))),
               when(
                   is(EYE_SURGERY, "done").and(monthsNotOver(EYE_SURGERY, 3)),
-                  v ->
-                      adapt(
-                              "surgery of an eye " + day(v.dateOf(EYE_SURGERY)),
-                              new ExcludeZones(EnumSet.of(Zone.EYE_LEFT, Zone.EYE_RIGHT), false))
-                          .earliest(v.dateOf(EYE_SURGERY).plusMonths(3)))),
+                  ScreeningRules::eyeSurgery)),
           rule(
               "SCR-TATTOO",
               COMMON_PRACTICE,
@@ -319,9 +319,11 @@ public final class ScreeningRules {
               when(
                   is(MARK, "seen"),
                   v ->
-                      refer(
-                          "a mark to be seen by a physician",
-                          new ExcludeZones(v.answer(MARK).zones(), true)))),
+                      v.answer(MARK).zones().stream().anyMatch(v::inArea)
+                          ? refer(
+                              "a mark to be seen by a physician",
+                              new ExcludeZones(v.answer(MARK).zones(), true))
+                          : proceed("a mark outside the area: tell a physician of it"))),
           rule(
               "SCR-ACNE-SEVERE",
               COMMON_PRACTICE,
@@ -408,8 +410,9 @@ public final class ScreeningRules {
               when(
                   is(SALICYLATE_ALLERGY, "yes"),
                   adapt(
-                      "allergy to salicylates; cleansers and toners too",
-                      new Exclude(EnumSet.of(Substance.SALICYLIC))))),
+                          "allergy to salicylates; cleansers and toners too",
+                          new Exclude(EnumSet.of(Substance.SALICYLIC)))
+                      .firmly())),
           rule(
               "SCR-RESORCINOL",
               COMMON_PRACTICE,
@@ -417,8 +420,9 @@ public final class ScreeningRules {
               when(
                   is(RESORCINOL_RISK, "yes"),
                   adapt(
-                      "resorcinol allergy, thyroid, heart rhythm or G6PD",
-                      new Exclude(EnumSet.of(Substance.RESORCINOL))))),
+                          "resorcinol allergy, thyroid, heart rhythm or G6PD",
+                          new Exclude(EnumSet.of(Substance.RESORCINOL)))
+                      .firmly())),
           rule(
               "SCR-FRUIT",
               COMMON_PRACTICE,
@@ -426,16 +430,28 @@ public final class ScreeningRules {
               when(
                   is(FRUIT_ALLERGY, "yes"),
                   adapt(
-                      "allergy to papaya, pineapple or pumpkin",
-                      new Exclude(
-                          EnumSet.of(Substance.PAPAYA, Substance.PINEAPPLE, Substance.PUMPKIN))))),
+                          "allergy to papaya, pineapple, fig or pumpkin",
+                          new Exclude(
+                              EnumSet.of(
+                                  Substance.PAPAYA,
+                                  Substance.PINEAPPLE,
+                                  Substance.FIG,
+                                  Substance.PUMPKIN)))
+                      .firmly())),
           rule(
               "SCR-LATEX",
               COMMON_PRACTICE,
               "The gloves touch the face.",
               when(
                   is(LATEX_ALLERGY, "yes"),
-                  adapt("allergy to latex", new Care(Kind.GLOVES_WITHOUT_LATEX)))),
+                  adapt("allergy to latex", new Care(Kind.GLOVES_WITHOUT_LATEX)).firmly())),
+          rule(
+              "SCR-LIDOCAINE",
+              OWN_DEFAULT,
+              "Numbing creams and some calming products hold it.",
+              when(
+                  is(LIDOCAINE_ALLERGY, "yes"),
+                  adapt("allergy to lidocaine", new Care(Kind.NO_LIDOCAINE)).firmly())),
           rule(
               "SCR-KELOID",
               COMMON_PRACTICE,
@@ -443,9 +459,10 @@ public final class ScreeningRules {
               when(
                   is(KELOID, "yes"),
                   adapt(
-                      "keloid or raised scars before",
-                      new Care(Kind.NO_LANCET),
-                      new CapDepth(SUPERFICIAL)),
+                          "keloid or raised scars before",
+                          new Care(Kind.NO_LANCET),
+                          new CapDepth(SUPERFICIAL))
+                      .firmly(),
                   stop("keloid or raised scars before").only(Scope.depthFrom(MEDIUM)))),
           rule(
                   "SCR-PHOTOTYPE",
@@ -575,15 +592,14 @@ public final class ScreeningRules {
               when(
                   is(REACTION, "scarred"),
                   v ->
-                      refer(
-                          "scars after an earlier peel",
-                          new ExcludeFamilies(v.answer(REACTION).families()))),
+                      refer("scars after an earlier peel", without(v.answer(REACTION).families()))),
               when(
                   is(REACTION, "reacted"),
                   v ->
                       adapt(
-                          "earlier reaction to " + Family.labels(v.answer(REACTION).families()),
-                          new ExcludeFamilies(v.answer(REACTION).families())))),
+                              "earlier reaction to " + Family.labels(v.answer(REACTION).families()),
+                              without(v.answer(REACTION).families()))
+                          .firmly())),
           rule(
               "SCR-ASTHMA",
               COMMON_PRACTICE,
@@ -626,16 +642,33 @@ public final class ScreeningRules {
             : cause(said + " for ", signing).naming(missing, Scope.families(missing)));
   }
 
-  private static List<Draft> retinoid(ScreeningFacts v) {
-    Optional<LocalDate> retinol = v.lastUse(RETINOID, "retinol", Active.RETINOL);
-    List<Draft> found =
-        both(
-            within(
-                v,
-                v.lastUse(RETINOID, "prescribed", Active.PRESCRIBED_RETINOID),
-                7,
-                "prescribed retinoid"),
-            within(v, retinol, 3, "retinol"));
+  /// Every formula that contains an acid of these families, in whatever family it stands, and the
+  /// families themselves.
+  private static Restriction[] without(Set<Family> families) {
+    Set<Substance> acids = EnumSet.noneOf(Substance.class);
+    families.forEach(family -> acids.addAll(family.acids()));
+    ExcludeFamilies shut = new ExcludeFamilies(families);
+    return acids.isEmpty()
+        ? new Restriction[] {shut}
+        : new Restriction[] {shut, new Exclude(acids)};
+  }
+
+  private static Draft eyeSurgery(ScreeningFacts v) {
+    String said = "surgery of an eye " + day(v.dateOf(EYE_SURGERY));
+    ExcludeZones eyes = new ExcludeZones(EnumSet.of(Zone.EYE_LEFT, Zone.EYE_RIGHT), false);
+    boolean face = v.region() == Region.FACE || v.region() == Region.EYE_CONTOUR;
+    return (face ? refer(said, eyes) : adapt(said, eyes))
+        .earliest(v.dateOf(EYE_SURGERY).plusMonths(3));
+  }
+
+  private static List<Draft> prescribedRetinoid(ScreeningFacts v) {
+    return within(
+        v, v.lastUse(RETINOID, "used", Active.PRESCRIBED_RETINOID), 7, "prescribed retinoid");
+  }
+
+  private static List<Draft> retinol(ScreeningFacts v) {
+    Optional<LocalDate> retinol = v.lastUse(RETINOL, "used", Active.RETINOL);
+    List<Draft> found = new ArrayList<>(within(v, retinol, 3, "retinol"));
     if (v.darkerType() && retinol.filter(on -> daysTo(v, on) < 7).isPresent()) {
       found.add(
           until(retinol.get().plusDays(7), "retinol " + day(retinol.get()) + ", type IV to VI")
@@ -684,8 +717,8 @@ public final class ScreeningRules {
   }
 
   private static Draft ablative(ScreeningFacts v) {
-    LocalDate clear = v.dateOf(ENERGY).plusMonths(6);
-    String said = "ablative laser " + day(v.dateOf(ENERGY));
+    LocalDate clear = v.dateOf(ABLATIVE_LASER).plusMonths(6);
+    String said = "ablative laser " + day(v.dateOf(ABLATIVE_LASER));
     return clear.isAfter(v.peelDate()) ? until(clear, said) : proceed(said + ", over six months");
   }
 
@@ -723,7 +756,7 @@ public final class ScreeningRules {
             superficialOnly ? Scope.families(families).from(SUPERFICIAL) : Scope.families(families);
     List<Draft> found = new ArrayList<>();
     if (!reacted.isEmpty()) {
-      found.add(adapt("reaction to the patch test", new ExcludeFamilies(reacted)).firm());
+      found.add(adapt("reaction to the patch test", without(reacted)).firmly());
     }
     placed.forEach((day, families) ->
         found.add(
@@ -754,34 +787,45 @@ public final class ScreeningRules {
       limits.add(new OnlyFamilies(EnumSet.of(Family.LACTIC)));
     }
     return adapt(v.region().label() + " planned", limits.toArray(Restriction[]::new))
+        .firmly()
         .only(Scope.zone(v.region().label()));
   }
 
   private static Draft sunPlanned(ScreeningFacts v) {
-    LocalDate starts = v.dateOf(SUN_PLANNED);
-    String said = "strong sun planned from " + day(starts);
-    if (starts.isBefore(v.peelDate().plusDays(14))) return until(starts.plusDays(14), said);
-    return starts.isBefore(v.peelDate().plusDays(28))
-        ? until(starts.plusDays(14), said).only(Scope.depthFrom(SUPERFICIAL))
+    LocalDate from = v.dateOf(SUN_PLANNED);
+    LocalDate to = v.answer(SUN_PLANNED).until().orElse(from);
+    String said = "strong sun planned from " + day(from) + " to " + day(to);
+    // Tanned skin waits for 14 days after the last day of it.
+    LocalDate clear = to.plusDays(14);
+    if (!clear.isAfter(v.peelDate())) return proceed(said + ", over by then");
+    if (from.isBefore(v.peelDate().plusDays(14))) return until(clear, said);
+    return from.isBefore(v.peelDate().plusDays(28))
+        ? until(clear, said).only(Scope.depthFrom(SUPERFICIAL))
         : proceed(said + ", after the strict days");
   }
 
   private static List<Draft> phototype(ScreeningFacts v) {
     if (!v.pigmentProne()) return List.of();
-    Phototype type = v.skin().phototype().get();
+    Optional<Phototype> type = v.skin().phototype();
     List<Restriction> limits = new ArrayList<>();
     limits.add(new Restriction.CapLayers(2));
     limits.add(new Care(Kind.MINERAL_SUNSCREEN));
-    if (type == Phototype.IV) limits.add(new Restriction.TcaAtMost(Strength.wv(15)));
-    if (type.atLeast(Phototype.V)) {
-      limits.add(new Exclude(EnumSet.of(Substance.TCA, Substance.RESORCINOL)));
+    if (type.filter(Phototype.IV::equals).isPresent()) {
+      limits.add(new Restriction.TcaAtMost(Strength.wv(15)));
     }
     String said =
-        type.atLeast(Phototype.IV)
-            ? "type " + type + (v.pihEver() ? " with marks after spots" : "")
+        v.darkerType()
+            ? "type " + type.orElseThrow() + (v.pihEver() ? " with marks after spots" : "")
             : v.skin().melasma() ? "melasma" : "marks after spots before";
     List<Draft> found = new ArrayList<>();
     found.add(adapt(said, limits.toArray(Restriction[]::new)));
+    if (type.filter(one -> one.atLeast(Phototype.V)).isPresent()) {
+      found.add(
+          adapt(
+                  "type " + type.orElseThrow(),
+                  new Exclude(EnumSet.of(Substance.TCA, Substance.RESORCINOL)))
+              .firmly());
+    }
     if (!v.primed()) {
       Draft wait =
           v.inhibitorSince()
@@ -804,40 +848,62 @@ public final class ScreeningRules {
   private static boolean needsPriming(ScreeningFacts v, Formula formula, DepthClass depth) {
     return depth.deeperThan(VERY_SUPERFICIAL)
         || formula.rung() > v.entryRung(formula.family())
+        || aboveEntryOfItsAcid(v, formula)
         || formula.contains(Substance.PYRUVIC)
         || formula.contains(Substance.TCA);
   }
 
+  /// A formula chosen by hand stands under the rules of its acid: above the entry of the ranked
+  /// family when it is as strong as a rung above it.
+  private static boolean aboveEntryOfItsAcid(ScreeningFacts v, Formula formula) {
+    Family kin = formula.family().coveredBy();
+    if (formula.family().ranked() || kin == formula.family()) return false;
+    return kin.acids().stream()
+        .anyMatch(acid ->
+            Library.of(kin).stream()
+                .filter(rung -> rung.rung() > v.entryRung(kin) && rung.peels())
+                .filter(rung -> !rung.strengthOf(acid).isNone())
+                .anyMatch(rung -> !rung.strengthOf(acid).above(formula.strengthOf(acid))));
+  }
+
+  /// Every peel of this region whose interval is still running, those done elsewhere too.
   private static List<Draft> interval(ScreeningFacts v) {
-    if (v.lastPeel().isEmpty()) return List.of();
-    PastPeel last = v.lastPeel().get();
     Map<LocalDate, List<String>> shutUntil = new TreeMap<>();
+    Map<LocalDate, PastPeel> by = new TreeMap<>();
     for (Formula formula : v.shelf().formulas()) {
       if (!formula.peels()) continue;
-      LocalDate free = last.on().plusDays(intervalDays(v, last, formula));
-      if (free.isAfter(v.peelDate())) {
-        shutUntil.computeIfAbsent(free, day -> new ArrayList<>()).add(formula.code());
-      }
+      v.pastPeels().stream()
+          .filter(peel -> peel.region() == v.region() && !peel.on().isAfter(v.peelDate()))
+          .max(Comparator.comparing(peel -> free(v, peel, formula)))
+          .ifPresent(last -> {
+            LocalDate free = free(v, last, formula);
+            if (!free.isAfter(v.peelDate())) return;
+            shutUntil.computeIfAbsent(free, day -> new ArrayList<>()).add(formula.code());
+            by.put(free, last);
+          });
     }
     return shutUntil.entrySet().stream()
         .map(entry -> {
           Set<String> codes = Set.copyOf(entry.getValue());
-          return until(entry.getKey(), "last peel " + day(last.on()))
+          return until(entry.getKey(), "last peel " + day(by.get(entry.getKey()).on()))
               .only(Scope.of(listed(entry.getValue()), (f, d) -> codes.contains(f.code())));
         })
         .toList();
   }
 
-  /// The larger of the interval of the peel done and of the one planned; half as much again at
-  /// sensitivity 2 and more (Ivesk's own default); at least 14 for teenagers, doubled at 10 to 12.
+  private static LocalDate free(ScreeningFacts v, PastPeel last, Formula planned) {
+    return last.on().plusDays(intervalDays(v, last, planned));
+  }
+
+  /// The larger of the interval of the peel done and of the one planned, by the layers that this
+  /// client may have of it; half as much again at sensitivity 2 and more (Ivesk's own default); at
+  /// least 14 for teenagers, doubled at 10 to 12.
   static int intervalDays(ScreeningFacts v, PastPeel last, Formula planned) {
     int days =
         Math.max(
             last.formula().intervalDays(last.layers()),
-            planned.intervalDays(planned.layersFirst()));
-    if (v.sensitive()) days = (int) Math.ceil(days * 1.5);
-    if (v.minor()) days = Math.max(days, 14);
-    return v.age() <= 12 ? days * 2 : days;
+            planned.intervalDays(v.layersToCome(planned)));
+    return v.intervalOfThisClient(days);
   }
 
   private static String years(ScreeningFacts v) {
@@ -846,12 +912,6 @@ public final class ScreeningRules {
 
   private static String listed(List<String> codes) {
     return codes.size() > Library.FORMULAS.size() ? codes.size() + " formulas" : Words.list(codes);
-  }
-
-  private static List<Draft> both(List<Draft> some, List<Draft> others) {
-    List<Draft> all = new ArrayList<>(some);
-    all.addAll(others);
-    return all;
   }
 
   private static long daysTo(ScreeningFacts v, LocalDate on) {

@@ -105,7 +105,7 @@ public record Score(
     Map<Condition, Double> wishes = new EnumMap<>(Condition.class);
     for (Condition condition : Condition.values()) {
       int goal = client.skin().goals().indexOf(condition);
-      int severity = Math.max(client.skin().severity(condition), goal >= 0 ? 1 : 0);
+      int severity = client.skin().severity(condition);
       double weight = goal >= 0 && goal < GOAL_WEIGHTS.length ? GOAL_WEIGHTS[goal] : 1;
       if (severity > 0) wishes.put(condition, severity * weight);
     }

@@ -57,14 +57,9 @@ public record NextPeel(
     List<String> reasons = new ArrayList<>();
     int interval = done.intervalDays(layers);
     String why = "interval " + Words.count(interval, "day") + " after " + done.code();
-    if (client.sensitive()) {
-      interval = (int) Math.ceil(interval * 1.5);
-      why += ", half as much again for sensitive skin: " + interval;
-    }
-    if (client.minor() && interval < 14) {
-      interval = 14;
-      why += ", at least 14 under 18";
-    }
+    int own = client.intervalOfThisClient(interval);
+    if (own != interval) why += ", for this client " + own;
+    interval = own;
     LocalDate byInterval = on.plusDays(interval);
     reasons.add(why + ": " + Words.day(byInterval));
     Flaking flaking = Flaking.of(wentOn(plan, state));

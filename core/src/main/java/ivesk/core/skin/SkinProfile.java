@@ -1,6 +1,7 @@
 package ivesk.core.skin;
 
 import ivesk.core.Require;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -32,8 +33,9 @@ public record SkinProfile(
     }
   }
 
+  /// As graded; a named goal is a condition of at least 1.
   public int severity(Condition condition) {
-    return severities.getOrDefault(condition, 0);
+    return Math.max(severities.getOrDefault(condition, 0), goals.contains(condition) ? 1 : 0);
   }
 
   public boolean has(Condition condition) {
@@ -41,15 +43,15 @@ public record SkinProfile(
   }
 
   public boolean rosacea() {
-    return severities.keySet().stream().anyMatch(c -> c.rosacea() && has(c));
+    return Arrays.stream(Condition.values()).anyMatch(c -> c.rosacea() && has(c));
   }
 
   public boolean melasma() {
-    return severities.keySet().stream().anyMatch(c -> c.melasma() && has(c));
+    return Arrays.stream(Condition.values()).anyMatch(c -> c.melasma() && has(c));
   }
 
   public boolean scars() {
-    return severities.keySet().stream().anyMatch(c -> c.scars() && has(c));
+    return Arrays.stream(Condition.values()).anyMatch(c -> c.scars() && has(c));
   }
 
   public boolean sensitiveAtLeast(Sensitivity least) {

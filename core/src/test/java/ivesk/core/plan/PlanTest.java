@@ -257,7 +257,13 @@ class PlanTest {
     @CsvSource({"retinol, II, 3", "prescribed, II, 7", "retinol, V, 7"})
     void theRetinoidStopsByKindAndType(String choice, Phototype type, int days) {
       Clients client =
-          easy().type(type).primed(30).answering(Question.RETINOID, choice, T.minusDays(30));
+          easy()
+              .type(type)
+              .primed(30)
+              .answering(
+                  choice.equals("retinol") ? Question.RETINOL : Question.RETINOID,
+                  "used",
+                  T.minusDays(30));
       List<PrepCalendar.Step> steps =
           PrepCalendar.of(client.facts(), DepthClass.SUPERFICIAL, T.minusDays(20));
       assertThat(day(steps, "last " + (choice.equals("retinol") ? "retinol" : "prescribed")))

@@ -377,10 +377,10 @@ class LimitsTest {
               Set.of(HomeProduct.Active.RETINOL),
               Optional.empty(),
               Optional.of(Clients.T.minusDays(2)));
-      Clients client = easy().notAsked(Question.RETINOID).using(retinol);
-      assertThat(client.facts().answeredBy(Question.RETINOID)).containsExactly("Night cream");
+      Clients client = easy().notAsked(Question.RETINOL).using(retinol);
+      assertThat(client.facts().answeredBy(Question.RETINOL)).containsExactly("Night cream");
       assertThat(client.screened().until()).contains(Clients.T.plusDays(1));
-      assertThat(client.answering(Question.RETINOID, "none").screened().verdict())
+      assertThat(client.answering(Question.RETINOL, "none").screened().verdict())
           .as("a product that is there outweighs a none")
           .isEqualTo(Verdict.WAIT);
       HomeProduct undated =
@@ -463,7 +463,7 @@ class LimitsTest {
       assertThat(reacted.findings())
           .filteredOn(f -> f.said().equals("reaction to the patch test"))
           .singleElement()
-          .matches(f -> !f.overridable());
+          .matches(Finding::firm);
     }
 
     @Test

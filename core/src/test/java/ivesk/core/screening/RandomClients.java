@@ -58,6 +58,7 @@ public final class RandomClients {
     return new Answer(
         option.id(),
         on,
+        option.untilLabel().isPresent() ? on.map(from -> from.plusDays(7)) : Optional.empty(),
         option.needs() == Needs.ZONES ? Set.of(Zone.CHIN) : Set.of(),
         option.needs() == Needs.FAMILIES ? Set.of(Family.GLYCOLIC) : Set.of());
   }

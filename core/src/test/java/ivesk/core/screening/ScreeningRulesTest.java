@@ -12,6 +12,7 @@ import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction.Care.Kind;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
@@ -90,8 +91,8 @@ class ScreeningRulesTest {
     @CsvSource({
       "HAIR, done, 7, SCR-HAIR",
       "HOME_ACID, used, 3, SCR-EXFOLIANT",
-      "RETINOID, retinol, 3, SCR-RETINOID",
-      "RETINOID, prescribed, 7, SCR-RETINOID",
+      "RETINOL, used, 3, SCR-RETINOID",
+      "RETINOID, used, 7, SCR-RETINOID",
       "SUN, sun, 14, SCR-SUN",
       "COLD_SORE_NOW, healed, 7, SCR-HSV-NOW"
     })
@@ -117,29 +118,35 @@ class ScreeningRulesTest {
     @Test
     void retinolInDarkerTypesKeepsSuperficialShutForAWeek() {
       Clients client =
-          easy()
-              .type(Phototype.V)
-              .primed(20)
-              .answering(Question.RETINOID, "retinol", T.minusDays(5));
+          easy().type(Phototype.V).primed(20).answering(Question.RETINOL, "used", T.minusDays(5));
       Screening five = client.screened();
       assertThat(five.verdict()).isEqualTo(Verdict.ADAPT);
       assertThat(shut(five, "SAL-20")).isTrue();
       assertThat(shut(five, "SAL-10")).isFalse();
-      Screening seven = client.answering(Question.RETINOID, "retinol", T.minusDays(7)).screened();
+      Screening seven = client.answering(Question.RETINOL, "used", T.minusDays(7)).screened();
       assertThat(shut(seven, "SAL-20")).isFalse();
     }
 
     @Test
     void sunPlannedInTheStrictDaysAsksForAnotherDate() {
-      Screening soon = easy().answering(Question.SUN_PLANNED, "planned", T.plusDays(13)).screened();
+      Screening soon = sun(13, 20);
       assertThat(soon.verdict()).isEqualTo(Verdict.WAIT);
-      Screening later =
-          easy().answering(Question.SUN_PLANNED, "planned", T.plusDays(14)).screened();
+      assertThat(soon.until()).as("clear of the whole stay").contains(T.plusDays(34));
+      Screening later = sun(14, 20);
       assertThat(later.verdict()).isEqualTo(Verdict.PROCEED);
       assertThat(shut(later, "GLY-35")).as("strict days after superficial are 28").isTrue();
       assertThat(shut(later, "GLY-20")).isFalse();
-      Screening far = easy().answering(Question.SUN_PLANNED, "planned", T.plusDays(28)).screened();
-      assertThat(shut(far, "GLY-35")).isFalse();
+      assertThat(shut(sun(28, 35), "GLY-35")).isFalse();
+      Screening over = sun(-30, -14);
+      assertThat(over.verdict()).as("two weeks after its last day").isEqualTo(Verdict.PROCEED);
+      assertThat(sun(-30, -13).verdict()).isEqualTo(Verdict.WAIT);
+    }
+
+    private Screening sun(int from, int to) {
+      return easy()
+          .answering(
+              Question.SUN_PLANNED, Answer.between("planned", T.plusDays(from), T.plusDays(to)))
+          .screened();
     }
 
     @Test

@@ -129,6 +129,63 @@ class SeriesTest {
     }
 
     @Test
+    void eachRegionHasItsOwn() {
+      List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 14));
+      Ladders hands = LadderRules.of(past, T, Region.HANDS);
+      assertThat(hands.rungs()).isEmpty();
+      assertThat(hands.firstWith(Family.GLYCOLIC)).isTrue();
+      assertThat(hands.milder().peels()).isZero();
+    }
+
+    @Test
+    void afterAPeelThatWasTooStrongASeriesBeginsAnewAtTheFirstTime() {
+      List<PastPeel> past = new ArrayList<>(times(6, "GLY-20", 14));
+      past.add(peel("GLY-20", 7, PeelOutcome.TOO_STRONG));
+      Ladders ladders = LadderRules.of(past, T, Region.FACE);
+      assertThat(ladders.rungs()).containsEntry(Family.GLYCOLIC, 1);
+      assertThat(ladders.anew()).contains(Family.GLYCOLIC);
+      assertThat(ladders.startsAnew(Family.GLYCOLIC)).isTrue();
+      List<PastPeel> layered = List.of(peel("TCA-10", 30, 3, PeelOutcome.TOO_STRONG));
+      assertThat(LadderRules.of(layered, T, Region.FACE).lastLayers()).containsEntry("TCA-10", 2);
+    }
+
+    @Test
+    void afterSixMonthsTheSame() {
+      List<PastPeel> past = new ArrayList<>(List.of(peel("TCA-10", 200, 3, true)));
+      Ladders ladders = LadderRules.of(past, T, Region.FACE);
+      assertThat(ladders.anew()).contains(Family.TCA);
+      assertThat(ladders.lastLayers()).containsEntry("TCA-10", 1);
+      past.addAll(times(5, "GLY-20", 14));
+      past.add(peel("GLY-20", 300, 1, true));
+      assertThat(rung(past, Family.GLYCOLIC))
+          .as("the one before the gap is not counted")
+          .isEqualTo(1);
+    }
+
+    @Test
+    void calmAndCutShortStays() {
+      List<PastPeel> past = new ArrayList<>(times(5, "GLY-20", 14));
+      past.add(peel("GLY-20", 7, PeelOutcome.CUT_SHORT));
+      Ladders ladders = LadderRules.of(past, T, Region.FACE);
+      assertThat(ladders.rungs()).containsEntry(Family.GLYCOLIC, 1);
+      assertThat(ladders.anew()).isEmpty();
+      assertThat(ladders.running()).contains(Family.GLYCOLIC);
+    }
+
+    @Test
+    void milderPeelsAreOfTwelveMonthsOfLevelOneAndForTcaOneSuperficial() {
+      List<PastPeel> past =
+          List.of(
+              peel("MAN-20", 30, 1, true),
+              peel("MAN-20", 60, 1, true),
+              peel("GLY-35", 90, 1, true),
+              peel("PHA-15", 20, 1, true),
+              peel("MAN-20", 400, 1, true));
+      Ladders ladders = LadderRules.of(past, T, Region.FACE);
+      assertThat(ladders.milder()).isEqualTo(new Ladders.Milder(3, 1));
+    }
+
+    @Test
     void milderPeelsAreCountedForTheStrongFamilies() {
       List<PastPeel> past = new ArrayList<>(times(3, "MAN-20", 14));
       past.add(peel("MAN-20", 7, 1, false));

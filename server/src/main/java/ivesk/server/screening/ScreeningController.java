@@ -9,6 +9,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
+import ivesk.server.practice.Clinicians;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningQuestion.AnswerChange;
 import ivesk.server.screening.ScreeningService.Rest;
@@ -40,6 +41,7 @@ class ScreeningController {
   private final VisitStore visits;
   private final ClientStore clients;
   private final PracticeStore practice;
+  private final Clinicians clinicians;
   private final ShelfService shelf;
   private final Clock clock;
 
@@ -50,6 +52,7 @@ class ScreeningController {
       VisitStore visits,
       ClientStore clients,
       PracticeStore practice,
+      Clinicians clinicians,
       ShelfService shelf,
       Clock clock) {
     this.screening = screening;
@@ -58,15 +61,18 @@ class ScreeningController {
     this.visits = visits;
     this.clients = clients;
     this.practice = practice;
+    this.clinicians = clinicians;
     this.shelf = shelf;
     this.clock = clock;
   }
 
   record RestAnswered(Rest rest) {}
 
-  record OverrideGiven(String finding, String reason) {}
+  /// @param clinician signs in at the spot for a firm limit
+  record OverrideGiven(String finding, String reason, Optional<Clinicians.SignIn> clinician) {}
 
-  record ClearanceGiven(String finding, String clinician) {}
+  /// @param clinician signs in at the spot, unless the session is the clinician's
+  record ClearanceGiven(String finding, Optional<Clinicians.SignIn> clinician) {}
 
   /// Screens without saving: facts and a day in, the verdict out.
   @StatelessQuestion
@@ -134,22 +140,22 @@ class ScreeningController {
 
   @PostMapping("/visits/{id}/overrides")
   ScreeningView override(@PathVariable UUID id, @RequestBody OverrideGiven body, Principal who) {
+    String by =
+        screening.firm(id, body.finding())
+            ? clinicians.require(who.getName(), body.clinician()).username()
+            : who.getName();
     screening.settle(
         id,
-        BadInput.in(
-            "reason", () -> new Settlement.Override(body.finding(), body.reason(), who.getName())),
+        BadInput.in("reason", () -> new Settlement.Override(body.finding(), body.reason(), by)),
         who.getName());
     return screening(id);
   }
 
   @PostMapping("/visits/{id}/clearances")
   ScreeningView clearance(@PathVariable UUID id, @RequestBody ClearanceGiven body, Principal who) {
+    String by = clinicians.require(who.getName(), body.clinician()).name();
     screening.settle(
-        id,
-        BadInput.in(
-            "clinician",
-            () -> new Settlement.Clearance(body.finding(), body.clinician(), LocalDate.now(clock))),
-        who.getName());
+        id, new Settlement.Clearance(body.finding(), by, LocalDate.now(clock)), who.getName());
     return screening(id);
   }
 }

@@ -39,10 +39,11 @@ public record ScreeningQuestion(
   record AnswerChange(
       Optional<String> choice,
       Optional<LocalDate> on,
+      Optional<LocalDate> until,
       Optional<Set<Zone>> zones,
       Optional<Set<Family>> families) {
     Answer answer(String chosen) {
-      return new Answer(chosen, on, zones.orElse(Set.of()), families.orElse(Set.of()));
+      return new Answer(chosen, on, until, zones.orElse(Set.of()), families.orElse(Set.of()));
     }
   }
 

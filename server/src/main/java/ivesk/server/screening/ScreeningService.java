@@ -189,6 +189,12 @@ public class ScreeningService {
     answerAll(visitId, answers, who);
   }
 
+  /// A finding that only the supervising clinician may override.
+  boolean firm(UUID visitId, String findingId) {
+    return screen(visitId).findings().stream()
+        .anyMatch(finding -> finding.firm() && finding.id().equals(findingId));
+  }
+
   /// Lifts a finding by an override or a clearance.
   ///
   /// @throws Refused when the finding does not stand, or may not be lifted so

@@ -50,6 +50,7 @@ class ScreeningStore {
                     new Answer(
                         row.getString("choice"),
                         Optional.ofNullable(row.getObject("on_date", LocalDate.class)),
+                        Optional.ofNullable(row.getObject("until_date", LocalDate.class)),
                         names(Zone.class, row.getString("zones")),
                         names(Family.class, row.getString("families"))),
                     row.getObject("answered_at", OffsetDateTime.class).toInstant(),
@@ -81,15 +82,16 @@ class ScreeningStore {
     }
     jdbc.sql(
             """
-            MERGE INTO screening_answer (visit_id, question, choice, on_date, zones, families,
-                                         answered_at, answered_by)
-            KEY (visit_id, question) VALUES (?, ?, ?, ?, ?, ?, ?, ?)\
+            MERGE INTO screening_answer (visit_id, question, choice, on_date, until_date, zones,
+                                         families, answered_at, answered_by)
+            KEY (visit_id, question) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(
             visitId,
             question.name(),
             answer.get().choice(),
             answer.get().on().orElse(null),
+            answer.get().until().orElse(null),
             words(answer.get().zones()),
             words(answer.get().families()),
             OffsetDateTime.now(clock),

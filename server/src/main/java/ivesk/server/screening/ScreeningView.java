@@ -80,6 +80,7 @@ record ScreeningView(
       List<Question.Option> options,
       Optional<String> choice,
       Optional<LocalDate> on,
+      Optional<LocalDate> until,
       Set<Zone> zones,
       Set<Family> families,
       boolean answered,
@@ -105,6 +106,7 @@ record ScreeningView(
           question.options(),
           answer.map(Answer::choice),
           answer.flatMap(Answer::on),
+          answer.flatMap(Answer::until),
           answer.map(Answer::zones).orElse(Set.of()),
           answer.map(Answer::families).orElse(Set.of()),
           facts.answered(question),
@@ -121,12 +123,14 @@ record ScreeningView(
               .map(Question.Option::label)
               .findFirst()
               .orElse(answer.choice())
-          + answer.on().map(on -> ", " + Words.day(on)).orElse("");
+          + answer.on().map(on -> ", " + Words.day(on)).orElse("")
+          + answer.until().map(to -> " to " + Words.day(to)).orElse("");
     }
   }
 
   /// @param id names it for an override or a clearance
   /// @param scope what it speaks of, where its own words do not say so
+  /// @param firm only the supervising clinician may override it
   /// @param toAsk what to ask, where an answer is missing
   record FindingView(
       String id,
@@ -140,6 +144,7 @@ record ScreeningView(
       Optional<LocalDate> until,
       String clearedBy,
       boolean overridable,
+      boolean firm,
       boolean unasked,
       String toAsk,
       Optional<String> settled) {
@@ -156,6 +161,7 @@ record ScreeningView(
           finding.until(),
           finding.clearedBy().words(),
           finding.overridable(),
+          finding.firm(),
           finding.unasked(),
           finding.unasked() ? finding.asks().map(Question::text).orElseGet(finding::said) : "",
           finding.settled().map(Settlement::words));

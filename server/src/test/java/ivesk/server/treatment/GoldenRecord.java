@@ -133,6 +133,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
               grave
                   .dateLabel()
                   .map(label -> DAY.plusDays(question == Question.SUN_PLANNED ? 9 : -2)),
+              grave.untilLabel().map(label -> DAY.plusDays(16)),
               grave.needs() == Question.Needs.ZONES ? Set.of(Zone.CHIN) : Set.of(),
               grave.needs() == Question.Needs.FAMILIES ? Set.of(Family.PYRUVIC) : Set.of()));
     }
