@@ -70,8 +70,8 @@ export default function After({ visit }: StationProps) {
 }
 
 function OnTheSkin({ treatment }: { treatment: Treatment }) {
-  const put = treatment.events.flatMap(({ at, fact }) =>
-    fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
+  const put = treatment.events.flatMap(({ at, fact, takenBack }) =>
+    !takenBack && fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
   );
   return (
     <>

@@ -211,7 +211,7 @@ export const ALARM_STEPS = {
   WASH_OFF: "Wash the product off",
   DO_NOT_LEAVE: "Do not leave",
   POISON_CENTRE: "Ringing ears, nausea, fast breathing after salicylic: poison centre too",
-  RINSE_EYE: "Lids held open, nose outward, water or saline, 15 minutes or more",
+  RINSE_EYE: "Lids held open: water or saline, nose outward",
   LENSES_OUT: "Lenses out",
   NO_NEUTRALISER_IN_EYE: "No neutraliser in the eye",
   ACID_OFF_BY_ANOTHER: "Someone takes the acid off the skin",

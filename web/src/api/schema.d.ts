@@ -852,6 +852,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/booking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["book"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/cancellation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/chain": {
         parameters: {
             query?: never;
@@ -1355,6 +1387,13 @@ export interface components {
             /** Format: double */
             weightKg?: number;
         };
+        Booking: {
+            /** Format: int32 */
+            minutes: number;
+            room: string;
+            /** Format: date-time */
+            startsAt: string;
+        };
         BottleDip: {
             formula: string;
         };
@@ -1373,6 +1412,9 @@ export interface components {
         BufferDip: {
             /** @enum {string} */
             buffer: "PH_4_01" | "PH_7_00";
+        };
+        Cancelled: {
+            why: string;
         };
         CareView: {
             /** Format: date-time */
@@ -1740,9 +1782,10 @@ export interface components {
             fact?: components["schemas"]["Fact"];
             /** Format: uuid */
             id: string;
+            takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -2968,6 +3011,15 @@ export interface components {
             id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
             label: string;
         };
+        TakenBack: {
+            /** Format: uuid */
+            event: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "TakenBack";
+        };
         TileView: {
             aboveSalonFigure: boolean;
             code: string;
@@ -3124,6 +3176,7 @@ export interface components {
             signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
             steps: components["schemas"]["StepView"][];
             summary: string;
+            undo?: components["schemas"]["UndoView"];
             /** Format: uuid */
             visitId: string;
             whyOwed: boolean;
@@ -3131,6 +3184,12 @@ export interface components {
             zones: {
                 [key: string]: components["schemas"]["ZoneView"];
             };
+        };
+        UndoView: {
+            /** Format: uuid */
+            event: string;
+            /** Format: date-time */
+            until: string;
         };
         Until: {
             /** @enum {string} */
@@ -3156,6 +3215,7 @@ export interface components {
             /** Format: int32 */
             age: number;
             allergies: string;
+            cancelled?: string;
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -4617,6 +4677,58 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["AfterView"];
+                };
+            };
+        };
+    };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Booking"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Cancelled"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VisitView"];
                 };
             };
         };

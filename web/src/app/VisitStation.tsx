@@ -1,12 +1,14 @@
 import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
-import { type ComponentType, lazy, type ReactNode } from "react";
+import Button from "@mui/material/Button";
+import { type ComponentType, lazy, type ReactNode, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { StationId, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import type { StationProps } from "../parts/StationProps";
 import { VerdictMark } from "../parts/VerdictMark";
-import { day } from "../parts/words";
+import { day, hour } from "../parts/words";
+import { ChangeVisit } from "../visit/ChangeVisit";
 import { visitQuery } from "../visit/queries";
 import { STATIONS } from "../visit/stations";
 import { RoomOf } from "./RoomOf";
@@ -110,6 +112,7 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
 
 /** Who is on the couch and what holds today; on every station. */
 function WhoStrip({ visit }: { visit: Visit }) {
+  const [changing, setChanging] = useState(false);
   return (
     <section className={cx("who-strip")} aria-label="Client">
       <span className={cx("name")}>{visit.clientName}</span>
@@ -125,8 +128,21 @@ function WhoStrip({ visit }: { visit: Visit }) {
         </span>
       )}
       <span className={cx("right")}>
-        peel on <b>{day(visit.startsAt)}</b>, {visit.minutes} min
+        {visit.cancelled ? (
+          <b className="warn">cancelled: {visit.cancelled}</b>
+        ) : (
+          <>
+            peel on <b>{day(visit.startsAt)}</b>, {hour(visit.startsAt)}, {visit.minutes} min,{" "}
+            {visit.room}
+          </>
+        )}
+        {visit.treatmentId === undefined && !visit.cancelled && (
+          <Button size="small" color="inherit" onClick={() => setChanging(true)}>
+            change
+          </Button>
+        )}
       </span>
+      {changing && <ChangeVisit visit={visit} onClose={() => setChanging(false)} />}
     </section>
   );
 }

@@ -56,6 +56,8 @@ export function factWords(fact: Fact): string {
       return SIGNS[fact.sign];
     case "SignResolved":
       return noted(`${SIGNS[fact.sign]}: over`, fact.note);
+    case "TakenBack":
+      return "taken back";
     case "AlarmStepDone":
       return ALARM_STEPS[fact.step];
     case "EarlyEndExplained":

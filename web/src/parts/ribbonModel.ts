@@ -136,7 +136,7 @@ function band(plan: PlanView, start: number, end: number) {
 }
 
 function looks(treatment: Treatment, at: (instant: string) => number) {
-  return treatment.events.flatMap(({ at: when, fact }) => {
+  return standing(treatment).flatMap(({ at: when, fact }) => {
     if (!fact || at(when) < 0) return [];
     switch (fact.type) {
       case "RednessSeen": {
@@ -168,7 +168,7 @@ function looks(treatment: Treatment, at: (instant: string) => number) {
 }
 
 function marks(treatment: Treatment, at: (instant: string) => number) {
-  return treatment.events.flatMap(({ at: when, fact }) => {
+  return standing(treatment).flatMap(({ at: when, fact }) => {
     if (!fact || at(when) < 0) return [];
     switch (fact.type) {
       case "EndingStarted":
@@ -181,4 +181,9 @@ function marks(treatment: Treatment, at: (instant: string) => number) {
         return [];
     }
   });
+}
+
+/** What happened, without mistaken taps. */
+function standing(treatment: Treatment) {
+  return treatment.events.filter(({ takenBack }) => !takenBack);
 }

@@ -6,6 +6,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { FIGURE_LABELS, figureOf } from "../parts/figures";
 import { Rooms } from "../parts/Rooms";
 import { useNow } from "../parts/useNow";
+import { factWords } from "../parts/factWords";
 import { VerdictMark } from "../parts/VerdictMark";
 import { clock, hour, zoneName } from "../parts/words";
 import type { LiveTreatment } from "./useTreatment";
@@ -47,6 +48,7 @@ export function CouchTop({
         {treatment.plan.formulaCode} · {placeWords(treatment)}
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
+      <TakeBack live={live} />
       <Rooms but={visit.id} />
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
@@ -77,6 +79,31 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
       {live.refused && <ErrorNote error={live.refused} />}
     </div>
   );
+}
+
+/** A mistaken tap, for ten seconds. */
+function TakeBack({ live }: { live: LiveTreatment }) {
+  const now = useNow(live.offset, 500);
+  const undo = undoNow(live, now);
+  if (!undo) return null;
+  const tapped = live.treatment?.events.find(({ id }) => id === undo.event)?.fact;
+  return (
+    <button type="button" className={cx("take-back")} onClick={() => takeBack(live, now)}>
+      <kbd>u</kbd> take back{tapped && `: ${factWords(tapped)}`}
+    </button>
+  );
+}
+
+/** What can be taken back now: only what the server has, and nothing that waits to be sent. */
+function undoNow({ treatment, unsent }: LiveTreatment, now: number) {
+  const undo = treatment?.undo;
+  return undo && unsent.length === 0 && now <= Date.parse(undo.until) ? undo : undefined;
+}
+
+/** Takes the last tap back, where it can be. */
+export function takeBack(live: LiveTreatment, now: number) {
+  const undo = undoNow(live, now);
+  if (undo) live.say({ type: "TakenBack", event: undo.event });
 }
 
 /** A screen that waits for its treatment. */

@@ -415,15 +415,34 @@ describe("the ribbon of a treatment", () => {
     const model = ribbonOfTreatment(
       treatment({
         events: [
-          { id: "1", at: at(30), who: "ines", fact: { type: "SensationAnswered", value: 3 } },
-          { id: "2", at: at(50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 1 } } },
+          {
+            id: "1",
+            at: at(30),
+            who: "ines",
+            takenBack: false,
+            fact: { type: "SensationAnswered", value: 3 },
+          },
+          {
+            id: "2",
+            at: at(50),
+            who: "ines",
+            takenBack: false,
+            fact: { type: "RednessSeen", grades: { NOSE: 1 } },
+          },
           {
             id: "3",
             at: at(70),
             who: "ines",
+            takenBack: false,
             fact: { type: "WipeTested", zones: ["CHIN"], cameOff: true },
           },
-          { id: "4", at: at(-50), who: "ines", fact: { type: "RednessSeen", grades: { NOSE: 0 } } },
+          {
+            id: "4",
+            at: at(-50),
+            who: "ines",
+            takenBack: false,
+            fact: { type: "RednessSeen", grades: { NOSE: 0 } },
+          },
         ],
       }),
       ZERO + 75_000,
@@ -445,7 +464,13 @@ describe("the ribbon of a treatment", () => {
         clocks: { firstTouch: at(0), endedAt: at(180) },
         restAt: at(420),
         events: [
-          { id: "1", at: at(180), who: "ines", fact: { type: "EndingStarted", row: "LIMIT" } },
+          {
+            id: "1",
+            at: at(180),
+            who: "ines",
+            takenBack: false,
+            fact: { type: "EndingStarted", row: "LIMIT" },
+          },
         ],
       }),
       ZERO + 900_000,

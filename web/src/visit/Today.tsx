@@ -95,7 +95,7 @@ function Visits({
       )}
       <ul className={cx("visits")}>
         {today.visits.map((visit) => (
-          <li key={visit.id} className={cx(visit.signedAt ? "signed" : "")}>
+          <li key={visit.id} className={cx(visit.signedAt || visit.cancelled ? "signed" : "")}>
             <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
               <span className={cx("at", "mono")}>
                 {hour(visit.startsAt)}

@@ -92,7 +92,12 @@ function AlarmScreen({
   };
   return (
     <div className={cx("couch-alarm")} role="alertdialog" aria-label={alarms[0]?.line}>
-      <div className={cx("alarms")} tabIndex={0} role="region" aria-label="What to do">
+      <div
+        className={cx("alarms", { several: alarms.length > 1 })}
+        tabIndex={0}
+        role="region"
+        aria-label="What to do"
+      >
         {alarms.map((alarm) => (
           <section key={alarm.weight} aria-label={alarm.line}>
             <Head alarm={alarm} offset={live.offset} />
@@ -258,9 +263,9 @@ function Peel({
             )}`}
       </b>
       {acid && (
-        <Button color="error" variant="contained" onClick={onEnd}>
-          <kbd>e</kbd> END
-        </Button>
+        <button type="button" className={cx("end-key")} onClick={onEnd}>
+          END <small>key e</small>
+        </button>
       )}
       {ended && !clean && next && (
         <Button onClick={onStep}>

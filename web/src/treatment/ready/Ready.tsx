@@ -13,7 +13,7 @@ import { clock, firstName, hour, plural } from "../../parts/words";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
 import { panelKeys, type PanelName } from "../panels";
 import { SensationKeys, toldNow } from "../SensationKeys";
 import { Panel } from "../treat/Panels";
@@ -110,6 +110,11 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
         }))
       : []),
     { on: "a", says: "alarm", does: () => setPanel("alarm") },
+    {
+      on: "u",
+      says: "takes the last tap back",
+      does: () => takeBack(live, Date.now() + live.offset),
+    },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
   const close = () => setPanel(null);

@@ -13,7 +13,7 @@ import { clock, firstName, hour, left, plural, zoneName } from "../../parts/word
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldNow } from "../SensationKeys";
 import { Panel } from "../treat/Panels";
@@ -85,6 +85,7 @@ function Settling({
     ...answerKeys(answered),
     ...panels.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
     { on: "z", says: "next zone", does: nextZone },
+    { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
   useCouchKeys({ panel, treatment, chosen, keys, stay: ["z", "a"], say, close });

@@ -28,7 +28,7 @@ export function Clocks({
   unsent: NewEvent[];
   offset: number;
 }) {
-  const now = useNow(offset, 100);
+  const now = useNow(offset, 250);
   const { start, limit } = contactOf(treatment, unsent);
   const settled = treatment.clocks.settledAt && Date.parse(treatment.clocks.settledAt);
   const told = unsent.findLast(({ fact }) => fact.type === "SensationAnswered");

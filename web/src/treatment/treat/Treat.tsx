@@ -14,7 +14,7 @@ import type { StationProps } from "../../parts/StationProps";
 import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
 import type { KeyBinding } from "../../parts/useKeys";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldNow } from "../SensationKeys";
@@ -165,6 +165,7 @@ function Couch({
       does: () => say({ type: "FanTurned", on: !treatment.fanOn }),
     },
     { on: "e", says: "END", does: end },
+    { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
   useCouchKeys({ panel, treatment, chosen, keys, stay: ["z", "a", "e"], say, close });
@@ -209,7 +210,7 @@ function Couch({
             </button>
           </p>
         </section>
-        <section className={cx("treat-now")} aria-label="Now">
+        <section className={cx("treat-now", { entering: panel })} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
           <AdviceBox advice={advice} now={now} onAct={act} onPass={() => setPanel("pass")} />
           {panel ? (

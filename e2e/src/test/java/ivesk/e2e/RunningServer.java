@@ -141,6 +141,10 @@ final class RunningServer implements AutoCloseable {
     return Instant.parse(get("/test-clock?seconds=" + seconds));
   }
 
+  int port() {
+    return port;
+  }
+
   String url(String path) {
     return "http://127.0.0.1:" + port + path;
   }

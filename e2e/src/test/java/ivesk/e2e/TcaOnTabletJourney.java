@@ -24,7 +24,7 @@ class TcaOnTabletJourney extends Journey {
     browser.axe("Choose on a tablet");
     browser.press("TCA-10");
     browser.press("Plan this");
-    browser.type("Why this one", "scars are the wish, three mandelic peels went well");
+    browser.type("Why this one", "scars are the wish, seven mandelic peels went well");
     browser.press("Plan TCA-10");
     browser.see("BACK FROM THE DATE");
     browser.axe("Plan on a tablet");

@@ -251,7 +251,10 @@ class PracticeTest {
       practice.put(path + "/SUN", "{\"choice\":\"no\"}");
       JsonNode adapt =
           practice.put(path + "/RETINOID", "{\"choice\":\"none\"}").body().get("outcome");
-      assertThat(adapt.get("verdict").asString()).isEqualTo("ADAPT");
+      assertThat(adapt.get("unasked").asInt()).isZero();
+      assertThat(adapt.get("verdict").asString())
+          .as("the patch tests are not read: nothing is open, so it is no ADAPT")
+          .isEqualTo("WAIT");
       assertThat(adapt.get("limits").toString()).contains("at most very superficial");
       JsonNode again = practice.put(path + "/SUN", "{}").body().get("outcome");
       assertThat(again.get("verdict").asString()).isEqualTo("WAIT");

@@ -100,6 +100,15 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
     List<Until> rules = new ArrayList<>();
 
+    Flaking flaking =
+        Flaking.of(
+                Stream.concat(
+                        Stream.of(formula), worn.map(Worn::addOn).map(AddOn::formula).stream())
+                    .toList())
+            .frosted(frosted);
+    LocalDate flakesFrom = day.plusDays(flaking.first());
+    LocalDate flakesTo = day.plusDays(flaking.last());
+
     Optional<LocalDateTime> wash = worn.flatMap(Worn::washedOff);
     if (wash.isPresent()) {
       // The maker's hours come before the policy on water.
@@ -124,16 +133,19 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
     rules.add(Until.of(Activity.MAKE_UP, day.plusDays(1)));
     rules.add(Until.of(Activity.EXERCISE_AND_HEAT, day.plusDays(superficial ? 2 : 1)));
+    // What works on the skin returns once it is clear, never before the last day of flakes.
+    LocalDate clear = flaking.expected() ? flakesTo.plusDays(1) : day;
     rules.add(
         Until.of(
             Activity.ACIDS_AND_SCRUBS,
-            day.plusDays(superficial ? policies.homeAcidsAgainDays() : 3)));
+            later(day.plusDays(Math.max(3, policies.homeAcidsAgainDays())), clear)));
     rules.add(
         new Until(
             Activity.RETINOID,
             worn.isPresent() ? "retinoid of your own" : Activity.RETINOID.words,
-            day.plusDays(superficial ? 7 : 5)));
-    rules.add(Until.of(Activity.OTHER_TREATMENTS, day.plusDays(superficial ? 14 : 7)));
+            later(day.plusDays(superficial ? 7 : 5), clear)));
+    rules.add(
+        Until.of(Activity.OTHER_TREATMENTS, later(day.plusDays(superficial ? 14 : 7), clear)));
     rules.add(Until.of(Activity.SUN, day.plusDays(strictSunDays(depth))));
     rules.sort(Comparator.comparing(Until::free));
     rules.stream()
@@ -142,21 +154,18 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         .forEach(free -> add(lines, free, Mark.FREE, returning(rules, free)));
 
     add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
-    add(lines, day.plusDays(1), "tighter, a little darker: as expected, it goes with the flakes");
-    Flaking flaking =
-        Flaking.of(
-            Stream.concat(Stream.of(formula), worn.map(Worn::addOn).map(AddOn::formula).stream())
-                .toList());
-    LocalDate flakesFrom = day.plusDays(flaking.first());
-    LocalDate flakesTo = day.plusDays(flaking.last());
     if (flaking.expected()) {
+      add(
+          lines,
+          day.plusDays(1),
+          "it may pull and look a shade deeper for a while; that passes as the skin renews");
       add(
           lines,
           flakesFrom,
           "flaking may start"
               + (frosted ? ", sooner where it went white" : "")
               + "; do not pick, pull or scrub");
-      add(lines, flakesTo, "flaking mostly over");
+      add(lines, flakesTo, "the last flakes");
     }
     add(lines, day.plusDays(1), Mark.CHECK, "we ask how it is");
     add(lines, day.plusDays(3), Mark.CHECK, "we ask how it is");
@@ -176,6 +185,10 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         days,
         rules,
         answers(flaking.expected(), day, flakesFrom, flakesTo, rules, wash, pigmentProne));
+  }
+
+  private static LocalDate later(LocalDate one, LocalDate other) {
+    return one.isAfter(other) ? one : other;
   }
 
   private static Mark mark(
@@ -212,7 +225,9 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
             new Reply(
                 "When do I wash it off?",
                 HOUR.format(at) + ". Sooner, with cool water, if it burns.")));
-    answers.add(new Reply("No flakes: did it work?", "Yes. Skin can renew without showing it."));
+    if (flakes) {
+      answers.add(new Reply("No flakes: did it work?", "Yes. Skin can renew without showing it."));
+    }
     answers.add(
         new Reply(
             "Make-up, gym, sauna?",

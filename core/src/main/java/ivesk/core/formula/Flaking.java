@@ -30,6 +30,11 @@ public record Flaking(int first, int last) {
         .min();
   }
 
+  /// Frost brings the first day forward by one and the last back by two. Common practice.
+  public Flaking frosted(boolean frost) {
+    return frost && expected() ? new Flaking(Math.max(1, first - 1), last + 2) : this;
+  }
+
   public boolean expected() {
     return last > 0;
   }

@@ -72,7 +72,7 @@ public final class Trolley {
             Item.GAUZE,
             "gauze 10 × 10",
             String.valueOf(2 * layers),
-            "folded, two a layer; never dip twice"));
+            "folded, two a layer; what touched skin stays out of the dish"));
     plan.addOn()
         .ifPresent(after ->
             items.add(

@@ -70,7 +70,6 @@ public record Limits(
     Set<String> words = new LinkedHashSet<>();
 
     for (Restriction restriction : restrictions) {
-      words.add(restriction.words());
       switch (restriction) {
         case Restriction.Exclude(var substances) -> excluded.addAll(substances);
         case Restriction.ExcludeFamilies(var families) -> excludedFamilies.addAll(families);
@@ -97,6 +96,56 @@ public record Limits(
         case Restriction.Care(var kind) -> care.add(kind);
       }
     }
+    Limits limits =
+        new Limits(
+            excluded,
+            excludedFamilies,
+            onlyFamilies,
+            onlyFormulas,
+            noWarming,
+            excludedZones,
+            depthCap,
+            deeper,
+            firstRung,
+            entryRung,
+            rungDown,
+            layerCap,
+            oneLayerOff,
+            factor,
+            tcaMost,
+            interval,
+            doubled,
+            care,
+            List.of());
+    restrictions.forEach(restriction -> words.add(limits.combined(restriction).words()));
+    return limits.saying(List.copyOf(words));
+  }
+
+  /// What has come of a restriction together with the others of its kind.
+  private Restriction combined(Restriction one) {
+    return switch (one) {
+      case Restriction.Exclude _ -> new Restriction.Exclude(excluded);
+      case Restriction.ExcludeFamilies _ -> new Restriction.ExcludeFamilies(excludedFamilies);
+      case Restriction.OnlyFamilies _ -> new Restriction.OnlyFamilies(onlyFamilies.orElseThrow());
+      case Restriction.OnlyFormulas _ -> new Restriction.OnlyFormulas(onlyFormulas.orElseThrow());
+      case Restriction.ExcludeZones _ -> new Restriction.ExcludeZones(excludedZones, false);
+      case Restriction.CapDepth _ -> new Restriction.CapDepth(depthCap.orElseThrow());
+      case Restriction.KeepToRung _ -> new Restriction.KeepToRung(firstRungOnly);
+      case Restriction.CapLayers _ -> new Restriction.CapLayers(layerCap);
+      case Restriction.ShortenContact _ -> new Restriction.ShortenContact(contactFactor);
+      case Restriction.TcaAtMost _ -> new Restriction.TcaAtMost(tcaAtMost);
+      case Restriction.IntervalAtLeast _ -> new Restriction.IntervalAtLeast(intervalAtLeastDays);
+      case Restriction.NoWarming _,
+          Restriction.CountDeeper _,
+          Restriction.OneRungDown _,
+          Restriction.OneLayerOff _,
+          Restriction.DoubleInterval _,
+          Restriction.Care _ ->
+          one;
+    };
+  }
+
+  private Limits saying(List<String> combined) {
     return new Limits(
         excluded,
         excludedFamilies,
@@ -105,18 +154,18 @@ public record Limits(
         noWarming,
         excludedZones,
         depthCap,
-        deeper,
-        firstRung,
-        entryRung,
-        rungDown,
+        countsDeeper,
+        firstRungOnly,
+        entryRungOnly,
+        oneRungDown,
         layerCap,
         oneLayerOff,
-        factor,
-        tcaMost,
-        interval,
-        doubled,
+        contactFactor,
+        tcaAtMost,
+        intervalAtLeastDays,
+        doubleInterval,
         care,
-        List.copyOf(words));
+        combined);
   }
 
   private static <T> Set<T> meet(Optional<Set<T>> before, Set<T> more) {

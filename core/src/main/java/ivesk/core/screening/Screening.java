@@ -2,6 +2,7 @@ package ivesk.core.screening;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,6 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /// The outcome of screening one client for one day.
 ///
@@ -44,7 +46,9 @@ public record Screening(
     Screening bare = of(findings);
     int open = bare.countOpen(facts);
     return new Screening(
-        bare.verdict,
+        open > 0 || bare.verdict.compareTo(Verdict.WAIT) >= 0
+            ? bare.verdict
+            : bare.keptShutBy(facts),
         bare.until,
         findings,
         bare.limits,
@@ -139,19 +143,54 @@ public record Screening(
             .max(Comparator.comparingInt(Opening::open));
   }
 
-  private int countOpen(ScreeningFacts facts) {
-    int open = 0;
-    for (Formula formula : facts.shelf().formulas()) {
-      if (!formula.peels() || !formula.label().regions().contains(facts.region())) continue;
-      DepthClass depth =
-          limits.depth(formula, formula.firstContact(), formula.layersFirst(), facts.region());
-      boolean shut =
-          findings.stream().anyMatch(f -> f.shuts() && f.scope().covers().test(formula, depth))
-              || !limits
-                  .objections(formula, depth, limits.rung(facts.entryRung(formula.family())))
-                  .isEmpty();
-      if (!shut) open++;
+  /// Where nothing is open the large word is WAIT or REFER, by what keeps the last ones shut.
+  private Verdict keptShutBy(ScreeningFacts facts) {
+    if (everyZoneOut(facts)) {
+      boolean forAPhysician =
+          findings.stream()
+              .filter(finding -> finding.verdict() == Verdict.REFER && finding.stands())
+              .flatMap(finding -> finding.restrictions().stream())
+              .anyMatch(Restriction.ExcludeZones.class::isInstance);
+      return forAPhysician ? Verdict.REFER : Verdict.WAIT;
     }
-    return open;
+    Verdict mildest =
+        here(facts)
+            .map(formula ->
+                findings.stream()
+                    .filter(Finding::shuts)
+                    .filter(f -> f.scope().covers().test(formula, depth(formula, facts)))
+                    .map(Finding::verdict)
+                    .reduce(Verdict.WAIT, Verdict::moreSevere))
+            .min(Comparator.naturalOrder())
+            .orElse(Verdict.WAIT);
+    return mildest == Verdict.STOP ? Verdict.REFER : mildest;
+  }
+
+  private boolean everyZoneOut(ScreeningFacts facts) {
+    return limits.excludedZones().containsAll(Zone.inOrder(facts.region()));
+  }
+
+  private static Stream<Formula> here(ScreeningFacts facts) {
+    return facts.shelf().formulas().stream()
+        .filter(Formula::peels)
+        .filter(formula -> formula.label().regions().contains(facts.region()));
+  }
+
+  private DepthClass depth(Formula formula, ScreeningFacts facts) {
+    return limits.depth(formula, formula.firstContact(), formula.layersFirst(), facts.region());
+  }
+
+  private int countOpen(ScreeningFacts facts) {
+    if (everyZoneOut(facts)) return 0;
+    return (int)
+        here(facts)
+            .filter(formula -> {
+              DepthClass depth = depth(formula, facts);
+              int entry = limits.rung(facts.entryRung(formula.family()));
+              return findings.stream()
+                      .noneMatch(f -> f.shuts() && f.scope().covers().test(formula, depth))
+                  && limits.objections(formula, depth, entry).isEmpty();
+            })
+            .count();
   }
 }

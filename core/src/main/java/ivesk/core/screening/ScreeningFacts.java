@@ -63,6 +63,22 @@ public record ScreeningFacts(
     }
   }
 
+  /// The same client on another day.
+  public ScreeningFacts on(LocalDate day) {
+    return new ScreeningFacts(
+        dateOfBirth,
+        skin,
+        answers,
+        pastPeels,
+        consents,
+        patchTests,
+        products,
+        region,
+        day,
+        policies,
+        shelf);
+  }
+
   /// Full years on the day of the peel.
   public int age() {
     return Period.between(dateOfBirth, peelDate).getYears();

@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /// What to say and do when nothing on the rack fits, or a peel alone does little. Common practice.
 ///
@@ -25,6 +25,9 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
 
   /// Below this benefit, 0 to 100, a peel alone does little.
   private static final double LITTLE = 40;
+
+  /// How many days are tried before no other is proposed.
+  private static final int DAYS_TRIED = 12;
 
   static Optional<Counsel> of(List<Tile> tiles, List<Tile> ranked, SelectionFacts facts) {
     List<Condition> wished = List.copyOf(Score.wishes(facts.client()).keySet());
@@ -62,29 +65,42 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
   }
 
   private static Counsel nothing(List<Tile> tiles, Optional<String> beyond, SelectionFacts facts) {
-    List<Finding> standing = facts.screening().findings().stream().filter(Finding::stands).toList();
-    boolean shutByScreen = facts.screening().verdict().compareTo(Verdict.WAIT) >= 0;
-    String said =
-        shutByScreen && !standing.isEmpty()
-            ? "Nothing may be offered on this day: " + standing.getFirst().said() + "."
-            : "No formula fits within the limits of this day.";
-    List<String> instead = new ArrayList<>();
     List<Tile> ranked = tiles.stream().filter(tile -> rankedHere(tile)).toList();
+    List<Finding> shutting = facts.screening().findings().stream().filter(Finding::shuts).toList();
+    String said =
+        shutsMost(shutting, ranked)
+            .map(most -> "Nothing may be offered on this day: " + most.said() + ".")
+            .orElse("No formula fits within the limits of this day.");
+    List<String> instead = new ArrayList<>();
     if (facts.screening().verdict() == Verdict.STOP) {
       instead.add("Today: bland care at home, nothing active on the skin.");
     } else {
       opensMost(ranked).ifPresent(instead::add);
-      opensLater(ranked).ifPresent(instead::add);
+      opensLater(ranked, facts).ifPresent(instead::add);
       instead.add("Today: a calming or hydrating treatment without acid, and the home plan.");
     }
     Optional<String> referred =
-        standing.stream()
+        shutting.stream()
             .filter(finding -> finding.verdict() == Verdict.REFER)
             .findFirst()
             .map(finding -> "a clinician, for " + finding.said());
-    String otherwise =
-        "a dermatologist, " + beyond.map(what -> "for " + what).orElse("if it cannot wait");
-    return new Counsel(said, instead, Optional.of(referred.orElse(otherwise)));
+    return new Counsel(
+        said, instead, referred.or(() -> beyond.map(what -> "a dermatologist, for " + what)));
+  }
+
+  /// The finding that shuts most of the rack; a narrow one is never the reason for the whole.
+  private static Optional<Finding> shutsMost(List<Finding> shutting, List<Tile> ranked) {
+    return shutting.stream()
+        .filter(finding -> finding.scope().client() || covered(finding, ranked) * 2 > ranked.size())
+        .max(
+            Comparator.comparingLong((Finding finding) -> covered(finding, ranked))
+                .thenComparing(Finding::verdict));
+  }
+
+  private static long covered(Finding finding, List<Tile> ranked) {
+    return ranked.stream()
+        .filter(tile -> finding.scope().covers().test(tile.formula(), tile.depth()))
+        .count();
   }
 
   private static boolean rankedHere(Tile tile) {
@@ -106,23 +122,24 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
                 "Opens %s: %s.", Words.count(most.getValue(), "formula"), most.getKey().words()));
   }
 
-  /// The first day on which something is open of which only time is asked.
-  private static Optional<String> opensLater(List<Tile> tiles) {
-    Map<LocalDate, Long> days =
-        tiles.stream()
-            .filter(tile -> tile.shut().stream().allMatch(shut -> shut.until().isPresent()))
-            .map(tile ->
-                tile.shut().stream()
-                    .map(shut -> shut.until().orElseThrow())
-                    .max(Comparator.naturalOrder())
-                    .orElseThrow())
-            .collect(
-                Collectors.groupingBy(Function.identity(), TreeMap::new, Collectors.counting()));
-    return days.entrySet().stream()
-        .findFirst()
-        .map(first ->
-            Words.fill(
-                "Move the visit: from %s, %s open.",
-                Words.day(first.getKey()), Words.count(first.getValue(), "formula")));
+  /// The first of the days that findings and gates name on which something is open: tried for real.
+  private static Optional<String> opensLater(List<Tile> tiles, SelectionFacts facts) {
+    return tiles.stream()
+        .flatMap(tile -> tile.shut().stream())
+        .flatMap(shut -> shut.until().stream())
+        .filter(day -> day.isAfter(facts.client().peelDate()))
+        .distinct()
+        .sorted()
+        .limit(DAYS_TRIED)
+        .flatMap(day -> {
+          long open = Selection.countOpen(facts.on(day));
+          return open == 0 ? Stream.empty() : Stream.of(moved(day, open));
+        })
+        .findFirst();
+  }
+
+  private static String moved(LocalDate day, long open) {
+    return Words.fill(
+        "Move the visit: from %s, %s open.", Words.day(day), Words.count(open, "formula"));
   }
 }

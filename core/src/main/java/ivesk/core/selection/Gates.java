@@ -160,12 +160,10 @@ final class Gates {
     LocalDate event = facts.event().get();
     long days = ChronoUnit.DAYS.between(facts.client().peelDate(), event);
     if (days < 0) return shut;
-    boolean first = facts.ladders().firstWith(formula.family());
     int needed = formula.peelingLast() + 2;
-    if (first) {
-      boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
-      needed = Math.max(needed, superficial ? 28 : 14);
-    }
+    if (facts.ladders().firstWith(formula.family())) needed = Math.max(needed, 14);
+    // Superficial, first or not.
+    if (depth.deeperThan(DepthClass.VERY_SUPERFICIAL)) needed = Math.max(needed, 28);
     if (days < needed) {
       shut.add(
           new Shut(

@@ -197,16 +197,26 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         : planned;
   }
 
+  /// How many ranked formulas are open.
+  static long countOpen(SelectionFacts facts) {
+    return facts.client().shelf().formulas().stream()
+        .filter(formula -> formula.family().ranked() && formula.peels())
+        .filter(formula -> open(formula, facts))
+        .count();
+  }
+
+  private static boolean open(Formula formula, SelectionFacts facts) {
+    int layers = plannedLayers(formula, facts);
+    Optional<Duration> contact = plannedContact(formula, facts);
+    DepthClass depth = depth(formula, layers, facts).depth();
+    return Gates.of(formula, depth, contact, layers, facts).isEmpty();
+  }
+
   /// The open formula at a rung that this client may take today; empty where there is none.
   public static Optional<Formula> openRung(Family family, int rung, SelectionFacts facts) {
     return facts.client().shelf().formulas().stream()
         .filter(formula -> formula.family() == family && formula.rung() == rung)
-        .filter(formula -> {
-          int layers = plannedLayers(formula, facts);
-          Optional<Duration> contact = plannedContact(formula, facts);
-          DepthClass depth = depth(formula, layers, facts).depth();
-          return Gates.of(formula, depth, contact, layers, facts).isEmpty();
-        })
+        .filter(formula -> open(formula, facts))
         .findFirst();
   }
 

@@ -3,6 +3,7 @@ package ivesk.core.selection;
 import ivesk.core.quantity.Area;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Settlement;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Zone;
@@ -40,6 +41,22 @@ public record SelectionFacts(
         new Areas(BodySurface.UNKNOWN_M2, client.age(), Map.of()),
         Optional.empty(),
         Optional.empty());
+  }
+
+  /// The same client on another day, with what was lifted.
+  SelectionFacts on(LocalDate day) {
+    ScreeningFacts then = client.on(day);
+    List<Settlement> lifted =
+        screening.findings().stream().flatMap(finding -> finding.settled().stream()).toList();
+    return new SelectionFacts(
+        then,
+        Screening.screen(then, lifted),
+        ladders,
+        flakingDaysThatFit,
+        event.filter(on -> !on.isBefore(day)),
+        areas,
+        weightKg,
+        bookedMinutes);
   }
 
   /// The zones of the planned region in their order, without those that are left out today.

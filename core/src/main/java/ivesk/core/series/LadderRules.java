@@ -157,9 +157,4 @@ public final class LadderRules {
                         .deeperThan(DepthClass.VERY_SUPERFICIAL))
                 .count());
   }
-
-  /// How many peels with a formula there were.
-  public static int countOf(List<PastPeel> past, Formula formula) {
-    return (int) past.stream().filter(peel -> peel.formula().code().equals(formula.code())).count();
-  }
 }

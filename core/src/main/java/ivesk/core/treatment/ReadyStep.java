@@ -12,7 +12,7 @@ public enum ReadyStep {
   BRIEFING(
       "briefing",
       "How it will feel and when it peaks; eyes shut; 0 to 10, and honesty helps; a raised hand"
-          + " means stop; the fan is theirs; what ends it, a short sting, then relief."),
+          + " means stop; the fan is theirs."),
   LOOK_1("look 1", "Before anything touches the skin."),
   HAIR_LENSES_GLOVES(
       "hair, lenses, gloves", "Hair back, jewellery and lenses out. Hands washed, two pairs."),
@@ -47,9 +47,22 @@ public enum ReadyStep {
 
   /// How this step is done for a plan.
   public String how(TreatmentPlan plan) {
-    return this == PREP && !plan.solventAllowed()
-        ? "No solvent for this skin: a plain damp wipe, dry to the touch."
-        : how;
+    if (this == PREP && !plan.solventAllowed()) {
+      return "No solvent for this skin: a plain damp wipe, dry to the touch.";
+    }
+    return this == BRIEFING ? how + " " + howItEnds(plan) : how;
+  }
+
+  private static String howItEnds(TreatmentPlan plan) {
+    if (EndingSteps.neutralised(plan))
+      return "The neutraliser ends it: a short sting, then relief.";
+    return switch (plan.formula().ending()) {
+      case FROST_IS_THE_END -> "The frost is the end; cool compresses follow, nothing undoes it.";
+      case SELF_LIMITING -> "It ends by itself and stays as it is.";
+      case RINSE, DAMP_PADS, COOL_RINSE, COOL_PADS, WIPE_THEN_COOL_RINSE ->
+          "Cool water takes it off.";
+      case NEUTRALISE, LIFT_THEN_NEUTRALISE, NONE -> "It is lifted off, and cooled.";
+    };
   }
 
   /// Steps that carry an answer of their own and are not merely ticked.

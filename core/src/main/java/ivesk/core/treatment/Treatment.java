@@ -31,6 +31,7 @@ import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
@@ -41,6 +42,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
 public final class Treatment {
@@ -89,6 +91,7 @@ public final class Treatment {
           when(
               state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
               "this is no step of the ending");
+      case TakenBack(var mistaken) -> takeBack(state, mistaken, at);
       case EarlyEndExplained explained ->
           when(!whyOwed(state), "it was not ended before its least time");
       case LeavingChecked checked ->
@@ -181,6 +184,14 @@ public final class Treatment {
         .filter(zone -> !advice.zones().contains(zone))
         .findFirst()
         .map(zone -> "no layer on the " + zone.label() + ": it is white, ended or spent");
+  }
+
+  private static Optional<String> takeBack(TreatmentState state, UUID mistaken, Instant at) {
+    Optional<TreatmentState.Last> last = state.last().filter(one -> one.event().equals(mistaken));
+    if (last.isEmpty()) {
+      return Optional.of("something else was said since; it is corrected by a note");
+    }
+    return when(at.isAfter(last.get().until()), "ten seconds are over; it is corrected by a note");
   }
 
   private static Optional<String> alarmStands(TreatmentPlan plan, TreatmentState state) {

@@ -205,6 +205,10 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// @param row of the advice that brought it; empty when the therapist ended unasked
   public record EndingStarted(Optional<Row> row) implements Ending {}
 
+  /// The event before it was a mistaken tap: within ten seconds it is taken back. Both stay in the
+  /// log.
+  public record TakenBack(UUID event) implements Recorded {}
+
   /// Why it was ended before the least time of its label.
   public record EarlyEndExplained(String reason) implements Ending {
     public EarlyEndExplained {

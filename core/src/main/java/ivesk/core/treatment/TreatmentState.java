@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 
 /// What a treatment has come to: a pure fold over its events, in parts that each fold the facts
 /// that are theirs.
@@ -22,7 +23,19 @@ public record TreatmentState(
     Looks looks,
     EndingState ending,
     CareState care,
-    Instant lastEventAt) {
+    Instant lastEventAt,
+    Optional<Last> last) {
+
+  /// The event that may still be taken back, and everything as it was before it.
+  public record Last(UUID event, Instant at, TreatmentState before) {
+    /// The last moment at which it can be taken back by one key.
+    public Instant until() {
+      return at.plus(TAKE_BACK);
+    }
+  }
+
+  /// How long a mistaken tap can be taken back by one key.
+  static final Duration TAKE_BACK = Duration.ofSeconds(10);
 
   static TreatmentState opened(TreatmentPlan plan, Instant at) {
     return new TreatmentState(
@@ -32,7 +45,8 @@ public record TreatmentState(
         Looks.before(plan),
         EndingState.NONE,
         CareState.NONE,
-        at);
+        at,
+        Optional.empty());
   }
 
   /// The state after all events, the first of which opened the treatment.
@@ -47,6 +61,11 @@ public record TreatmentState(
 
   /// The state after one more event.
   public TreatmentState after(TreatmentPlan plan, TreatmentEvent event) {
+    if (event.fact() instanceof TreatmentEvent.TakenBack(var mistaken)) {
+      return last.filter(one -> one.event().equals(mistaken))
+          .map(one -> one.before().at(event.at()))
+          .orElseGet(() -> at(event.at()));
+    }
     Phase next = phase.after(event.fact(), plan, ending);
     return new TreatmentState(
         next,
@@ -55,7 +74,13 @@ public record TreatmentState(
         looks.after(event, plan, phase, acid),
         ending.after(event, plan, this, next),
         care.after(event),
-        event.at());
+        event.at(),
+        Optional.of(new Last(event.id(), event.at(), at(lastEventAt))));
+  }
+
+  /// The same, with nothing left to take back.
+  private TreatmentState at(Instant when) {
+    return new TreatmentState(phase, ready, acid, looks, ending, care, when, Optional.empty());
   }
 
   public List<Layer> layers() {

@@ -10,6 +10,7 @@ import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,7 +40,7 @@ class AftercareTest {
     "SUPERFICIAL, make-up, 1",
     "VERY_SUPERFICIAL, exercise, 1",
     "SUPERFICIAL, exercise, 2",
-    "VERY_SUPERFICIAL, scrub, 3",
+    "VERY_SUPERFICIAL, scrub, 7",
     "SUPERFICIAL, scrub, 7",
     "VERY_SUPERFICIAL, retinoid, 5",
     "SUPERFICIAL, retinoid, 7",
@@ -49,7 +50,35 @@ class AftercareTest {
     "SUPERFICIAL, sun, 28"
   })
   void whatReturnsWhen(DepthClass depth, String what, int days) {
-    assertThat(free(after("SAL-20", depth), what)).isEqualTo(DAY.plusDays(days));
+    assertThat(free(after("LAC-10", depth), what)).isEqualTo(DAY.plusDays(days));
+  }
+
+  /// Salicylic 20 % may flake to day 5, mandelic 40 % to day 4, TCA 10 % to day 9 and with frost to
+  /// day 11.
+  @Test
+  void nothingThatWorksOnTheSkinReturnsBeforeTheLastDayOfFlakes() {
+    assertThat(free(after("SAL-20", DepthClass.VERY_SUPERFICIAL), "retinoid"))
+        .isEqualTo(DAY.plusDays(6));
+    assertThat(free(after("TCA-10", DepthClass.VERY_SUPERFICIAL), "scrub"))
+        .isEqualTo(DAY.plusDays(10));
+    for (var formula : Library.FORMULAS) {
+      if (!formula.peels()) continue;
+      for (DepthClass depth : List.of(DepthClass.VERY_SUPERFICIAL, DepthClass.SUPERFICIAL)) {
+        Aftercare sheet = after(formula.code(), depth);
+        for (String what : List.of("scrub", "retinoid", "wax")) {
+          assertThat(free(sheet, what))
+              .as(formula.code() + ", " + what)
+              .isAfter(DAY.plusDays(formula.peelingLast()));
+        }
+      }
+    }
+  }
+
+  @Test
+  void noLineAboutFlakesWhereNoneAreDue() {
+    Aftercare sheet = after("LAC-10", DepthClass.VERY_SUPERFICIAL);
+    assertThat(sheet.answers()).noneMatch(reply -> reply.question().startsWith("No flakes"));
+    assertThat(sheet.days().toString()).doesNotContain("flak").doesNotContain("shade deeper");
   }
 
   @Test
@@ -67,7 +96,7 @@ class AftercareTest {
             usual.openedByClinician());
     Aftercare sheet =
         Aftercare.of(
-            Library.get("SAL-20"),
+            Library.get("LAC-10"),
             DepthClass.SUPERFICIAL,
             ENDED,
             false,
@@ -144,7 +173,7 @@ class AftercareTest {
             false,
             Optional.empty(),
             Policies.defaults());
-    assertThat(lines(frosted, DAY.plusDays(3))).contains("sooner where it went white");
+    assertThat(lines(frosted, DAY.plusDays(2))).contains("sooner where it went white");
   }
 
   private static Aftercare withRetinol(String code, boolean shortContact, boolean wipedOff) {
@@ -170,7 +199,7 @@ class AftercareTest {
         .filteredOn(reply -> reply.question().equals("When do I wash it off?"))
         .singleElement()
         .satisfies(reply -> assertThat(reply.answer()).startsWith("Wed 25 Nov, 20:40."));
-    assertThat(free(sheet, "retinoid of your own")).isEqualTo(DAY.plusDays(5));
+    assertThat(free(sheet, "retinoid of your own")).isEqualTo(DAY.plusDays(6));
     assertThat(lines(withRetinol("JES-RF", false, false), DAY))
         .as("the label's hours come before the policy's eight")
         .contains("20:40")
@@ -183,7 +212,7 @@ class AftercareTest {
     assertThat(lines(sheet, DAY)).contains("morning and night").doesNotContain("retinol lotion");
     assertThat(sheet.answers()).noneMatch(reply -> reply.question().contains("wash it off"));
     assertThat(lines(sheet, DAY.plusDays(Library.get("MAN-20").peelingLast() + 3)))
-        .contains("flaking mostly over");
+        .contains("the last flakes");
   }
 
   private static String lines(Aftercare sheet, LocalDate date) {

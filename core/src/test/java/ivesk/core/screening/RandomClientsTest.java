@@ -29,7 +29,13 @@ class RandomClientsTest {
                   .filter(finding -> finding.scope().client())
                   .map(Finding::verdict)
                   .reduce(Verdict.PROCEED, Verdict::moreSevere);
-          assertThat(screening.verdict()).isEqualTo(worst);
+          if (screening.open() > 0 || worst.compareTo(Verdict.WAIT) >= 0) {
+            assertThat(screening.verdict()).isEqualTo(worst);
+          } else {
+            assertThat(screening.verdict())
+                .as("nothing open is never PROCEED or ADAPT")
+                .isIn(Verdict.WAIT, Verdict.REFER);
+          }
           assertThat(screening.limits().layers(1 + random.nextInt(6))).isPositive();
           assertThat(screening.limits().contactFactor()).isBetween(0.5, 1.0);
           int open = 0;

@@ -20,6 +20,7 @@ import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.Question;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Condition;
@@ -414,8 +415,27 @@ class GatesTest {
       assertThat(T.plusDays(9)).isEqualTo(LocalDate.of(2026, 12, 7));
       assertThat(counsel.instead())
           .anyMatch(words -> words.startsWith("Move the visit: from Tue 8 Dec"));
-      assertThat(counsel.refer().orElseThrow()).contains("dermatologist");
+      assertThat(counsel.refer()).as("nothing refers").isEmpty();
       assertThat(counsel.instead()).anyMatch(words -> words.contains("without acid"));
+    }
+
+    @Test
+    void aDayIsOnlySaidWhenSomethingIsOpenOnIt() {
+      // Strong sun to come and a peel of last week: the first date of the findings opens nothing.
+      Clients sun =
+          easy()
+              .answering(
+                  Question.SUN_PLANNED,
+                  Question.Answer.between("planned", T.plusDays(2), T.plusDays(9)));
+      Selection rack = Selection.choose(before(sun, T.plusDays(24)));
+      String moved =
+          rack.advice().orElseThrow().instead().stream()
+              .filter(words -> words.startsWith("Move the visit"))
+              .findFirst()
+              .orElseThrow();
+      assertThat(moved)
+          .as("the sun ends on T + 23, the event is the day after")
+          .contains("Wed 23 Dec");
     }
 
     @Test

@@ -35,6 +35,7 @@ import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
@@ -629,6 +630,44 @@ class IndependentCheckTest {
       assertThat(peel.advice(208).zones()).contains(CHIN).doesNotContain(FOREHEAD);
       assertThat(peel.refuses(208, new LayerStarted(List.of(CHIN), false))).isEmpty();
       assertThat(peel.refuses(208, new LayerStarted(List.of(FOREHEAD), false))).isPresent();
+    }
+  }
+
+  @Nested
+  class MistakenTaps {
+
+    @Test
+    void anAnswerAFrostAndEndAreTakenBackWithinTenSeconds() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      TreatmentState before = peel.state();
+      peel.feels(70, 9);
+      assertThat(peel.rowAt(71)).isEqualTo(6);
+      TakenBack back = new TakenBack(peel.events().getLast().id());
+      assertThat(peel.refuses(80, back)).isEmpty();
+      assertThat(peel.refuses(80.1, back).orElseThrow()).contains("ten seconds are over");
+      peel.say(75, back);
+      assertThat(peel.state().looks()).isEqualTo(before.looks());
+      assertThat(peel.rowAt(76)).isEqualTo(14);
+      peel.white(90, Whitening.F3, CHIN);
+      peel.say(92, new TakenBack(peel.events().getLast().id()));
+      assertThat(peel.rowAt(93)).isNotEqualTo(3);
+      assertThat(Outcome.injured(peel.state())).isFalse();
+      peel.say(100, new EndingStarted(Optional.empty()));
+      peel.say(104, new TakenBack(peel.events().getLast().id()));
+      assertThat(peel.state().phase()).isEqualTo(Phase.ACID);
+      assertThat(peel.state().contact(at(110))).hasSeconds(110);
+    }
+
+    @Test
+    void onlyTheLastTapAndOnlyOnce() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      TakenBack back = new TakenBack(peel.events().getLast().id());
+      peel.red(62, 1, CHIN);
+      assertThat(peel.refuses(63, back).orElseThrow()).contains("something else was said since");
+      TakenBack red = new TakenBack(peel.events().getLast().id());
+      peel.say(64, red);
+      assertThat(peel.refuses(65, red)).isPresent();
+      assertThat(peel.state().zones().get(CHIN).redness()).isZero();
     }
   }
 

@@ -4,7 +4,6 @@ import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.ScreeningFacts;
-import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
@@ -107,7 +106,7 @@ class AftercareController {
             next.step().label(),
             next.formula().map(Formula::code),
             next.why(),
-            LadderRules.countOf(client.pastPeels(), formula) + 1,
+            client.pastPeels().size() + 1,
             formula.seriesMost()));
   }
 }

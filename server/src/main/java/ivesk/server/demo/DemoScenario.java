@@ -235,16 +235,18 @@ class DemoScenario implements ApplicationRunner {
     screened(visit, skin, answers);
   }
 
-  /// Shallow scars; three mandelic peels well taken open the first TCA.
+  /// Shallow scars; a full mandelic series and one superficial peel open the first TCA.
   private void yara() {
     UUID client = client("Yara Minhas", 31, "cook", 167, 61, "", "claustrophobia");
     Consult skin =
         skin(Phototype.III, 18, Oil.COMBINATION, Sensitivity.RESILIENT)
             .goals(Map.of(SCARS_SHALLOW, 3, ROUGHNESS, 2, SUN_DAMAGE, 1), SCARS_SHALLOW, ROUGHNESS)
+            .flakesFit(10)
             .build();
-    for (int peel = 3; peel >= 1; peel--) {
-      past(client, skin, Map.of(), "MAN-20", peel * 28, List.of(1, 2, 2), "Same again");
+    for (int peel = 7; peel >= 2; peel--) {
+      past(client, skin, Map.of(), "MAN-20", 14 + peel * 14, List.of(1, 2, 2), "Same again");
     }
+    past(client, skin, Map.of(), "MAN-40", 28, List.of(2, 3, 2), "Same again");
     UUID visit = visit(client, today(14, 0), "room 1", INES);
     screened(visit, skin, Map.of());
   }
@@ -385,7 +387,7 @@ class DemoScenario implements ApplicationRunner {
 
   private UUID visit(UUID client, Instant start, String room, String who) {
     UUID id = UUID.randomUUID();
-    visits.add(new Visit(id, client, start, 45, room, who));
+    visits.add(new Visit(id, client, start, 45, room, who, Optional.empty()));
     return id;
   }
 
@@ -506,6 +508,7 @@ class DemoScenario implements ApplicationRunner {
     private final Sensitivity sensitivity;
     private Map<Condition, Integer> conditions = Map.of();
     private List<Condition> goals = List.of();
+    private int flaking = 7;
     private List<Event> events = List.of();
     private List<HomeProduct> products = List.of();
     private Optional<ColourReading> arm = Optional.empty();
@@ -522,6 +525,11 @@ class DemoScenario implements ApplicationRunner {
     SkinDraft goals(Map<Condition, Integer> grades, Condition... inOrder) {
       conditions = grades;
       goals = List.of(inOrder);
+      return this;
+    }
+
+    SkinDraft flakesFit(int days) {
+      flaking = days;
       return this;
     }
 
@@ -566,7 +574,7 @@ class DemoScenario implements ApplicationRunner {
           goals,
           looks(),
           lamp(),
-          Optional.of(7),
+          Optional.of(flaking),
           events,
           products,
           Region.FACE,

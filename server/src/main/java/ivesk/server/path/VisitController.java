@@ -71,6 +71,10 @@ class VisitController {
 
   record Move(Instant startsAt) {}
 
+  record Booking(Instant startsAt, int minutes, String room) {}
+
+  record Cancelled(String why) {}
+
   /// @param day another than today
   @GetMapping("/today")
   TodayView today(@RequestParam Optional<LocalDate> day) {
@@ -100,13 +104,7 @@ class VisitController {
   VisitPath.VisitView add(@RequestBody NewVisit body, Principal who) {
     clients.get(body.clientId());
     int minutes = body.minutes().orElse(45);
-    if (minutes < 10 || minutes > 240) {
-      throw new BadInput("minutes", "minutes are " + minutes + "; allowed is 10 to 240");
-    }
-    requireNear(body.startsAt());
-    if (body.room().isBlank() || body.room().length() > 20) {
-      throw new BadInput("room", "room is empty or over 20 letters");
-    }
+    requireBookable(body.startsAt(), minutes, body.room());
     Visit visit =
         new Visit(
             UUID.randomUUID(),
@@ -114,7 +112,8 @@ class VisitController {
             body.startsAt(),
             minutes,
             body.room(),
-            who.getName());
+            who.getName(),
+            Optional.empty());
     visits.add(visit);
     audit.note(who.getName(), "add visit", visit.id());
     return path.of(visit);
@@ -132,9 +131,34 @@ class VisitController {
   VisitPath.VisitView move(@PathVariable UUID id, @RequestBody Move body, Principal who) {
     Visit visit = visits.get(id);
     path.requireMovable(visit);
-    requireNear(body.startsAt());
-    visits.move(id, body.startsAt());
+    requireBookable(body.startsAt(), visit.minutes(), visit.room());
+    visits.book(id, body.startsAt(), visit.minutes(), visit.room());
     audit.note(who.getName(), "move visit", id);
+    return path.of(visits.get(id));
+  }
+
+  /// Another time, length or room.
+  @PutMapping("/visits/{id}/booking")
+  @Transactional
+  VisitPath.VisitView book(@PathVariable UUID id, @RequestBody Booking body, Principal who) {
+    Visit visit = visits.get(id);
+    path.requireMovable(visit);
+    requireBookable(body.startsAt(), body.minutes(), body.room());
+    visits.book(id, body.startsAt(), body.minutes(), body.room().strip());
+    audit.note(who.getName(), "book visit anew", id);
+    return path.of(visits.get(id));
+  }
+
+  /// It does not take place; it stays in the book with why.
+  @PostMapping("/visits/{id}/cancellation")
+  @Transactional
+  VisitPath.VisitView cancel(@PathVariable UUID id, @RequestBody Cancelled body, Principal who) {
+    path.requireMovable(visits.get(id));
+    if (body.why().isBlank() || body.why().length() > 200) {
+      throw new BadInput("why", "the reason is empty or over 200 letters");
+    }
+    visits.cancel(id, body.why().strip(), clock.instant());
+    audit.note(who.getName(), "cancel visit", id);
     return path.of(visits.get(id));
   }
 
@@ -142,6 +166,16 @@ class VisitController {
   List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
     audit.note(who.getName(), "read chart", clientId);
     return visits.ofClient(clientId).stream().map(path::of).toList();
+  }
+
+  private void requireBookable(Instant startsAt, int minutes, String room) {
+    if (minutes < 10 || minutes > 240) {
+      throw new BadInput("minutes", "minutes are " + minutes + "; allowed is 10 to 240");
+    }
+    requireNear(startsAt);
+    if (room.isBlank() || room.length() > 20) {
+      throw new BadInput("room", "room is empty or over 20 letters");
+    }
   }
 
   private void requireNear(Instant startsAt) {

@@ -124,11 +124,15 @@ class VisitPath {
       Optional<Instant> signedAt,
       String needs,
       List<String> warnings,
+      Optional<String> cancelled,
       Optional<String> unreadable) {}
 
   void requireMovable(Visit visit) {
     if (treatments.ofVisit(visit.id()).isPresent()) {
       throw new Refused("The treatment is open: its date stays.");
+    }
+    if (visit.cancelled().isPresent()) {
+      throw new Refused("The visit is cancelled; book a new one. Nothing was changed.");
     }
   }
 
@@ -174,6 +178,7 @@ class VisitPath {
         Optional.empty(),
         "a record cannot be read here",
         List.of(),
+        visit.cancelled(),
         Optional.of(why));
   }
 
@@ -212,8 +217,13 @@ class VisitPath {
         live.map(Live::id),
         live.filter(l -> !l.state().phase().closed()).map(this::running),
         live.filter(l -> signed).map(l -> l.state().lastEventAt()),
-        needs(here, outcome, signed),
-        signed ? List.of() : warnings(visit, client),
+        visit
+            .cancelled()
+            .map(reason -> "cancelled: " + reason)
+            .orElseGet(
+                () -> stopped(phase) ? "stopped before any acid" : needs(here, outcome, signed)),
+        signed || visit.cancelled().isPresent() ? List.of() : warnings(visit, client),
+        visit.cancelled(),
         Optional.empty());
   }
 
@@ -225,7 +235,7 @@ class VisitPath {
     Instant to = day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
     List<String> warnings = new ArrayList<>();
     for (Visit other : visits.between(from, to)) {
-      if (other.id().equals(visit.id())) continue;
+      if (other.id().equals(visit.id()) || other.cancelled().isPresent()) continue;
       String at = Words.hour(other.startsAt().atZone(clock.getZone()).toLocalTime());
       boolean open =
           treatments.ofVisit(other.id()).filter(l -> l.state().phase().closed()).isEmpty();
@@ -244,6 +254,10 @@ class VisitPath {
 
   private static Instant end(Visit visit) {
     return visit.startsAt().plus(Duration.ofMinutes(visit.minutes()));
+  }
+
+  private static boolean stopped(Optional<Phase> phase) {
+    return phase.filter(Phase.STOPPED::equals).isPresent();
   }
 
   private static Station here(

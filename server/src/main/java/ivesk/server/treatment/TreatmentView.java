@@ -21,6 +21,7 @@ import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import ivesk.core.treatment.ZoneState;
@@ -34,6 +35,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /// A treatment as a screen needs it: what happened, what holds now, and every coming change.
 ///
@@ -82,6 +84,7 @@ record TreatmentView(
     boolean wipeOwed,
     boolean whyOwed,
     String summary,
+    Optional<UndoView> undo,
     List<EventView> events) {
 
   /// What is known of one zone, as a screen draws it.
@@ -115,8 +118,13 @@ record TreatmentView(
 
   record LayerView(int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
 
+  /// The event that may still be taken back, and until when.
+  record UndoView(UUID event, Instant until) {}
+
   /// An event as the ribbon reads it; the plan that opened it stands on its own.
-  record EventView(UUID id, Instant at, String who, Optional<Fact> fact) {}
+  ///
+  /// @param takenBack it was a mistaken tap; nothing follows from it
+  record EventView(UUID id, Instant at, String who, Optional<Fact> fact, boolean takenBack) {}
 
   static TreatmentView of(Live live, Instant now) {
     TreatmentState state = live.state();
@@ -174,7 +182,11 @@ record TreatmentView(
         state.zones().values().stream().anyMatch(ZoneState::wipeOwed),
         Treatment.whyOwed(state),
         Outcome.summary(live.plan(), state, now),
-        live.events().stream().map(TreatmentView::event).toList());
+        state
+            .last()
+            .filter(last -> live.events().size() > 1)
+            .map(last -> new UndoView(last.event(), last.until())),
+        live.events().stream().map(event -> event(event, takenBack(live))).toList());
   }
 
   private static CareView care(AfterProduct product, Live live) {
@@ -182,17 +194,26 @@ record TreatmentView(
         product,
         product.label(),
         live.events().stream()
+            .filter(event -> !takenBack(live).contains(event.id()))
             .filter(
                 event -> event.fact() instanceof ProductApplied(var applied) && applied == product)
             .map(TreatmentEvent::at)
             .findFirst());
   }
 
-  private static EventView event(TreatmentEvent event) {
+  private static Set<UUID> takenBack(Live live) {
+    return live.events().stream()
+        .flatMap(event ->
+            event.fact() instanceof TakenBack(var mistaken) ? Stream.of(mistaken) : Stream.empty())
+        .collect(Collectors.toSet());
+  }
+
+  private static EventView event(TreatmentEvent event, Set<UUID> takenBack) {
     return new EventView(
         event.id(),
         event.at(),
         event.who(),
-        event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()));
+        event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()),
+        takenBack.contains(event.id()));
   }
 }

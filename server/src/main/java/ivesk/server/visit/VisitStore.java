@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -19,8 +20,15 @@ public class VisitStore {
   }
 
   /// @param minutes booked, 10 to 240
+  /// @param cancelled why it does not take place; empty when it does
   public record Visit(
-      UUID id, UUID clientId, Instant startsAt, int minutes, String room, String therapist) {}
+      UUID id,
+      UUID clientId,
+      Instant startsAt,
+      int minutes,
+      String room,
+      String therapist,
+      Optional<String> cancelled) {}
 
   public void add(Visit visit) {
     jdbc.sql(
@@ -36,9 +44,15 @@ public class VisitStore {
         .update();
   }
 
-  public void move(UUID id, Instant startsAt) {
-    jdbc.sql("UPDATE visit SET starts_at = ? WHERE id = ?")
-        .params(startsAt.atOffset(ZoneOffset.UTC), id)
+  public void book(UUID id, Instant startsAt, int minutes, String room) {
+    jdbc.sql("UPDATE visit SET starts_at = ?, minutes = ?, room = ? WHERE id = ?")
+        .params(startsAt.atOffset(ZoneOffset.UTC), minutes, room, id)
+        .update();
+  }
+
+  public void cancel(UUID id, String why, Instant at) {
+    jdbc.sql("UPDATE visit SET cancelled_at = ?, cancelled_why = ? WHERE id = ?")
+        .params(at.atOffset(ZoneOffset.UTC), why, id)
         .update();
   }
 
@@ -74,6 +88,7 @@ public class VisitStore {
         row.getObject("starts_at", java.time.OffsetDateTime.class).toInstant(),
         row.getInt("minutes"),
         row.getString("room"),
-        row.getString("therapist"));
+        row.getString("therapist"),
+        Optional.ofNullable(row.getString("cancelled_why")));
   }
 }

@@ -1,0 +1,93 @@
+package ivesk.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+
+/// The server is gone in mid-peel and stays away: the page must not grow, and must not hammer. Two
+/// minutes here; `-Divesk.dead=600` makes it ten.
+class DeadServerJourney extends Journey {
+  private static final Duration AWAY = Duration.ofSeconds(Integer.getInteger("ivesk.dead", 120));
+
+  /// What the pages may grow by, kB; far below the 68 MB a minute that was once seen.
+  private static final long MAY_GROW_KB = 40_000;
+
+  @Test
+  void neitherMemoryNorRequestsGrow() throws IOException {
+    openVisit("Jonas Arkwright");
+    browser.see("Leave it to 8:00");
+    browser.keys("3");
+    browser.saved();
+    server.kill();
+    AtomicInteger asked = new AtomicInteger();
+    try (ServerSocket dead = new ServerSocket(server.port())) {
+      Thread counter = Thread.ofVirtual().start(() -> count(dead, asked));
+      browser.see("The server does not answer");
+      browser.keys("2");
+      browser.see("Not saved yet: 1");
+      Browser.settle(20_000);
+      long before = renderersKb();
+      int askedBefore = asked.get();
+      long most = before;
+      long end = System.nanoTime() + AWAY.toNanos();
+      while (System.nanoTime() < end) {
+        Browser.settle(5_000);
+        most = Math.max(most, renderersKb());
+      }
+      int requests = asked.get() - askedBefore;
+      long perMinute = requests * 60L / AWAY.toSeconds();
+      System.out.printf(
+          "away for %d s: renderers %d kB, most %d kB; %d requests, %d a minute%n",
+          AWAY.toSeconds(), before, most, requests, perMinute);
+      assertThat(most - before).as("kB grown").isLessThan(MAY_GROW_KB);
+      assertThat(perMinute).as("requests a minute").isLessThan(40);
+      browser.see("Not saved yet: 1");
+      counter.interrupt();
+    }
+  }
+
+  private static void count(ServerSocket dead, AtomicInteger asked) {
+    while (!dead.isClosed()) {
+      try {
+        dead.accept().close();
+        asked.incrementAndGet();
+      } catch (IOException e) {
+        return;
+      }
+    }
+  }
+
+  /// Resident memory of the browser's pages.
+  private static long renderersKb() {
+    return ProcessHandle.current()
+        .descendants()
+        .filter(process -> commandLine(process.pid()).contains("--type=renderer"))
+        .mapToLong(process -> residentKb(process.pid()))
+        .sum();
+  }
+
+  private static String commandLine(long pid) {
+    try {
+      return Files.readString(Path.of("/proc/" + pid + "/cmdline"));
+    } catch (IOException e) {
+      return "";
+    }
+  }
+
+  private static long residentKb(long pid) {
+    try {
+      return Files.readAllLines(Path.of("/proc/" + pid + "/status")).stream()
+          .filter(line -> line.startsWith("VmRSS:"))
+          .mapToLong(line -> Long.parseLong(line.replaceAll("[^0-9]", "")))
+          .sum();
+    } catch (IOException e) {
+      return 0;
+    }
+  }
+}
