@@ -1,3 +1,5 @@
+import { createHash } from "node:crypto";
+import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
 import react from "@vitejs/plugin-react";
 import type { Plugin } from "vite";
@@ -20,9 +22,28 @@ function reloadWithServer(): Plugin {
   };
 }
 
+/** The service worker, with the files of this build. */
+function serviceWorker(): Plugin {
+  return {
+    name: "service-worker",
+    apply: "build",
+    generateBundle(_, bundle) {
+      const files = Object.keys(bundle).filter((file) => file.startsWith("assets/")).sort();
+      const version = createHash("sha256").update(files.join()).digest("hex").slice(0, 12);
+      this.emitFile({
+        type: "asset",
+        fileName: "sw.js",
+        source: readFileSync(resolve("sw.template.js"), "utf8")
+          .replace("__VERSION__", version)
+          .replace("__FILES__", JSON.stringify(files.map((file) => `/${file}`))),
+      });
+    },
+  };
+}
+
 // The built files land where the jar keeps static resources.
 export default defineConfig({
-  plugins: [react(), reloadWithServer()],
+  plugins: [react(), reloadWithServer(), serviceWorker()],
   build: {
     outDir: "target/classes/META-INF/resources",
     emptyOutDir: true,

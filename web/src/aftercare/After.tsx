@@ -9,10 +9,10 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { AFTER_PRODUCTS } from "../api/enumWords";
-import type { After as AfterState, Treatment, Visit } from "../api/types";
+import type { After as AfterState, Fact, Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { day, firstName, hour } from "../parts/words";
+import { day, firstName, hour, minutes, secondsOf } from "../parts/words";
 import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
@@ -134,6 +134,11 @@ function Sign({
   const [words, setWords] = useState(
     `${next.stepLabel}${next.formula ? `, ${next.formula}` : ""}, from ${day(next.earliest)}`,
   );
+  const { proposal } = next;
+  const [time, setTime] = useState(proposal?.contact ? minutes(proposal.contact) : "");
+  const [layers, setLayers] = useState(String(proposal?.layers ?? 1));
+  const seconds = time === "" ? undefined : secondsOf(time);
+  const whole = proposal === undefined || (proposal.contact === undefined) === (time === "");
   if (treatment.phase === "SIGNED") {
     return (
       <div className="foot">
@@ -148,7 +153,19 @@ function Sign({
   }
   async function submit(event: FormEvent) {
     event.preventDefault();
-    live.say({ type: "Signed", summary: treatment.summary, nextTime: words });
+    const planned: Fact[] = proposal
+      ? [
+          {
+            type: "NextTimePlanned",
+            next: {
+              formula: proposal.formula,
+              contact: seconds === undefined ? undefined : `PT${seconds}S`,
+              layers: Number(layers),
+            },
+          },
+        ]
+      : [];
+    live.say(...planned, { type: "Signed", summary: treatment.summary, nextTime: words });
     setSigning(false);
     await queries.invalidateQueries({ queryKey: ["today"] });
     await queries.invalidateQueries({ queryKey: ["clients"] });
@@ -182,6 +199,28 @@ function Sign({
                 onChange={(e) => setWords(e.target.value)}
                 slotProps={{ htmlInput: { maxLength: 1000 } }}
               />
+              {proposal && (
+                <div className="row">
+                  <span className="grow">The next visit proposes {proposal.formula}</span>
+                  {proposal.contact && (
+                    <TextField
+                      label="Contact, min:s"
+                      value={time}
+                      error={seconds === undefined}
+                      onChange={(e) => setTime(e.target.value)}
+                      sx={{ width: 140 }}
+                    />
+                  )}
+                  <TextField
+                    label="Layers"
+                    type="number"
+                    value={layers}
+                    onChange={(e) => setLayers(e.target.value)}
+                    slotProps={{ htmlInput: { min: 1, max: 9 } }}
+                    sx={{ width: 100 }}
+                  />
+                </div>
+              )}
               <p className="small soft">A signed record cannot be changed, only added to.</p>
             </div>
           </DialogContent>
@@ -189,7 +228,11 @@ function Sign({
             <Button color="inherit" onClick={() => setSigning(false)}>
               Not yet
             </Button>
-            <Button type="submit" variant="contained" disabled={!words.trim()}>
+            <Button
+              type="submit"
+              variant="contained"
+              disabled={!words.trim() || !whole || (time !== "" && seconds === undefined)}
+            >
               Sign
             </Button>
           </DialogActions>

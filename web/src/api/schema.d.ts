@@ -1785,7 +1785,7 @@ export interface components {
             takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -2244,12 +2244,28 @@ export interface components {
             formula: string;
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
+        NextTime: {
+            /** Format: duration */
+            contact?: string;
+            formula: string;
+            /** Format: int32 */
+            layers: number;
+        };
+        NextTimePlanned: {
+            next: components["schemas"]["NextTime"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "NextTimePlanned";
+        };
         NextView: {
             /** Format: date */
             earliest: string;
             formula?: string;
             /** Format: int32 */
             peelNumber: number;
+            proposal?: components["schemas"]["NextTime"];
             reasons: string[];
             /** Format: int32 */
             seriesMost: number;

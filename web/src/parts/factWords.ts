@@ -11,7 +11,7 @@ import {
   WHITENING,
 } from "../api/enumWords";
 import type { Fact, Zone } from "../api/types";
-import { plural, zoneName } from "./words";
+import { minutes, plural, zoneName } from "./words";
 
 /** What happened, as the session log says it; a new kind of fact has no words until it has them here. */
 export function factWords(fact: Fact): string {
@@ -56,6 +56,10 @@ export function factWords(fact: Fact): string {
       return SIGNS[fact.sign];
     case "SignResolved":
       return noted(`${SIGNS[fact.sign]}: over`, fact.note);
+    case "NextTimePlanned":
+      return `next time: ${fact.next.formula}${
+        fact.next.contact === undefined ? "" : `, ${minutes(fact.next.contact)}`
+      }, ${plural(fact.next.layers, "layer")}`;
     case "TakenBack":
       return "taken back";
     case "AlarmStepDone":

@@ -34,6 +34,18 @@ export function left(milliseconds: number): string {
   return clock(Math.ceil(Math.max(0, milliseconds) / 1000) * 1000);
 }
 
+/** "2:30" of a duration as it is sent, "PT2M30S". */
+export function minutes(duration: string): string {
+  const [, hours, mins, secs] = /^PT(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?$/.exec(duration) ?? [];
+  return clock(((Number(hours ?? 0) * 60 + Number(mins ?? 0)) * 60 + Number(secs ?? 0)) * 1000);
+}
+
+/** Seconds of "2:30"; undefined when it is none. */
+export function secondsOf(time: string): number | undefined {
+  const [, mins, secs] = /^(\d{1,3}):([0-5]\d)$/.exec(time.trim()) ?? [];
+  return mins === undefined ? undefined : Number(mins) * 60 + Number(secs);
+}
+
 /** A number with so many decimals, by the browser's locale. */
 export function decimal(value: number, digits: number): string {
   return new Intl.NumberFormat(LOCALE, {

@@ -178,7 +178,7 @@ function Figures({ station }: { station: PlanStation }) {
       )}
       <Line
         label="neutraliser"
-        value={neutraliser ? `${decimal(neutraliser.layOutMl, 0)} mL` : "none"}
+        value={neutraliser ? `${decimal(Math.ceil(neutraliser.layOutMl), 0)} mL` : "none"}
         note={
           neutraliser
             ? `${decimal(neutraliser.volumeMl, 1)} mL of bicarbonate 10 % meets the acid; twice laid out`

@@ -84,10 +84,10 @@ function words(state: Outcome): string {
   if (may && state.open === 0) {
     return "No formula is open for this day. Below stands what would open the most.";
   }
-  const open = ` ${plural(state.open, "formula")} open.`;
+  // How many formulas are open stands in Choose, where the other gates count too.
   const said: Record<Verdict, string> = {
-    PROCEED: `Nothing stands in the way.${open}`,
-    ADAPT: `Go on within ${plural(state.limits.length, "limit")}.${open}`,
+    PROCEED: "Nothing stands in the way.",
+    ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
     WAIT: state.until ? `Not before ${day(state.until)}.` : "Not until what is named is done.",
     REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
     STOP: "No peel.",

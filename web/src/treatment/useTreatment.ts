@@ -7,9 +7,19 @@ import { Queue } from "./queue";
 export function treatmentQuery(id: string) {
   return queryOptions({
     queryKey: ["treatment", id],
-    queryFn: async () => body(await api.GET("/api/treatments/{id}", { params: { path: { id } } })),
+    queryFn: async () => {
+      const answer = await api.GET("/api/treatments/{id}", { params: { path: { id } } });
+      return aged(body(answer), answer.response.headers.get("x-kept-at"));
+    },
     refetchOnWindowFocus: "always",
   });
+}
+
+/** What was kept on this device tells the server's time of then: it has gone on since. */
+function aged(treatment: Treatment, keptAt: string | null): Treatment {
+  if (keptAt === null) return treatment;
+  const now = Date.parse(treatment.serverNow) + (Date.now() - Number(keptAt));
+  return { ...treatment, serverNow: new Date(now).toISOString() };
 }
 
 /** Answers that judge an event; any other leaves it to be sent again. */

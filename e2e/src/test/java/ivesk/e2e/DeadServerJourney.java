@@ -48,6 +48,12 @@ class DeadServerJourney extends Journey {
       assertThat(most - before).as("kB grown").isLessThan(MAY_GROW_KB);
       assertThat(perMinute).as("requests a minute").isLessThan(40);
       browser.see("Not saved yet: 1");
+      // Loaded anew, the page and the running treatment come from the device.
+      browser.driver.navigate().refresh();
+      browser.see("Not saved yet: 1");
+      browser.see("Jonas Arkwright");
+      browser.keys("e");
+      browser.see("Ended: take it off now");
       counter.interrupt();
     }
   }

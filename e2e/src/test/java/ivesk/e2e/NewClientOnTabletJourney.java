@@ -81,7 +81,7 @@ class NewClientOnTabletJourney extends Journey {
     browser.press("Open the visit");
     browser.see("2 of 29 made for the face are open");
     show("Edda Brim", "screen");
-    browser.see("4 formulas open");
+    browser.see("Nothing stands in the way");
     browser.see("no patch test for PHA");
   }
 }

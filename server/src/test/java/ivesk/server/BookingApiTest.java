@@ -64,6 +64,19 @@ class BookingApiTest {
   }
 
   @Test
+  void whoBeginsWithTheLettersIsFoundFirst() {
+    assertThat(
+            practice
+                .get("/api/clients?find=mar")
+                .body()
+                .get("clients")
+                .get(0)
+                .get("name")
+                .asString())
+        .isEqualTo("Maren Holt");
+  }
+
+  @Test
   void theNumbersOfAnAlarmAreSetByTheClinicianOrTheOwner() {
     assertThat(practice.get("/api/practice/numbers").body().get("emergency").asString())
         .isEqualTo("112");

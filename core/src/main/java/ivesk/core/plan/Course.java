@@ -33,6 +33,7 @@ public final class Course {
         Kind.ENDING,
         Appointment.ENDING);
     add(blocks, "after", Kind.CARE, Appointment.CARE);
+    add(blocks, "spare", Kind.CARE, Appointment.SPARE);
     return List.copyOf(blocks);
   }
 
@@ -41,7 +42,7 @@ public final class Course {
     return Appointment.acid(plan.formula(), plan.contactLimit(), plan.layersPlanned());
   }
 
-  /// Sum of the blocks and what is spare.
+  /// Sum of the blocks.
   public static Duration length(TreatmentPlan plan) {
     return Appointment.length(plan.formula(), plan.contactLimit(), plan.layersPlanned());
   }

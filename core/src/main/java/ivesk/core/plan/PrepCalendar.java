@@ -32,7 +32,14 @@ public final class PrepCalendar {
     LocalDate peel = client.peelDate();
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
     List<Step> steps = new ArrayList<>();
-    steps.add(step(peel.minusDays(14), "sunscreen SPF 30 or more, every day", today, peel, true));
+    // Who was here before was told; of somebody met today nobody knows.
+    steps.add(
+        step(
+            peel.minusDays(14),
+            "sunscreen SPF 30 or more, every day",
+            today,
+            peel,
+            !client.newHere()));
     if (!client.sensitive() && superficial) {
       steps.add(
           step(

@@ -40,9 +40,9 @@ public final class Trolley {
     return plan.layer().times(layers * 1.1);
   }
 
-  /// Bicarbonate to lay out; empty where a neutraliser does not end the formula.
+  /// Bicarbonate to lay out; empty where a neutraliser does not end the peel.
   public static Optional<Neutraliser> neutraliser(TreatmentPlan plan) {
-    return Neutraliser.ends(plan.formula())
+    return plan.takeOff() == TakeOff.BY_FORMULA && Neutraliser.ends(plan.formula())
         ? Optional.of(
             Neutraliser.of(
                 plan.formula(),
@@ -90,7 +90,7 @@ public final class Trolley {
                     new LaidOut(
                         Item.BICARBONATE,
                         "bicarbonate 10 %",
-                        Words.fill("%.0f mL", Math.ceil(n.layOut().ml() / 5) * 5),
+                        Words.fill("%.0f mL", Math.ceil(n.layOut().ml())),
                         Words.fill("shake; %.2f L gas, leave froth room", n.gas().litres()))),
             () ->
                 items.add(

@@ -133,6 +133,8 @@ public record Screening(
     return (shutAll.isEmpty() ? findings : shutAll)
         .stream()
             .filter(finding -> finding.stands() && finding.clears())
+            // Nobody clears a date: time does.
+            .filter(finding -> finding.clearedBy() != Clearing.WAITING)
             .map(finding -> {
               List<Finding> others = new ArrayList<>(findings);
               others.remove(finding);

@@ -145,16 +145,36 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   private static Duration base(Formula formula, Duration least, SelectionFacts facts) {
-    Optional<PastPeel> last = last(formula, facts);
-    if (last.isEmpty()) return least;
-    Duration then = last.get().contact();
-    if (facts.ladders().startsAnew(formula.family())) {
-      return last.get().outcome() == PeelOutcome.TOO_STRONG
+    boolean anew = facts.ladders().startsAnew(formula.family());
+    Duration byRule = last(formula, facts).map(last -> timeAfter(last, anew)).orElse(least);
+    // What was signed for this time holds, but for a time that the rules shorten.
+    return signedFor(formula, facts)
+        .flatMap(PastPeel.NextTime::contact)
+        .map(signed -> anew ? atMost(byRule, signed) : signed)
+        .orElse(byRule);
+  }
+
+  /// Contact time after a peel with a formula that has minutes.
+  ///
+  /// @param anew as on a first visit: after a gap, or after one that was too strong or adverse
+  public static Duration timeAfter(PastPeel last, boolean anew) {
+    Duration least = last.formula().firstContact().orElseThrow();
+    Duration then = last.contact();
+    if (anew) {
+      return last.outcome() == PeelOutcome.TOO_STRONG
           ? atMost(least, Duration.ofSeconds(then.toSeconds() * 3 / 4 / 5 * 5))
           : least;
     }
-    Duration again = roundedUp(then).plusMinutes(last.get().wellTaken() ? 1 : 0);
+    Duration again = roundedUp(then).plusMinutes(last.wellTaken() ? 1 : 0);
     return again.compareTo(least) > 0 ? again : least;
+  }
+
+  private static Optional<PastPeel.NextTime> signedFor(Formula formula, SelectionFacts facts) {
+    return facts.client().pastPeels().stream()
+        .filter(peel -> peel.region() == facts.client().region())
+        .max(Comparator.comparing(PastPeel::on))
+        .flatMap(PastPeel::next)
+        .filter(next -> next.formula().equals(formula.code()));
   }
 
   private static Duration atMost(Duration most, Duration time) {
@@ -169,7 +189,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   /// formula's, the practice's and the client's caps; never below 1. Jessner starts at one layer in
   /// IV to VI.
   public static int plannedLayers(Formula formula, SelectionFacts facts) {
-    int wanted =
+    int byRule =
         facts
             .ladders()
             .lastLayers()
@@ -178,6 +198,9 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
                 formula.family() == Family.JESSNER && facts.client().darkerType()
                     ? 1
                     : formula.layersFirst());
+    int most = facts.ladders().startsAnew(formula.family()) ? byRule : byRule + 1;
+    int wanted =
+        signedFor(formula, facts).map(next -> Math.min(next.layers(), most)).orElse(byRule);
     return facts.screening().limits().layers(Math.min(wanted, cap(formula, facts)));
   }
 

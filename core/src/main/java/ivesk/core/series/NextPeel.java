@@ -9,8 +9,10 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.Selection;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.TreatmentState;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -132,6 +134,24 @@ public record NextPeel(
               atRung(client.shelf(), done, rung),
               Words.capital(reason) + ".");
     };
+  }
+
+  /// What the next visit would propose, for the therapist to change before signing.
+  public Optional<PastPeel.NextTime> proposal(TreatmentPlan plan, TreatmentState state) {
+    PastPeel peel = Outcome.peel(plan, state, earliest);
+    int done = Math.max(1, state.layers().size());
+    return formula.map(next -> {
+      boolean same = next.code().equals(plan.formula().code());
+      Optional<Duration> contact =
+          same && next.mostContact().isPresent()
+              ? Optional.of(Selection.timeAfter(peel, peel.outcome().harsh()))
+              : next.firstContact();
+      Optional<Duration> within =
+          contact.map(
+              time -> next.mostContact().filter(most -> most.compareTo(time) < 0).orElse(time));
+      int layers = !same ? next.layersFirst() : step == Step.ONE_LAYER_MORE ? done + 1 : done;
+      return new PastPeel.NextTime(next.code(), within, layers);
+    });
   }
 
   /// The acid, and the retinoid if it was put on.

@@ -20,6 +20,7 @@ import ivesk.core.treatment.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
@@ -130,7 +131,8 @@ public final class Treatment {
       case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
       case ProductApplied _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
       case WorkedIn(var zone) -> known(plan, zone);
-      case QualityTold _, AdviceTaken _, NoteWritten _, AlarmStepDone _ -> Optional.empty();
+      case QualityTold _, AdviceTaken _, NoteWritten _, AlarmStepDone _, NextTimePlanned _ ->
+          Optional.empty();
     };
   }
 

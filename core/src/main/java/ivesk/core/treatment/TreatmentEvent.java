@@ -2,6 +2,7 @@ package ivesk.core.treatment;
 
 import ivesk.core.Require;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
 import java.time.Instant;
 import java.util.List;
@@ -193,6 +194,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   public record ZoneEnded(Zone zone) implements Acting {}
 
   public record FanTurned(boolean on) implements Acting {}
+
+  /// What the next visit is to propose, in full.
+  public record NextTimePlanned(PastPeel.NextTime next) implements Recorded {}
 
   public record NoteWritten(String text) implements Recorded {
     public NoteWritten {

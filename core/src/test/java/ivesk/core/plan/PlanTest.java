@@ -297,13 +297,13 @@ class PlanTest {
     }
 
     /// 2.76 mL of 20 % glycolic: 7.26 mmol, 6.1 mL of bicarbonate 10 %, twice laid out and rounded
-    /// up to 5 mL. Stoichiometry.
+    /// up to whole mL. Stoichiometry.
     @Test
     void neutraliserToLayOut() {
       TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
       assertThat(Trolley.neutraliser(plan).orElseThrow().volume().ml())
           .isCloseTo(6.10, within(0.01));
-      assertThat(quantity(plan, false, "bicarbonate")).isEqualTo("15 mL");
+      assertThat(quantity(plan, false, "bicarbonate")).isEqualTo("13 mL");
     }
 
     @Test
@@ -324,7 +324,9 @@ class PlanTest {
   void theCourseAddsUpWithTenMinutesToSpare() {
     TreatmentPlan plan = plan("MAN-20", easy(), Wishes.NONE);
     List<Course.Block> blocks = Course.of(plan);
-    assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds() + 600)
+    assertThat(blocks.getLast().label()).isEqualTo("spare");
+    assertThat(blocks.getLast().seconds()).isEqualTo(600);
+    assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds())
         .isEqualTo(Course.length(plan).toSeconds());
     assertThat(Course.acid(plan)).isEqualTo(Duration.ofMinutes(3));
     assertThat(Course.acid(plan("TCA-10", easy(), Wishes.NONE)))

@@ -438,6 +438,28 @@ class GatesTest {
           .contains("Wed 23 Dec");
     }
 
+    /// What was signed for the next time is what the next visit proposes, in full.
+    @Test
+    void whatWasSignedForThisTimeIsProposed() {
+      PastPeel last = peel("GLY-20", 20);
+      assertThat(time(last, "GLY-20")).hasSeconds(240);
+      PastPeel signed =
+          last.planning(
+              Optional.of(
+                  new PastPeel.NextTime("GLY-20", Optional.of(Duration.ofSeconds(150)), 1)));
+      assertThat(time(signed, "GLY-20")).hasSeconds(150);
+      PastPeel harsh =
+          peel("GLY-20", 20, 1, false)
+              .planning(
+                  Optional.of(
+                      new PastPeel.NextTime("GLY-20", Optional.of(Duration.ofMinutes(4)), 1)));
+      assertThat(time(harsh, "GLY-20")).as("never past the first-visit time").hasSeconds(120);
+    }
+
+    private Duration time(PastPeel last, String code) {
+      return Selection.choose(facts(easy().after(last))).tile(code).contact().orElseThrow();
+    }
+
     @Test
     void namesToWhomToRefer() {
       Counsel dermal =

@@ -3,6 +3,7 @@ package ivesk.server.aftercare;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.formula.Formula;
+import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Outcome;
@@ -48,6 +49,7 @@ class AftercareController {
       String stepLabel,
       Optional<String> formula,
       String why,
+      Optional<PastPeel.NextTime> proposal,
       int peelNumber,
       int seriesMost) {}
 
@@ -106,6 +108,7 @@ class AftercareController {
             next.step().label(),
             next.formula().map(Formula::code),
             next.why(),
+            next.proposal(live.plan(), state),
             client.pastPeels().size() + 1,
             formula.seriesMost()));
   }

@@ -23,6 +23,11 @@ class WebFilesConfiguration implements WebMvcConfigurer {
         .addResourceHandler("/assets/**")
         .addResourceLocations("classpath:/META-INF/resources/assets/")
         .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+    // Asked for anew at each visit, so that a new build takes the place of what a device has kept.
+    registry
+        .addResourceHandler("/sw.js")
+        .addResourceLocations("classpath:/META-INF/resources/")
+        .setCacheControl(CacheControl.noCache());
   }
 
   @Bean

@@ -64,7 +64,8 @@ public class ClientStore {
         .orElseThrow(() -> new NotFound("client", id));
   }
 
-  /// Clients whose name holds each of the words, by name.
+  /// Clients whose name holds each of the words: those that begin with the first of them, then
+  /// those with a name that begins with it, then the others; by name.
   List<Client> find(String words, boolean archived, int most) {
     StringBuilder where =
         new StringBuilder(archived ? "archived_on IS NOT NULL" : "archived_on IS NULL");
@@ -74,8 +75,13 @@ public class ClientStore {
       where.append(" AND search LIKE ? ESCAPE '!'");
       values.add("%" + word.replaceAll("[!%_]", "!$0") + "%");
     }
-    values.add(most);
-    return jdbc.sql("SELECT * FROM client WHERE " + where + " ORDER BY search, id LIMIT ?")
+    String first = Client.searchable(words).strip().split("\\s+")[0].replaceAll("[!%_]", "!$0");
+    values.addAll(List.of(first + "%", "% " + first + "%", most));
+    return jdbc.sql(
+            "SELECT * FROM client WHERE "
+                + where
+                + " ORDER BY CASE WHEN search LIKE ? ESCAPE '!' THEN 0"
+                + " WHEN search LIKE ? ESCAPE '!' THEN 1 ELSE 2 END, search, id LIMIT ?")
         .params(values)
         .query(ClientStore::client)
         .list();

@@ -1,6 +1,7 @@
 package ivesk.server.demo;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
@@ -16,6 +17,7 @@ import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
@@ -191,9 +193,21 @@ final class DemoPeel {
   private void sign(String next) {
     clock.pass(STEP);
     say(
+        new NextTimePlanned(
+            new PastPeel.NextTime(
+                live.plan().formula().code(),
+                live.state().ready().contactLimit().map(this::aMinuteMore),
+                live.state().layers().size())));
+    say(
         new Signed(
             ivesk.core.treatment.Outcome.summary(live.plan(), live.state(), clock.instant()),
             next));
+  }
+
+  private Duration aMinuteMore(Duration limit) {
+    Duration most = live.plan().formula().mostContact().orElse(limit);
+    Duration longer = limit.plusMinutes(1);
+    return longer.compareTo(most) > 0 ? most : longer;
   }
 
   private Map<Zone, Integer> redness(int grade) {

@@ -212,7 +212,7 @@ class DemoScenario implements ApplicationRunner {
     for (int peel = 6; peel >= 1; peel--) {
       past(client, skin, Map.of(), "GLY-20", 28 + peel * 14, List.of(2, 2), "Same again");
     }
-    past(client, skin, Map.of(), "GLY-35", 21, List.of(3, 4, 3), "Same again, 2:30");
+    past(client, skin, Map.of(), "GLY-35", 21, List.of(3, 4, 3), "Same again, 3:00");
     UUID visit = visit(client, today(11, 0), "room 1", INES);
     screened(visit, skin, Map.of());
     choose(visit, "GLY-35");

@@ -35,7 +35,15 @@ class ConsentStore {
       Optional<UUID> guardianSignatureId) {}
 
   List<Kept> ofClient(UUID clientId) {
-    return jdbc.sql("SELECT * FROM consent WHERE client_id = ? ORDER BY signed_on, id")
+    // A name that was typed has no picture to show.
+    return jdbc.sql(
+            """
+            SELECT consent.*,
+              (SELECT id FROM signature WHERE id = signature_id AND picture IS NOT NULL) AS drawn,
+              (SELECT id FROM signature WHERE id = guardian_signature_id AND picture IS NOT NULL)
+                AS guardian_drawn
+            FROM consent WHERE client_id = ? ORDER BY signed_on, id\
+            """)
         .param(clientId)
         .query((row, n) ->
             new Kept(
@@ -48,8 +56,8 @@ class ConsentStore {
                     Optional.ofNullable(row.getString("guardian")),
                     Optional.ofNullable(row.getObject("withdrawn_on", LocalDate.class))),
                 row.getInt("text_version"),
-                Optional.ofNullable(row.getObject("signature_id", UUID.class)),
-                Optional.ofNullable(row.getObject("guardian_signature_id", UUID.class))))
+                Optional.ofNullable(row.getObject("drawn", UUID.class)),
+                Optional.ofNullable(row.getObject("guardian_drawn", UUID.class))))
         .list();
   }
 

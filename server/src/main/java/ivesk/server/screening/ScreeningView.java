@@ -60,11 +60,9 @@ record ScreeningView(
               .opensMost()
               .map(opening ->
                   opening.finding().said()
-                      + ". Cleared, "
-                      + Words.count(opening.open(), "formula")
-                      + " open for "
+                      + ". With that cleared the day, "
                       + Words.day(day)
-                      + "."));
+                      + ", opens."));
     }
   }
 

@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.server.screening.PastPeels;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /// The peels of a client, read off their events. A peel counts from the first touch of its acid,
@@ -65,6 +67,14 @@ class RecordedPeels implements PastPeels {
             new Done(
                 touched,
                 Outcome.peel(
-                    live.plan(), live.state(), LocalDate.ofInstant(touched, clock.getZone()))));
+                        live.plan(), live.state(), LocalDate.ofInstant(touched, clock.getZone()))
+                    .planning(nextTime(live))));
+  }
+
+  private static Optional<PastPeel.NextTime> nextTime(Live live) {
+    return live.events().reversed().stream()
+        .flatMap(event ->
+            event.fact() instanceof NextTimePlanned(var next) ? Stream.of(next) : Stream.empty())
+        .findFirst();
   }
 }
