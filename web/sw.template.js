@@ -27,7 +27,9 @@ self.addEventListener("activate", (event) => {
       .keys()
       .then((names) =>
         Promise.all(
-          names.filter((name) => name !== SHELL && name !== RUNNING).map((name) => caches.delete(name)),
+          names
+            .filter((name) => name !== SHELL && name !== RUNNING)
+            .map((name) => caches.delete(name)),
         ),
       )
       .then(() => self.clients.claim()),

@@ -28,7 +28,9 @@ function serviceWorker(): Plugin {
     name: "service-worker",
     apply: "build",
     generateBundle(_, bundle) {
-      const files = Object.keys(bundle).filter((file) => file.startsWith("assets/")).sort();
+      const files = Object.keys(bundle)
+        .filter((file) => file.startsWith("assets/"))
+        .sort();
       const version = createHash("sha256").update(files.join()).digest("hex").slice(0, 12);
       this.emitFile({
         type: "asset",

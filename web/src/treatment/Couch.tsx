@@ -1,4 +1,5 @@
 import classNames from "classnames/bind";
+import Button from "@mui/material/Button";
 import { type ReactNode } from "react";
 import { Link } from "react-router";
 import type { Treatment, Visit } from "../api/types";
@@ -48,7 +49,6 @@ export function CouchTop({
         {treatment.plan.formulaCode} · {placeWords(treatment)}
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
-      <TakeBack live={live} />
       <Rooms but={visit.id} />
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
@@ -81,16 +81,19 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
   );
 }
 
-/** A mistaken tap, for ten seconds. */
-function TakeBack({ live }: { live: LiveTreatment }) {
-  const now = useNow(live.offset, 500);
+/** Takes a mistaken tap back, for ten seconds; it keeps its place, so that nothing jumps. */
+export function TakeBackKey({ live, now }: { live: LiveTreatment; now: number }) {
   const undo = undoNow(live, now);
-  if (!undo) return null;
-  const tapped = live.treatment?.events.find(({ id }) => id === undo.event)?.fact;
+  const tapped = live.treatment?.events.find(({ id }) => id === undo?.event)?.fact;
   return (
-    <button type="button" className={cx("take-back")} onClick={() => takeBack(live, now)}>
-      <kbd>u</kbd> take back{tapped && `: ${factWords(tapped)}`}
-    </button>
+    <Button
+      color="inherit"
+      disabled={!undo}
+      aria-label={tapped ? `take back: ${factWords(tapped)}` : "take back"}
+      onClick={() => takeBack(live, now)}
+    >
+      <kbd>u</kbd> take back
+    </Button>
   );
 }
 

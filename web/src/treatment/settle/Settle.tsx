@@ -13,7 +13,7 @@ import { clock, firstName, hour, left, plural, zoneName } from "../../parts/word
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, takeBack, TakeBackKey } from "../Couch";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldNow } from "../SensationKeys";
 import { Panel } from "../treat/Panels";
@@ -173,6 +173,7 @@ function Settling({
                   <kbd>{key}</kbd> {word}
                 </Button>
               ))}
+              <TakeBackKey live={live} now={now} />
             </div>
           )}
           {resting && <AddOn treatment={treatment} />}

@@ -14,7 +14,7 @@ import type { StationProps } from "../../parts/StationProps";
 import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, takeBack, TakeBackKey } from "../Couch";
 import type { KeyBinding } from "../../parts/useKeys";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldNow } from "../SensationKeys";
@@ -245,6 +245,7 @@ function Couch({
               >
                 <kbd>f</kbd> {treatment.fanOn ? "fan off" : "fan on"}
               </Button>
+              <TakeBackKey live={live} now={now} />
             </div>
           )}
         </section>
