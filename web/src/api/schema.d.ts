@@ -2990,6 +2990,8 @@ export interface components {
             /** @enum {string} */
             id: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
             label: string;
+            /** @enum {string} */
+            together: "AT_THE_DOOR" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "GUARDED";
         };
         StingTest: {
             /** Format: int32 */

@@ -15,6 +15,7 @@ import { Stepper } from "../parts/Stepper";
 import { Strip } from "../parts/Strip";
 import { clock, day, decimal, zoneName } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
+import { todayQuery } from "../parts/today";
 import styles from "./Plan.module.css";
 
 const cx = classNames.bind(styles);
@@ -31,6 +32,7 @@ export default function Plan({ visit }: StationProps) {
   const navigate = useNavigate();
   const changed = useVisitChanged(visit.id);
   const plan = useQuery(planQuery(visit.id));
+  const isToday = useQuery(todayQuery).data?.today === visit.day;
   const keep = useMutation({
     mutationFn: async (kept: PlanKept) =>
       body(
@@ -53,6 +55,7 @@ export default function Plan({ visit }: StationProps) {
   }
   const station = plan.data;
   const locked = visit.treatmentId !== undefined;
+  const ready = `/visits/${visit.id}/ready`;
   return (
     <main className={cx("plan")}>
       <section className={cx("plan-top")}>
@@ -78,15 +81,18 @@ export default function Plan({ visit }: StationProps) {
           <ErrorNote error={keep.error} />
           <div className="foot">
             {station.kept ? (
-              <Button
-                variant="contained"
-                onClick={() => void navigate(`/visits/${visit.id}/ready`)}
-              >
+              <Button variant="contained" onClick={() => void navigate(ready)}>
                 Go to Ready
               </Button>
             ) : (
-              <Button variant="contained" onClick={() => keep.mutate({})}>
-                Keep plan
+              <Button
+                variant="contained"
+                disabled={keep.isPending}
+                onClick={() =>
+                  keep.mutate({}, { onSuccess: () => isToday && void navigate(ready) })
+                }
+              >
+                {isToday ? "Keep and go to Ready" : "Keep plan"}
               </Button>
             )}
           </div>

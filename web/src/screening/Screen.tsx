@@ -58,6 +58,24 @@ export default function Screen({ visit }: StationProps) {
     onSuccess,
   });
 
+  /** Every question that may have changed, as it was answered last time, in one go. */
+  const same = useMutation({
+    mutationFn: async (groups: Group[]) => {
+      let state: ScreeningState | undefined;
+      for (const group of groups) {
+        state = body(
+          await api.PUT("/api/visits/{id}/screening/groups/{group}", {
+            params: { path: { id: visit.id, group } },
+            body: { rest: "AS_LAST_TIME" },
+          }),
+        );
+      }
+      return state!;
+    },
+    scope,
+    onSuccess,
+  });
+
   const { mutate } = answer;
   const onAnswer = useCallback(
     (question: Question["id"], given: Given) => mutate({ question, given }),
@@ -73,12 +91,29 @@ export default function Screen({ visit }: StationProps) {
   }
   const state = screening.data;
   const groups = [...new Set(state.questions.map((question) => question.group))];
+  const toRepeat = groups.filter((group) =>
+    state.questions.some(
+      (question) => question.group === group && !question.answered && question.lastTime,
+    ),
+  );
   return (
     <main className={cx("columns", "screen")}>
       <section className="pad" aria-label="Questions">
         <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
-        <ErrorNote error={answer.error ?? rest.error} />
+        <ErrorNote error={answer.error ?? rest.error ?? same.error} />
         {state.returning && <WhatChanged visit={visit} />}
+        {toRepeat.length > 0 && (
+          <div className="row">
+            <Button
+              variant="contained"
+              disabled={same.isPending}
+              onClick={() => same.mutate(toRepeat)}
+            >
+              Nothing changed
+            </Button>
+            <span className="soft">each was asked again, and is as it was</span>
+          </div>
+        )}
         {groups.map((group) => (
           <Questions
             key={group}

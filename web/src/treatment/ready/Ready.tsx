@@ -89,8 +89,9 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
     if (open === undefined) {
       say({ type: "TimerArmed" });
       void navigate(`/visits/${visit.id}/treat`);
-    } else if (!ANSWERED.includes(here.id) && !here.doneAt) {
-      say({ type: "StepDone", step: here.id, note: "" });
+    } else if (!ANSWERED.includes(here.id)) {
+      const left = together(treatment, here).filter(({ doneAt }) => !doneAt);
+      if (left.length > 0) say(...left.map(doneFact));
       setLooking(null);
     }
   };
@@ -258,10 +259,12 @@ function Stopped({ visit }: { visit: Visit }) {
   );
 }
 
+type Step = Treatment["steps"][number];
+
 interface StepNowProps {
   visit: Visit;
   treatment: Treatment;
-  step: Treatment["steps"][number];
+  step: Step;
   live: LiveTreatment;
   onDone: () => void;
 }
@@ -270,11 +273,29 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "GATE_A")
     return <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />;
   if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
+  const steps = together(treatment, step);
+  const left = steps.filter(({ doneAt }) => !doneAt);
   return (
     <>
-      <h1>{step.label.charAt(0).toUpperCase() + step.label.slice(1)}</h1>
-      <p className={cx("how")}>{step.how}</p>
-      {step.id === "CHANGED" && (
+      <ul className={cx("in-one-go")} aria-label="Done in one go">
+        {steps.map((one) => (
+          <li key={one.id}>
+            <button
+              type="button"
+              className={cx(one.doneAt ? "done" : "")}
+              disabled={one.doneAt !== undefined}
+              onClick={() => live.say(doneFact(one))}
+            >
+              <i aria-hidden="true" />
+              <span>
+                <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
+                <span className={cx("how")}>{one.how}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {step.together === "AT_THE_DOOR" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
           Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
@@ -284,17 +305,27 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
         <Button
           variant="contained"
           autoFocus
-          disabled={step.doneAt !== undefined}
+          key={step.together}
+          disabled={left.length === 0}
           onClick={() => {
-            live.say({ type: "StepDone", step: step.id, note: "" });
+            live.say(...left.map(doneFact));
             onDone();
           }}
         >
-          {step.doneAt ? "Done" : "Done, next"}
+          {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
         </Button>
       </div>
     </>
   );
+}
+
+/** The steps that are done in one go with this one. */
+function together(treatment: Treatment, step: Step): Step[] {
+  return treatment.steps.filter((one) => one.together === step.together);
+}
+
+function doneFact(step: Step): Fact {
+  return { type: "StepDone", step: step.id, note: "" };
 }
 
 function Baseline({

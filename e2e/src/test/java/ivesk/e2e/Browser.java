@@ -47,6 +47,7 @@ final class Browser implements AutoCloseable {
       """;
 
   final ChromeDriver driver;
+  private int taps;
   private final List<String> violations = new ArrayList<>();
   private final RunningServer server;
 
@@ -145,7 +146,13 @@ final class Browser implements AutoCloseable {
     click(named(name));
   }
 
+  /// How often something was tapped so far.
+  int taps() {
+    return taps;
+  }
+
   void click(By by) {
+    taps++;
     with(
         by,
         element -> {

@@ -84,8 +84,7 @@ class ChooseJourney extends Journey {
   }
 
   private void retinolAfterTheAcid() {
-    browser.press("Keep plan");
-    browser.press("Go to Ready");
+    browser.press("Keep and go to Ready");
     ready("KeepGLY-20");
     browser.click(Browser.containing("acid touches"));
     browser.saved();

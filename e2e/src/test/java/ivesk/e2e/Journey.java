@@ -12,6 +12,10 @@ import org.openqa.selenium.Keys;
 abstract class Journey {
   static final Instant NOW = Instant.parse("2026-11-25T14:02:00Z");
 
+  /// At the door, told, cleansed, prepped: each group is done in one go.
+  static final java.util.List<String> READY_TO_THE_PREP =
+      java.util.List.of("All done, next", "Done, next", "All done, next", "Done, next");
+
   RunningServer server;
   Browser browser;
 
@@ -90,20 +94,8 @@ abstract class Journey {
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
   void ready(String keep) {
     browser.press("Begin");
-    for (String step :
-        new String[] {
-          "What changed",
-          "Consent",
-          "Photo before",
-          "Briefing",
-          "Look 1",
-          "Hair, lenses, gloves",
-          "Cleanse, twice",
-          "Look 2, lamp",
-          "Prep wipe"
-        }) {
-      browser.see(step);
-      browser.press("Done, next");
+    for (String next : READY_TO_THE_PREP) {
+      browser.press(next);
       browser.saved();
     }
     browser.press("0 none");
@@ -112,11 +104,9 @@ abstract class Journey {
     browser.saved();
     browser.click(Browser.containing(keep));
     browser.saved();
-    for (String step : new String[] {"Barrier", "Eyes", "In reach", "Fan and tissue"}) {
-      browser.see(step);
-      browser.press("Done, next");
-      browser.saved();
-    }
+    browser.see("Barrier");
+    browser.press("All done, next");
+    browser.saved();
     browser.press("Arm the timer");
     browser.at("/treat");
     browser.see("Start the first layer");

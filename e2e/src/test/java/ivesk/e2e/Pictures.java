@@ -63,8 +63,7 @@ class Pictures extends Journey {
     browser.press("SAL-20");
     browser.press("Plan this");
     browser.see("BACK FROM THE DATE");
-    browser.press("Keep plan");
-    browser.press("Go to Ready");
+    browser.press("Keep and go to Ready");
     readyToTheGate();
     browser.picture("ready");
     browser.click(Browser.containing("KeepSAL-20"));
@@ -147,12 +146,23 @@ class Pictures extends Journey {
     browser.see("After your peel");
     browser.size(1280, 1050);
     browser.picture("sheet");
+
+    browser.size(1280, 800);
+    browser.open("/");
+    browser.press("Jonas Arkwright");
+    browser.see("with client");
+    browser.keys("a", "1");
+    browser.see("Rinse the eye now");
+    browser.keys("1");
+    browser.saved();
+    browser.pass(48);
+    browser.picture("alarm");
   }
 
   private void readyToTheGate() {
     browser.press("Begin");
-    for (int step = 0; step < 9; step++) {
-      browser.press("Done, next");
+    for (String next : READY_TO_THE_PREP) {
+      browser.press(next);
       browser.saved();
       server.pass(50);
     }

@@ -66,13 +66,13 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.tabTo("The body now: none of the rest applies", Keys.ENTER);
     browser.see("11 of 11");
     browser.tabTo("Medicines and products: none of the rest applies", Keys.ENTER);
-    browser.see("9 of 9");
+    browser.see("10 of 10");
     browser.tabTo("Tyrosinase inhibitor, daily > since", Keys.SPACE);
     browser.tabTo("started on", "01112026");
     browser.tabTo("Done to the skin lately: none of the rest applies", Keys.ENTER);
-    browser.see("11 of 11");
+    browser.see("12 of 12");
     browser.tabTo("History: none of the rest applies", Keys.ENTER);
-    browser.see("16 of 16");
+    browser.see("17 of 17");
     browser.tabTo("Dark marks after spots or cuts, ever > yes", Keys.SPACE);
     browser.tabTo("Comfort and wishes: none of the rest applies", Keys.ENTER);
     browser.see("no signed consent");
@@ -94,16 +94,15 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.see("BACK FROM THE DATE");
     browser.see("it does not undo a frost");
     browser.axe("Plan");
-    browser.tabTo("Keep plan", Keys.ENTER);
-    browser.tabTo("Go to Ready", Keys.ENTER);
+    browser.tabTo("Keep and go to Ready", Keys.ENTER);
   }
 
   private void ready() {
     browser.see("Adaeze Orland is here");
     browser.axe("Ready, before it begins");
     browser.tabTo("Begin", Keys.ENTER);
-    for (int step = 0; step < 9; step++) {
-      browser.tabTo("Done, next", Keys.ENTER);
+    for (String next : READY_TO_THE_PREP) {
+      browser.tabTo(next, Keys.ENTER);
       browser.saved();
     }
     browser.tabTo("0 none", Keys.ENTER);
@@ -115,10 +114,8 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.axe("Ready, at the gate");
     browser.tabTo("~KeepSAL-10", Keys.ENTER);
     browser.saved();
-    for (int step = 0; step < 4; step++) {
-      browser.tabTo("Done, next", Keys.ENTER);
-      browser.saved();
-    }
+    browser.tabTo("All done, next", Keys.ENTER);
+    browser.saved();
     browser.tabTo("Arm the timer", Keys.ENTER);
     browser.at("/treat");
   }

@@ -28,8 +28,7 @@ class TcaOnTabletJourney extends Journey {
     browser.press("Plan TCA-10");
     browser.see("BACK FROM THE DATE");
     browser.axe("Plan on a tablet");
-    browser.press("Keep plan");
-    browser.press("Go to Ready");
+    browser.press("Keep and go to Ready");
     ready("KeepTCA-10");
     browser.axe("Treat on a tablet");
 

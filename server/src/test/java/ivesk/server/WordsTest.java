@@ -78,14 +78,19 @@ class WordsTest {
       String name, E[] constants, Function<E, List<? extends Enum<?>>> ids) {
     return Arrays.stream(constants)
         .map(constant ->
-            "  "
-                + constant.name()
-                + ": ["
-                + ids.apply(constant).stream()
-                    .map(id -> quoted(id.name()))
-                    .collect(Collectors.joining(", "))
-                + "],\n")
+            list(constant.name(), ids.apply(constant).stream().map(Enum::name).toList()))
         .collect(Collectors.joining("", "\nexport const " + name + " = {\n", "} as const;\n"));
+  }
+
+  /// Laid out as the web's formatter does, in a line where it fits.
+  private static String list(String name, List<String> ids) {
+    List<String> quoted = ids.stream().map(WordsTest::quoted).toList();
+    String line = "  " + name + ": [" + String.join(", ", quoted) + "],\n";
+    return line.length() <= 101
+        ? line
+        : quoted.stream()
+            .map(id -> "    " + id + ",\n")
+            .collect(Collectors.joining("", "  " + name + ": [\n", "  ],\n"));
   }
 
   /// By grade, 0 first.

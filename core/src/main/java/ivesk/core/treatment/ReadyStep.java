@@ -29,6 +29,17 @@ public enum ReadyStep {
   IN_REACH("in reach", "Everything. You do not leave once acid is on."),
   FAN_TISSUE("fan and tissue", "Fan in one hand, tissue in the other. Blot tears at once.");
 
+  /// What is done in one go.
+  public enum Together {
+    AT_THE_DOOR,
+    TOLD,
+    CLEANSED,
+    PREPPED,
+    BASELINE,
+    ANSWERED,
+    GUARDED
+  }
+
   private final String label;
   private final String how;
 
@@ -43,6 +54,19 @@ public enum ReadyStep {
 
   public String how() {
     return how;
+  }
+
+  /// With which others it is done in one go.
+  public Together together() {
+    return switch (this) {
+      case CHANGED, CONSENT, PHOTOS -> Together.AT_THE_DOOR;
+      case BRIEFING -> Together.TOLD;
+      case LOOK_1, HAIR_LENSES_GLOVES, CLEANSE, LOOK_2 -> Together.CLEANSED;
+      case PREP -> Together.PREPPED;
+      case BASELINE -> Together.BASELINE;
+      case GATE_A -> Together.ANSWERED;
+      case BARRIER, EYES, IN_REACH, FAN_TISSUE -> Together.GUARDED;
+    };
   }
 
   /// How this step is done for a plan.

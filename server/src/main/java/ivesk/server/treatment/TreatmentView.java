@@ -109,7 +109,13 @@ record TreatmentView(
   /// @param seconds empty for formulas without minutes
   record ShortenedView(Optional<Long> seconds, int layers) {}
 
-  record StepView(ReadyStep id, String label, String how, Optional<Instant> doneAt) {}
+  /// @param together with which others it is done in one go
+  record StepView(
+      ReadyStep id,
+      ReadyStep.Together together,
+      String label,
+      String how,
+      Optional<Instant> doneAt) {}
 
   record EndingStepView(EndingStep id, String words, boolean done) {}
 
@@ -141,6 +147,7 @@ record TreatmentView(
             .map(step ->
                 new StepView(
                     step,
+                    step.together(),
                     step.label(),
                     step.how(live.plan()),
                     Optional.ofNullable(state.ready().stepsDone().get(step))))

@@ -1,0 +1,119 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.practice.Policies;
+import ivesk.core.screening.Restriction.Care;
+import ivesk.core.treatment.Advice;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/// No door leads nowhere: every policy, care limit, advice action and fact has somebody who brings
+/// it about and somebody whom it changes.
+class DoorsTest {
+  /// Care limits that so far are only said, with the limits of the day: what is done by them has no
+  /// step of its own yet.
+  private static final Set<Care.Kind> ONLY_SAID =
+      Set.of(
+          Care.Kind.NO_HEAT,
+          Care.Kind.NO_SCRUB,
+          Care.Kind.NO_LANCET,
+          Care.Kind.NO_EXTRACTION,
+          Care.Kind.NO_HIGH_FREQUENCY,
+          Care.Kind.LENSES_OUT,
+          Care.Kind.NO_SUN_14_DAYS,
+          Care.Kind.TALK_FIRST,
+          Care.Kind.MINERAL_SUNSCREEN,
+          Care.Kind.TELL_TINGLING,
+          Care.Kind.VENTILATE,
+          Care.Kind.NO_LIDOCAINE,
+          Care.Kind.GUARDIAN,
+          Care.Kind.GUARDIAN_PRESENT);
+
+  private static String java;
+  private static String web;
+
+  @BeforeAll
+  static void read() throws IOException {
+    java = all(Path.of("../core/src/main/java"), Path.of("src/main/java"));
+    web = all(Path.of("../web/src"));
+  }
+
+  private static String all(Path... folders) throws IOException {
+    StringBuilder words = new StringBuilder();
+    for (Path folder : folders) {
+      try (Stream<Path> files = Files.walk(folder)) {
+        for (Path file : files.filter(DoorsTest::ofOurs).toList()) {
+          words.append(Files.readString(file));
+        }
+      }
+    }
+    return words.toString();
+  }
+
+  private static boolean ofOurs(Path file) {
+    String name = file.getFileName().toString();
+    return Files.isRegularFile(file)
+        && !name.contains(".test.")
+        && !name.equals("schema.d.ts")
+        && !name.equals("openapi.json")
+        && !name.equals("enumWords.ts");
+  }
+
+  private static int times(String where, String what) {
+    return where.split("\\b" + what + "\\b", -1).length - 1;
+  }
+
+  @Test
+  void everyPolicyIsAskedAndRead() {
+    for (Policies.Choice choice : Policies.Choice.values()) {
+      // Declared, offered by a question, and read.
+      assertThat(times(java, choice.name())).as(choice.name()).isGreaterThanOrEqualTo(3);
+    }
+  }
+
+  @Test
+  void everyCareLimitIsGivenAndChangesSomething() {
+    for (Care.Kind kind : Care.Kind.values()) {
+      int least = ONLY_SAID.contains(kind) ? 2 : 3;
+      assertThat(times(java, kind.name())).as(kind.name()).isGreaterThanOrEqualTo(least);
+      if (ONLY_SAID.contains(kind)) {
+        assertThat(times(java, "Care\\.Kind\\." + kind.name()))
+            .as(kind + " has a reader now: take it off the list")
+            .isZero();
+      }
+    }
+  }
+
+  @Test
+  void everyActionIsAdvisedAndHasAKey() {
+    for (Advice.Action action : Advice.Action.values()) {
+      assertThat(times(java, "Action\\." + action.name())).as(action.name()).isPositive();
+      assertThat(times(web, action.name())).as(action + " in the web").isPositive();
+    }
+  }
+
+  @Test
+  void everyFactIsSaidBySomebody() {
+    List<String> facts = facts(Fact.class).map(Class::getSimpleName).toList();
+    assertThat(facts).hasSizeGreaterThan(25);
+    for (String fact : facts) {
+      if (fact.equals("Opened")) continue;
+      assertThat(web).as(fact + " is sent").containsPattern("type: \"" + fact + "\"");
+      assertThat(times(java, fact)).as(fact + " is read").isGreaterThanOrEqualTo(2);
+    }
+  }
+
+  private static Stream<Class<?>> facts(Class<?> sealed) {
+    return Arrays.stream(sealed.getPermittedSubclasses())
+        .flatMap(kind -> kind.isSealed() ? facts(kind) : Stream.of(kind));
+  }
+}
