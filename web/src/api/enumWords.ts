@@ -86,6 +86,13 @@ export const HYDRATIONS = {
   DEHYDRATED: "dehydrated",
 } as const;
 
+export const OUTCOMES = {
+  WELL_TAKEN: "well taken",
+  CUT_SHORT: "calm, cut short",
+  TOO_STRONG: "too strong",
+  ADVERSE: "adverse",
+} as const;
+
 export const FAMILIES = {
   PHA: "PHA",
   ENZYME: "enzyme",

@@ -276,6 +276,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/outside-peels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/outside-peels/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/visits": {
         parameters: {
             query?: never;
@@ -948,6 +980,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/consents/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consentsAsked"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/consult": {
         parameters: {
             query?: never;
@@ -1610,6 +1658,7 @@ export interface components {
             phototypeSet?: "I" | "II" | "III" | "IV" | "V" | "VI";
             /** Format: int32 */
             phototypeTotal?: number;
+            plateau?: boolean;
             products: components["schemas"]["HomeProduct"][];
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
@@ -2318,6 +2367,30 @@ export interface components {
             id: string;
             label: string;
         };
+        Outside: {
+            higherBecause?: string;
+            seen: boolean;
+        };
+        OutsidePeel: {
+            formula: string;
+            higherBecause?: string;
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            outcome: "WELL_TAKEN" | "CUT_SHORT" | "TOO_STRONG" | "ADVERSE";
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            seen: boolean;
+        };
+        OutsidePeelView: {
+            higherBecause: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            on: string;
+            seen: boolean;
+            what: string;
+        };
         OverrideGiven: {
             clinician?: components["schemas"]["SignIn"];
             finding: string;
@@ -2378,6 +2451,7 @@ export interface components {
             on: string;
             /** @enum {string} */
             outcome: "WELL_TAKEN" | "CUT_SHORT" | "TOO_STRONG" | "ADVERSE";
+            outside?: components["schemas"]["Outside"];
             /** @enum {string} */
             region?: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             /** Format: int32 */
@@ -2682,6 +2756,7 @@ export interface components {
             fits: string;
             notStronger: string;
             notWeaker: string;
+            standing: string;
             watch: string;
         };
         RednessSeen: {
@@ -2790,6 +2865,7 @@ export interface components {
             guardian: string;
             minor: boolean;
             outcome: components["schemas"]["VerdictView"];
+            outsidePeels: components["schemas"]["OutsidePeelView"][];
             patchTests: components["schemas"]["PatchView"][];
             /** Format: date */
             peelDate: string;
@@ -2812,6 +2888,7 @@ export interface components {
             flakingDaysThatFit?: number;
             /** Format: double */
             heightCm?: number;
+            plateau?: boolean;
             /** Format: double */
             weightKg?: number;
         };
@@ -3079,6 +3156,8 @@ export interface components {
             rung: number;
             /** Format: double */
             score: number;
+            /** Format: int32 */
+            shown: number;
             shut: components["schemas"]["Shut"][];
             /** Format: int32 */
             staysHours?: number;
@@ -3773,6 +3852,51 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Client"];
                 };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutsidePeel"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    withdraw_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4850,6 +4974,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    consentsAsked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
+                };
             };
         };
     };

@@ -16,6 +16,7 @@ export type ConsultState = Schemas["ConsultView"];
 export type Consult = Schemas["Consult"];
 export type Zone = Schemas["ZoneWords"]["id"];
 export type Condition = Schemas["ConditionWords"]["id"];
+export type PeelOutcome = NonNullable<Schemas["OutsidePeel"]["outcome"]>;
 export type Region = Schemas["RegionWords"]["id"];
 export type LampColour = Schemas["LampWords"]["id"];
 export type HomeProduct = Schemas["HomeProduct"];

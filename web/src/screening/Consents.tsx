@@ -5,13 +5,14 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
 import type { Family, FamilyConsent, ScreeningState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { dayOfYear } from "../parts/words";
+import { consentsAskedQuery } from "./queries";
 import { SignConsent } from "./SignConsent";
 import screenStyles from "./Screen.module.css";
 import styles from "./Consents.module.css";
@@ -22,7 +23,9 @@ const cx = classNames.bind({ ...screenStyles, ...styles });
 export function Consents({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const [signing, setSigning] = useState<Family[] | null>(null);
   const [reading, setReading] = useState<FamilyConsent | null>(null);
+  const asked = useQuery(consentsAskedQuery(visit.id));
   const missing = state.consents.filter((family) => !family.signed);
+  const toSign = missing.filter((family) => asked.data?.includes(family.id));
   return (
     <div className={cx("group")}>
       <Strip
@@ -51,19 +54,17 @@ export function Consents({ visit, state }: { visit: Visit; state: ScreeningState
         </div>
         {missing.length > 0 && (
           <div>
-            <Button onClick={() => setSigning(missing.map((family) => family.id))}>
-              Read and sign consent
+            <Button
+              variant={toSign.length > 0 ? "outlined" : "text"}
+              onClick={() => setSigning(toSign.map((family) => family.id))}
+            >
+              {toSign.length > 0 ? "Read and sign consent" : "Sign for another family"}
             </Button>
           </div>
         )}
       </div>
       {signing && (
-        <SignConsent
-          visit={visit}
-          state={state}
-          missing={signing}
-          onClose={() => setSigning(null)}
-        />
+        <SignConsent visit={visit} state={state} asked={signing} onClose={() => setSigning(null)} />
       )}
       {reading && <ReadConsent visit={visit} family={reading} onClose={() => setReading(null)} />}
     </div>

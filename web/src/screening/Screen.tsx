@@ -12,6 +12,7 @@ import { day, firstName, zoneName } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
 import { Ask, type Given } from "./Ask";
 import { Consents } from "./Consents";
+import { OutsidePeels } from "./OutsidePeels";
 import { MoveDate } from "./MoveDate";
 import { PatchTests } from "./PatchTests";
 import { screeningQuery } from "./queries";
@@ -123,6 +124,7 @@ export default function Screen({ visit }: StationProps) {
             onRest={(how) => rest.mutate({ group, how })}
           />
         ))}
+        <OutsidePeels visit={visit} state={state} />
         <Consents visit={visit} state={state} />
         <PatchTests visit={visit} state={state} />
       </section>

@@ -30,17 +30,18 @@ interface Hand {
 export function SignConsent({
   visit,
   state,
-  missing,
+  asked,
   onClose,
 }: {
   visit: Visit;
   state: ScreeningState;
-  missing: Family[];
+  /** Ticked to begin with. */
+  asked: Family[];
   onClose: () => void;
 }) {
   const words = useQuery(consentWordsQuery);
   const changed = useVisitChanged(visit.id);
-  const [families, setFamilies] = useState(missing);
+  const [families, setFamilies] = useState(asked);
   const [ticked, setTicked] = useState<number[]>([]);
   const [client, setClient] = useState<Hand>({
     name: visit.clientName,
@@ -93,7 +94,9 @@ export function SignConsent({
               <Chips
                 label="Families"
                 options={text.families
-                  .filter(({ family }) => missing.includes(family))
+                  .filter(({ family }) =>
+                    state.consents.some(({ id, signed }) => id === family && !signed),
+                  )
                   .map(({ family, label }) => ({ id: family, label }))}
                 chosen={families}
                 onChange={setFamilies}

@@ -80,10 +80,6 @@ function words(state: Outcome): string {
   if (state.unasked > 0) {
     return `${plural(state.unasked, "answer")} missing. Each counts as the unsafe answer until it is asked.`;
   }
-  const may = state.verdict === "PROCEED" || state.verdict === "ADAPT";
-  if (may && state.open === 0) {
-    return "No formula is open for this day. Below stands what would open the most.";
-  }
   // How many formulas are open stands in Choose, where the other gates count too.
   const said: Record<Verdict, string> = {
     PROCEED: "Nothing stands in the way.",

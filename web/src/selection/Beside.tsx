@@ -18,7 +18,7 @@ const ROWS: { words: string; of: (tile: Tile) => ReactNode }[] = [
   },
   {
     words: "score",
-    of: (tile) => (tile.reasons.notWeaker ? decimal(tile.score, 0) : "by hand"),
+    of: (tile) => (tile.reasons.notWeaker ? decimal(tile.shown, 0) : "by hand"),
   },
   { words: "depth", of: (tile) => tile.depthLabel },
   { words: "strength", of: (tile) => tile.strength },

@@ -55,7 +55,7 @@ export default function Choose({ visit }: StationProps) {
         <p className="soft">
           {rack.data.open === 0
             ? `None of the ${rack.data.here} made for ${rack.data.region} is open; each says why.`
-            : `${rack.data.open} of ${rack.data.here} made for ${rack.data.region} are open. Fill shows fit; the lowest strength that does the work wins a tie.`}
+            : `${rack.data.open} of ${rack.data.here} made for ${rack.data.region} are open. Fill shows the score, 0 to 100; one strength of a family competes, the others stand in brackets.`}
         </p>
         <Ladders rack={rack.data} />
         {rack.data.advice && <CounselNote counsel={rack.data.advice} />}

@@ -74,7 +74,7 @@ export function Detail({
             <>
               <dt>score</dt>
               <dd>
-                {Math.round(tile.score)}: {tile.terms.join(" · ")}
+                {tile.reasons.standing} {tile.shown} of 100: {tile.terms.join(" · ")}.
               </dd>
               <dt>not weaker</dt>
               <dd>{tile.reasons.notWeaker}</dd>

@@ -71,10 +71,11 @@ function TileButton({
   onPick: () => void;
 }) {
   const open = tile.shut.length === 0;
-  const fill = Math.max(0, Math.min(100, tile.score));
   const state = open
     ? ranked
-      ? String(Math.round(tile.score))
+      ? tile.competes
+        ? String(tile.shown)
+        : `(${tile.shown})`
       : "open"
     : tile.here
       ? `shut · ${tile.shut.length}`
@@ -91,7 +92,9 @@ function TileButton({
       aria-pressed={picked || beside}
       onClick={onPick}
     >
-      {open && ranked && <i style={{ height: `${fill}%` }} />}
+      {open && ranked && (
+        <i className={cx(tile.competes ? "" : "aside")} style={{ height: `${tile.shown}%` }} />
+      )}
       <b className="mono">{tile.code}</b>
       <span className={cx("strength")}>{tile.strength}</span>
       {first && <em>first</em>}

@@ -39,7 +39,7 @@ function rows(conditions: ConsultWords["conditions"]): Row[] {
   return found;
 }
 
-export function Conditions({ words, consult, change }: ConsultPart) {
+export function Conditions({ words, consult, peels, change }: ConsultPart & { peels: number }) {
   return (
     <>
       <Strip title="Conditions" code="0 – 3 · goals in order" />
@@ -60,6 +60,23 @@ export function Conditions({ words, consult, change }: ConsultPart) {
           onChange={(glogau) => change({ glogau })}
         />
       </div>
+      {peels >= 3 && (
+        <div className={cx("line", "tight")}>
+          <span className="grow">
+            Scores the same over the last three peels
+            <small className="under">a plateau: the running series has no advantage then</small>
+          </span>
+          <Segments
+            label="Scores the same over the last three peels"
+            value={consult.plateau ? "YES" : "NO"}
+            options={[
+              { id: "NO", label: "no" },
+              { id: "YES", label: "yes" },
+            ]}
+            onChange={(said) => change({ plateau: said === "YES" })}
+          />
+        </div>
+      )}
     </>
   );
 }

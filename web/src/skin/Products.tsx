@@ -15,6 +15,9 @@ import { day, plural } from "../parts/words";
 import type { ConsultPart } from "./ConsultPart";
 import { productKindsQuery } from "./queries";
 
+/** Chosen where a product holds nothing that matters to a peel. */
+const NONE = "NONE";
+
 /** What the client uses at home; its actives answer the questions about them in Screen. */
 export function Products({ words, consult, submit }: ConsultPart) {
   const [editing, setEditing] = useState<number | null>(null);
@@ -79,8 +82,14 @@ function EditProduct({
   const [name, setName] = useState(product?.name ?? "");
   const [actives, setActives] = useState<Active[]>(product?.actives ?? []);
   const [since, setSince] = useState(product?.since ?? "");
+  const [none, setNone] = useState(product !== undefined && product.actives.length === 0);
   const [lastUse, setLastUse] = useState(product?.lastUse ?? "");
   const [refused, setRefused] = useState<unknown>(null);
+  const said = none || actives.length > 0;
+  function contains(known: Active[]) {
+    setActives(known);
+    setNone(known.length === 0);
+  }
   function save(event: FormEvent) {
     event.preventDefault();
     onSave({
@@ -102,9 +111,15 @@ function EditProduct({
               inputValue={name}
               getOptionLabel={(kind) => (typeof kind === "string" ? kind : kind.name)}
               getOptionKey={(kind) => (typeof kind === "string" ? kind : kind.id)}
-              onInputChange={(_, typed) => setName(typed)}
+              onInputChange={(_, typed) => {
+                setName(typed);
+                const kind = kinds.data?.find(
+                  ({ name: known }) => known.toLowerCase() === typed.trim().toLowerCase(),
+                );
+                if (kind) contains(kind.actives);
+              }}
               onChange={(_, kind) => {
-                if (kind && typeof kind !== "string") setActives(kind.actives);
+                if (kind && typeof kind !== "string") contains(kind.actives);
               }}
               renderInput={(params) => (
                 <TextField {...params} label="Product, or its kind" autoFocus required />
@@ -114,10 +129,23 @@ function EditProduct({
               <p className="small">Contains</p>
               <Chips
                 label="Contains"
-                options={words.actives}
-                chosen={actives}
-                onChange={setActives}
+                options={[...words.actives, { id: NONE, label: "none of these" }]}
+                chosen={none ? [NONE] : actives}
+                onChange={(chosen) => {
+                  const wasNone = none;
+                  setNone(chosen.includes(NONE) && !wasNone);
+                  setActives(
+                    chosen.includes(NONE) && !wasNone
+                      ? []
+                      : chosen.filter((one): one is Active => one !== NONE),
+                  );
+                }}
               />
+              {!said && (
+                <p className="small soft">
+                  Say what it contains, or none of these: the rules ask for it.
+                </p>
+              )}
             </div>
             <div className="row">
               <TextField
@@ -147,7 +175,7 @@ function EditProduct({
           <Button color="inherit" onClick={onClose}>
             Leave it
           </Button>
-          <Button type="submit" variant="contained" disabled={!name.trim()}>
+          <Button type="submit" variant="contained" disabled={!name.trim() || !said}>
             Keep product
           </Button>
         </DialogActions>

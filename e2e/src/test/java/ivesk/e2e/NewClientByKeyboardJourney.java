@@ -64,7 +64,7 @@ class NewClientByKeyboardJourney extends Journey {
     browser.see("from the home products: Night cream");
     browser.see("no signed consent");
     signConsentByKeyboard();
-    browser.see("No formula is open for this day");
+    browser.see("Not until what is named is done.");
     browser.see("Opens the most: no patch test");
     browser.axe("Screen of a new client");
 

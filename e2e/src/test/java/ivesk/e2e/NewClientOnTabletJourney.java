@@ -70,7 +70,7 @@ class NewClientOnTabletJourney extends Journey {
     browser.press("lactic, 24 h: nothing to see");
     browser.see("24 hours are not over");
     browser.axe("Screen on a tablet");
-    browser.see("No formula is open for this day");
+    browser.see("Not until what is named is done.");
 
     browser.pass(24 * 3600 + 60);
     browser.open("/");

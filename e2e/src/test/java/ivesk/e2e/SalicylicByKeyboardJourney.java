@@ -70,7 +70,7 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.tabTo("Tyrosinase inhibitor, daily > since", Keys.SPACE);
     browser.tabTo("started on", "01112026");
     browser.tabTo("Done to the skin lately: none of the rest applies", Keys.ENTER);
-    browser.see("12 of 12");
+    browser.see("11 of 11");
     browser.tabTo("History: none of the rest applies", Keys.ENTER);
     browser.see("17 of 17");
     browser.tabTo("Dark marks after spots or cuts, ever > yes", Keys.SPACE);

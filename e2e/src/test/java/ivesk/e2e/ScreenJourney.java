@@ -81,7 +81,7 @@ class ScreenJourney extends Journey {
     browser.press("Choose acid");
     browser.press("Plan this");
     browser.press("Keep and go to Ready");
-    ready("KeepSAL-10");
+    ready("KeepSAL-20");
     int taps = browser.taps() - before;
     System.out.println("returning client, from the opened visit to the timer: " + taps + " taps");
     assertThat(taps).isLessThanOrEqualTo(14);

@@ -40,7 +40,7 @@ class TcaOnTabletJourney extends Journey {
     browser.see("Wait");
     feels(4);
     browser.pass(28);
-    feels(6);
+    feels(7);
     browser.see("Hold: fan, no layer");
 
     browser.click(Browser.containing("fan on"));

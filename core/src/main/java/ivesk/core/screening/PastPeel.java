@@ -7,11 +7,12 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Optional;
 
-/// A peel that was done and signed, as later decisions read it.
+/// A peel that was done, as later decisions read it: on record here, or entered from elsewhere.
 ///
 /// @param contact from the first touch to the ending, never above the limit of its plan
 /// @param worstSensation 0 to 10; empty when nobody was asked
 /// @param next what was signed for the next time
+/// @param outside empty for a peel of this practice
 public record PastPeel(
     Formula formula,
     Region region,
@@ -20,7 +21,8 @@ public record PastPeel(
     Duration contact,
     PeelOutcome outcome,
     Optional<Integer> worstSensation,
-    Optional<NextTime> next) {
+    Optional<NextTime> next,
+    Optional<Outside> outside) {
 
   /// What the next visit proposes.
   ///
@@ -34,7 +36,18 @@ public record PastPeel(
     }
   }
 
-  /// Without a plan for the next time.
+  /// A peel done elsewhere. It counts for intervals, and against the ladder where it went badly; it
+  /// is no part of a series here.
+  ///
+  /// @param seen its record was seen; otherwise it was told
+  /// @param higherBecause why this client may enter the family one rung higher
+  public record Outside(boolean seen, Optional<String> higherBecause) {
+    public Outside {
+      higherBecause.ifPresent(why -> Require.text("why one rung higher", why, 200));
+    }
+  }
+
+  /// On record here, without a plan for the next time.
   public PastPeel(
       Formula formula,
       Region region,
@@ -43,11 +56,40 @@ public record PastPeel(
       Duration contact,
       PeelOutcome outcome,
       Optional<Integer> worstSensation) {
-    this(formula, region, on, layers, contact, outcome, worstSensation, Optional.empty());
+    this(
+        formula,
+        region,
+        on,
+        layers,
+        contact,
+        outcome,
+        worstSensation,
+        Optional.empty(),
+        Optional.empty());
   }
 
   public PastPeel planning(Optional<NextTime> time) {
-    return new PastPeel(formula, region, on, layers, contact, outcome, worstSensation, time);
+    return new PastPeel(
+        formula, region, on, layers, contact, outcome, worstSensation, time, outside);
+  }
+
+  /// Entered from elsewhere: one layer for the formula's first time, as far as anybody knows.
+  public static PastPeel elsewhere(
+      Formula formula, Region region, LocalDate on, PeelOutcome outcome, Outside outside) {
+    return new PastPeel(
+        formula,
+        region,
+        on,
+        1,
+        formula.firstContact().orElse(Duration.ZERO),
+        outcome,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.of(outside));
+  }
+
+  public boolean here() {
+    return outside.isEmpty();
   }
 
   public boolean wellTaken() {

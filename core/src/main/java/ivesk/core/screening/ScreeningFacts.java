@@ -198,7 +198,7 @@ public record ScreeningFacts(
 
   /// First peel by this practice.
   public boolean newHere() {
-    return pastPeels.isEmpty();
+    return peelsHere().isEmpty();
   }
 
   public boolean sensitive() {
@@ -221,7 +221,7 @@ public record ScreeningFacts(
   int layersToCome(Formula formula) {
     int first = formula.family() == Family.JESSNER && darkerType() ? 1 : formula.layersFirst();
     int wanted =
-        pastPeels.stream()
+        peelsHere().stream()
             .filter(peel -> peel.region() == region)
             .filter(peel -> peel.formula().code().equals(formula.code()))
             .max(Comparator.comparing(PastPeel::on))
@@ -240,8 +240,13 @@ public record ScreeningFacts(
     return minor() ? Math.max(longer, 14) : longer;
   }
 
+  /// Without those that were done elsewhere.
+  public List<PastPeel> peelsHere() {
+    return pastPeels.stream().filter(PastPeel::here).toList();
+  }
+
   public Optional<PastPeel> lastPeel() {
-    return pastPeels.stream()
+    return peelsHere().stream()
         .filter(peel -> !peel.on().isAfter(peelDate))
         .max(Comparator.comparing(PastPeel::on));
   }

@@ -774,7 +774,7 @@ public final class ScreeningRules {
 
   private static boolean needsPatch(ScreeningFacts v, Family family) {
     return v.sensitive()
-        || v.pastPeels().stream().noneMatch(peel -> peel.formula().family().coveredBy() == family);
+        || v.peelsHere().stream().noneMatch(peel -> peel.formula().family().coveredBy() == family);
   }
 
   private static Draft thinZone(ScreeningFacts v) {
@@ -783,7 +783,7 @@ public final class ScreeningRules {
     limits.add(new ShortenContact(0.75));
     limits.add(new ExcludeFamilies(EnumSet.of(Family.TCA, Family.JESSNER)));
     limits.add(new Care(Kind.NO_SOLVENT));
-    if (v.pastPeels().stream().noneMatch(peel -> peel.region() == v.region())) {
+    if (v.peelsHere().stream().noneMatch(peel -> peel.region() == v.region())) {
       limits.add(new OnlyFamilies(EnumSet.of(Family.LACTIC)));
     }
     return adapt(v.region().label() + " planned", limits.toArray(Restriction[]::new))
@@ -885,10 +885,14 @@ public final class ScreeningRules {
     return shutUntil.entrySet().stream()
         .map(entry -> {
           Set<String> codes = Set.copyOf(entry.getValue());
-          return until(entry.getKey(), "last peel " + day(by.get(entry.getKey()).on()))
+          return until(entry.getKey(), lastPeel(by.get(entry.getKey())))
               .only(Scope.of(listed(entry.getValue()), (f, d) -> codes.contains(f.code())));
         })
         .toList();
+  }
+
+  private static String lastPeel(PastPeel peel) {
+    return "last peel " + day(peel.on()) + (peel.here() ? "" : ", elsewhere");
   }
 
   private static LocalDate free(ScreeningFacts v, PastPeel last, Formula planned) {

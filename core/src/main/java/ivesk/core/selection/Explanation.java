@@ -29,8 +29,13 @@ final class Explanation {
   /// By family and rung, the first tile.
   private final Map<Family, NavigableMap<Integer, Tile>> rungs = new EnumMap<>(Family.class);
 
-  Explanation(List<Tile> tiles, Map<Condition, Double> wishes, SelectionFacts facts) {
+  /// Those that compete, best first.
+  private final List<Tile> ranked;
+
+  Explanation(
+      List<Tile> tiles, List<Tile> ranked, Map<Condition, Double> wishes, SelectionFacts facts) {
     this.facts = facts;
+    this.ranked = ranked;
     for (Family family : Family.values()) served.put(family, served(family, wishes));
     for (Tile tile : tiles) {
       rungs
@@ -47,9 +52,9 @@ final class Explanation {
 
   Reasons of(Tile tile) {
     if (!tile.formula().family().ranked()) {
-      return new Reasons(byHand(tile.formula()), "", "", watch(tile));
+      return new Reasons(byHand(tile.formula()), "", "", "", watch(tile));
     }
-    return new Reasons(fits(tile), notWeaker(tile), notStronger(tile), watch(tile));
+    return new Reasons(fits(tile), standing(tile), notWeaker(tile), notStronger(tile), watch(tile));
   }
 
   private static String byHand(Formula formula) {
@@ -78,6 +83,46 @@ final class Explanation {
         : "Works well on " + well + ". Benefit " + benefit + " of 100.";
   }
 
+  private String standing(Tile tile) {
+    if (ranked.isEmpty() || !tile.open()) return "";
+    int place = ranked.indexOf(tile);
+    Tile first = ranked.getFirst();
+    if (place > 0) {
+      String behind =
+          tile.score().total() > first.score().total() ? ": " + comesFirst(first, tile) : "";
+      return Words.fill("Place %d of %d%s.", place + 1, ranked.size(), behind);
+    }
+    if (place == 0) {
+      return ranked.stream()
+          .max(Comparator.comparingDouble(other -> other.score().total()))
+          .filter(best -> best.score().total() > tile.score().total())
+          .map(best -> "First: " + comesFirst(tile, best) + ".")
+          .orElse("First: the best score of those that compete.");
+    }
+    if (tile.score().benefit() <= 0) return "Does nothing for the goals, so it does not compete.";
+    return ranked.stream()
+        .filter(other -> other.formula().family() == tile.formula().family())
+        .findFirst()
+        .map(other ->
+            Words.fill(
+                "Does not compete, whatever its score: of its family %s does, at this client’s"
+                    + " rung.",
+                other.formula().code()))
+        .orElse("");
+  }
+
+  /// Why one comes before another that scores at most three points more.
+  private String comesFirst(Tile one, Tile other) {
+    boolean running = facts.ladders().running().filter(one.formula().family()::equals).isPresent();
+    String why =
+        running
+            ? "the running series"
+            : one.score().level() < other.score().level() ? "the milder one" : "less flaking";
+    return Words.fill(
+        "%s and %s are within %.0f points, and %s comes first",
+        one.formula().code(), other.formula().code(), Selection.TIE, why);
+  }
+
   private String notWeaker(Tile tile) {
     return mildest.headMap(tile.score().level(), false).values().stream()
         .max(Comparator.comparingDouble(other -> other.score().benefit()))
@@ -99,9 +144,9 @@ final class Explanation {
     return stronger.open()
         ? stronger.formula().code()
             + " is open and scores "
-            + Math.round(stronger.score().total())
+            + stronger.score().shown()
             + " against "
-            + Math.round(tile.score().total())
+            + tile.score().shown()
             + ": the lowest strength that does the work."
         : stronger.formula().code() + " is shut: " + stronger.shut().getFirst().words() + ".";
   }

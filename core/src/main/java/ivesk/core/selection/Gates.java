@@ -116,7 +116,7 @@ final class Gates {
     return facts
         .screening()
         .limits()
-        .rung(facts.ladders().rungs().getOrDefault(family, facts.client().entryRung(family)));
+        .rung(facts.ladders().rung(family, facts.client().entryRung(family)));
   }
 
   /// Jessner, pyruvic and TCA after three well-taken peels of a milder family within twelve months;

@@ -14,6 +14,7 @@ import java.util.Set;
 /// @param known families that the client has had in this region
 /// @param anew families that start again at the first-visit time and layers: after a gap of six
 ///   months, or after a peel that was too strong or adverse
+/// @param higher families that may be entered one rung higher, for a peel done elsewhere; with why
 /// @param running family of the running series; empty at a plateau or after a reaction
 /// @param milder well-taken peels within twelve months of milder ranked families
 public record Ladders(
@@ -22,6 +23,7 @@ public record Ladders(
     Map<String, Integer> lastLayers,
     Set<Family> known,
     Set<Family> anew,
+    Map<Family, String> higher,
     Optional<Family> running,
     Milder milder) {
 
@@ -32,7 +34,15 @@ public record Ladders(
   }
 
   public static final Ladders FIRST_VISIT =
-      new Ladders(Map.of(), Map.of(), Map.of(), Set.of(), Set.of(), Optional.empty(), Milder.NONE);
+      new Ladders(
+          Map.of(),
+          Map.of(),
+          Map.of(),
+          Set.of(),
+          Set.of(),
+          Map.of(),
+          Optional.empty(),
+          Milder.NONE);
 
   public Ladders {
     rungs = Map.copyOf(rungs);
@@ -40,6 +50,19 @@ public record Ladders(
     lastLayers = Map.copyOf(lastLayers);
     known = Set.copyOf(known);
     anew = Set.copyOf(anew);
+    higher = Map.copyOf(higher);
+  }
+
+  /// Nothing more is gained with the running series: it has no advantage over the others.
+  public Ladders atPlateau() {
+    return new Ladders(rungs, reasons, lastLayers, known, anew, higher, Optional.empty(), milder);
+  }
+
+  /// The rung of a family.
+  ///
+  /// @param entry where the client enters it, 1 and more
+  public int rung(Family family, int entry) {
+    return rungs.getOrDefault(family, higher.containsKey(family) ? entry + 1 : entry);
   }
 
   public boolean firstWith(Family family) {

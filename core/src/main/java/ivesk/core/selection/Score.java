@@ -36,6 +36,11 @@ public record Score(
     return benefit - 2 * level - 10 * overTolerance - pihRisk - downtimeDays + series;
   }
 
+  /// As it is shown: kept within 0 and 100. What competes is ranked by the total.
+  public int shown() {
+    return (int) Math.clamp(Math.round(total()), 0, 100);
+  }
+
   /// Every term in words, as shown behind "why".
   public List<String> terms() {
     List<String> terms = new ArrayList<>();
@@ -48,6 +53,9 @@ public record Score(
     if (pihRisk > 0) terms.add("risk of dark marks: -" + Math.round(pihRisk));
     if (downtimeDays > 0) terms.add("flaking to day " + downtimeDays + ": -" + downtimeDays);
     if (series > 0) terms.add("running series: +" + Math.round(series));
+    if (Math.round(total()) != shown()) {
+      terms.add(Math.round(total()) + " in all, shown as " + shown());
+    }
     return terms;
   }
 

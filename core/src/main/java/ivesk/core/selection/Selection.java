@@ -9,6 +9,7 @@ import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Screening.Shut;
@@ -17,9 +18,12 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /// The rack for one client and day: every formula open or shut with its reasons, what is open
 /// ranked, and the first choice as a sentence.
@@ -29,7 +33,8 @@ import java.util.Optional;
 /// @param advice what to say when nothing ranks or a peel alone does little
 public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel> advice) {
 
-  private static final double TIE = 3;
+  /// Points within which the running family, the milder or the shorter one comes first.
+  static final double TIE = 3;
 
   /// One formula on the rack.
   ///
@@ -68,7 +73,10 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   /// The why in its reading order.
-  public record Reasons(String fits, String notWeaker, String notStronger, String watch) {}
+  ///
+  /// @param standing its place, or why it does not compete for the first; empty where nothing ranks
+  public record Reasons(
+      String fits, String standing, String notWeaker, String notStronger, String watch) {}
 
   public Optional<String> first() {
     return ranked.stream().findFirst();
@@ -79,6 +87,33 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         .filter(tile -> tile.formula().code().equals(code))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("no formula '" + code + "' on the rack"));
+  }
+
+  /// Reasons that no consent, day or step in the practice lifts for this visit.
+  private static final Set<Clearing> NOT_THIS_TIME =
+      EnumSet.of(
+          Clearing.NONE,
+          Clearing.NOTHING_TODAY,
+          Clearing.PHYSICIAN,
+          Clearing.CLEARANCE,
+          Clearing.CLINICIANS_REASON,
+          Clearing.SIX_MONTHS,
+          Clearing.STOPPED_AND_SIX_MONTHS,
+          Clearing.WIDER_LICENCE,
+          Clearing.CLINICIAN_OPENS,
+          Clearing.POLICY,
+          Clearing.MILDER_PEELS,
+          Clearing.OTHER_REGION,
+          Clearing.EYE_FORMULA);
+
+  /// The families whose consent is asked for: those that may be used for this client. The others
+  /// can be signed for by hand.
+  public Set<Family> toConsent() {
+    return tiles.stream()
+        .filter(tile ->
+            tile.shut().stream().noneMatch(reason -> NOT_THIS_TIME.contains(reason.opens())))
+        .map(tile -> tile.formula().family().coveredBy())
+        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Family.class)));
   }
 
   public static Selection choose(SelectionFacts facts) {
@@ -95,7 +130,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
             .toList();
     List<Tile> ranked = wishes.isEmpty() ? List.of() : rank(candidates, facts.ladders());
     List<String> codes = ranked.stream().map(tile -> tile.formula().code()).toList();
-    Explanation explanation = new Explanation(tiles, wishes, facts);
+    Explanation explanation = new Explanation(tiles, ranked, wishes, facts);
     List<Tile> explained =
         tiles.stream()
             .map(tile -> tile.explained(codes.contains(tile.formula.code()), explanation.of(tile)))
@@ -118,7 +153,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         FreeAcid.of(formula),
         Dose.of(formula.strength(), Dose.layer(facts.area()), facts.area()).times(layers),
         false,
-        new Reasons("", "", "", ""));
+        new Reasons("", "", "", "", ""));
   }
 
   private static Depth.Reading depth(Formula formula, int layers, SelectionFacts facts) {
@@ -170,7 +205,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   private static Optional<PastPeel.NextTime> signedFor(Formula formula, SelectionFacts facts) {
-    return facts.client().pastPeels().stream()
+    return facts.client().peelsHere().stream()
         .filter(peel -> peel.region() == facts.client().region())
         .max(Comparator.comparing(PastPeel::on))
         .flatMap(PastPeel::next)
@@ -260,7 +295,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   private static Optional<PastPeel> last(Formula formula, SelectionFacts facts) {
-    return facts.client().pastPeels().stream()
+    return facts.client().peelsHere().stream()
         .filter(peel -> peel.formula().code().equals(formula.code()))
         .filter(peel -> peel.region() == facts.client().region())
         .max(Comparator.comparing(PastPeel::on));

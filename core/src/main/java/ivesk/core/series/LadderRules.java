@@ -24,8 +24,9 @@ import java.util.Set;
 /// Reads the ladders of one region off the peels that were done there. Up one rung only after a
 /// full series at a rung (its lower number of peels), each well taken; after a gap of more than six
 /// months one rung down; cut short but calm, stay; too strong, stay, twice running one rung down;
-/// adverse, two down. A gap and a peel that was too strong or adverse start the series anew. Common
-/// practice.
+/// adverse, two down. A gap and a peel that was too strong or adverse start the series anew. Peels
+/// done elsewhere are no part of a series; those that went badly count against it, and of those
+/// whose record was seen the milder ones come before a strong one. Common practice.
 public final class LadderRules {
   private static final int LAYERED_SERIES = 3;
   private static final int GAP_MONTHS = 6;
@@ -46,18 +47,44 @@ public final class LadderRules {
     Map<String, Integer> lastLayers = new HashMap<>();
     Set<Family> known = EnumSet.noneOf(Family.class);
     Set<Family> anew = EnumSet.noneOf(Family.class);
+    Map<Family, String> higher = new EnumMap<>(Family.class);
     for (Family family : Family.values()) {
-      List<PastPeel> own =
+      List<PastPeel> all =
           inOrder.stream().filter(peel -> peel.formula().family() == family).toList();
-      if (own.isEmpty()) continue;
+      higher(all, day).ifPresent(why -> higher.put(family, why));
+      if (all.stream().noneMatch(PastPeel::here)) continue;
+      List<PastPeel> own =
+          all.stream().filter(peel -> peel.here() || peel.outcome().harsh()).toList();
       known.add(family);
       PastPeel last = own.getLast();
       if (last.outcome().harsh() || gap(last.on(), day)) anew.add(family);
-      own.forEach(peel -> lastLayers.put(peel.formula().code(), layersAgain(peel, own, day)));
+      own.stream()
+          .filter(PastPeel::here)
+          .forEach(peel -> lastLayers.put(peel.formula().code(), layersAgain(peel, own, day)));
       if (family.ranked()) rung(own, day, rungs, reasons);
     }
     return new Ladders(
-        rungs, reasons, lastLayers, known, anew, running(inOrder, day), milder(inOrder, day));
+        rungs,
+        reasons,
+        lastLayers,
+        known,
+        anew,
+        higher,
+        running(inOrder, day),
+        milder(inOrder, day));
+  }
+
+  /// Why a family may be entered one rung higher: a peel with it elsewhere in the last six months
+  /// that was well taken, and a reason.
+  private static Optional<String> higher(List<PastPeel> all, LocalDate day) {
+    if (all.isEmpty() || all.stream().anyMatch(peel -> peel.outcome().harsh())) {
+      return Optional.empty();
+    }
+    return all.stream()
+        .filter(peel -> peel.wellTaken() && !gap(peel.on(), day))
+        .flatMap(peel -> peel.outside().stream())
+        .flatMap(outside -> outside.higherBecause().stream())
+        .findFirst();
   }
 
   private static boolean gap(LocalDate from, LocalDate to) {
@@ -133,7 +160,9 @@ public final class LadderRules {
   private static Optional<Family> running(List<PastPeel> inOrder, LocalDate day) {
     return inOrder.isEmpty() || inOrder.getLast().outcome() == PeelOutcome.ADVERSE
         ? Optional.empty()
-        : Optional.of(inOrder.getLast())
+        : inOrder.reversed().stream()
+            .filter(PastPeel::here)
+            .findFirst()
             .filter(last -> !gap(last.on(), day))
             .map(last -> last.formula().family());
   }
@@ -142,6 +171,7 @@ public final class LadderRules {
     List<PastPeel> counted =
         inOrder.stream()
             .filter(PastPeel::wellTaken)
+            .filter(peel -> peel.outside().map(PastPeel.Outside::seen).orElse(true))
             .filter(peel -> !peel.on().plusMonths(MILDER_MONTHS).isBefore(day))
             .filter(peel -> {
               Family family = peel.formula().family();

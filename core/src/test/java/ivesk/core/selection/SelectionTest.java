@@ -49,8 +49,57 @@ class SelectionTest {
         Map.of(lastCode, 1),
         Set.of(family),
         Set.of(),
+        Map.of(),
         Optional.of(family),
         new Ladders.Milder(6, 6));
+  }
+
+  /// Issue 10, 3.8: the score that ranks, why a higher one does not compete, a scale that is kept.
+  @Nested
+  class WhatIsSaidOfAScore {
+
+    private final Selection rack = choose(oily(), onRung(Family.GLYCOLIC, 3, "GLY-50"));
+
+    private static Clients oily() {
+      return easy().shows(Map.of(Condition.SUN_DAMAGE, 2), Condition.SUN_DAMAGE);
+    }
+
+    @Test
+    void theFirstOfThoseThatCompeteSaysWhyItIsFirst() {
+      Tile first = rack.tile(rack.first().orElseThrow());
+      assertThat(first.formula().code()).isEqualTo("GLY-50");
+      assertThat(first.reasons().standing()).startsWith("First: ");
+      assertThat(rack.tile(rack.ranked().get(1)).reasons().standing())
+          .startsWith("Place 2 of " + rack.ranked().size());
+    }
+
+    @Test
+    void aHigherScoreThatDoesNotCompeteSaysWhy() {
+      Tile lower = rack.tile("GLY-20");
+      assertThat(lower.open()).isTrue();
+      assertThat(lower.score().total()).isGreaterThan(rack.tile("GLY-50").score().total());
+      assertThat(lower.competes()).isFalse();
+      assertThat(lower.reasons().standing()).contains("of its family GLY-50 does");
+    }
+
+    @Test
+    void isKeptWithin0And100() {
+      Score over = new Score(100, 1, 0, 0, 0, 12);
+      assertThat(over.total()).isEqualTo(110);
+      assertThat(over.shown()).isEqualTo(100);
+      assertThat(over.terms()).contains("110 in all, shown as 100");
+      Score under = new Score(20, 5, 2, 8, 7, 0);
+      assertThat(under.shown()).isZero();
+      assertThat(new Score(60, 1, 0, 0, 0, 0).terms())
+          .noneSatisfy(term -> assertThat(term).contains("shown as"));
+    }
+
+    @Test
+    void aPlateauTakesTheTwelveOff() {
+      Ladders ladders = onRung(Family.GLYCOLIC, 3, "GLY-50");
+      assertThat(choose(oily(), ladders).tile("GLY-50").score().series()).isEqualTo(12);
+      assertThat(choose(oily(), ladders.atPlateau()).tile("GLY-50").score().series()).isZero();
+    }
   }
 
   private static SelectionFacts withEvent(Clients client, LocalDate event) {
@@ -347,6 +396,7 @@ class SelectionTest {
               Map.of(),
               Set.of(),
               Set.of(),
+              Map.of(),
               Optional.empty(),
               new Ladders.Milder(2, 1));
       Ladders three =
@@ -356,6 +406,7 @@ class SelectionTest {
               Map.of(),
               Set.of(),
               Set.of(),
+              Map.of(),
               Optional.empty(),
               new Ladders.Milder(3, 1));
       assertThat(reasons(choose(easy(), two), "JES-RF")).contains("so far 2");
@@ -482,6 +533,7 @@ class SelectionTest {
               Map.of(),
               Set.of(),
               Set.of(),
+              Map.of(),
               Optional.empty(),
               new Ladders.Milder(3, 1));
       assertThat(choose(easy().type(Phototype.III), ready).tile("JES-RF").layers()).isEqualTo(2);
@@ -498,6 +550,7 @@ class SelectionTest {
               Map.of("JES-RF", 2),
               Set.of(Family.JESSNER),
               Set.of(),
+              Map.of(),
               Optional.empty(),
               new Ladders.Milder(3, 0));
       ScreeningFacts three = easy().type(Phototype.III).facts();

@@ -72,6 +72,80 @@ class SeriesTest {
     return LadderRules.of(past, T, Region.FACE).rungs().getOrDefault(family, 0);
   }
 
+  /// domain/09 and 13: outside records.
+  @Nested
+  class PeelsDoneElsewhere {
+    private static final int ENTRY = 1;
+
+    private PastPeel elsewhere(
+        String code, int daysAgo, PeelOutcome outcome, boolean seen, String why) {
+      return PastPeel.elsewhere(
+          Library.get(code),
+          Region.FACE,
+          T.minusDays(daysAgo),
+          outcome,
+          new PastPeel.Outside(seen, Optional.ofNullable(why)));
+    }
+
+    private Ladders ladders(PastPeel... past) {
+      return LadderRules.of(List.of(past), T, Region.FACE);
+    }
+
+    private int rung(PastPeel... past) {
+      return ladders(past).rung(Family.GLYCOLIC, ENTRY);
+    }
+
+    @Test
+    void oneRungHigherWithARecordAndAReason() {
+      assertThat(rung(elsewhere("GLY-35", 30, PeelOutcome.WELL_TAKEN, true, "three in spring")))
+          .isEqualTo(2);
+      assertThat(rung(elsewhere("GLY-35", 30, PeelOutcome.WELL_TAKEN, true, null))).isEqualTo(1);
+      assertThat(rung(elsewhere("GLY-35", 30, PeelOutcome.CUT_SHORT, true, "asks for it")))
+          .isEqualTo(1);
+      assertThat(rung(elsewhere("GLY-35", 220, PeelOutcome.WELL_TAKEN, true, "last winter")))
+          .isEqualTo(1);
+      assertThat(rung(elsewhere("SAL-20", 30, PeelOutcome.WELL_TAKEN, true, "another acid")))
+          .isEqualTo(1);
+    }
+
+    @Test
+    void isNoPartOfASeriesHere() {
+      PastPeel told = elsewhere("GLY-35", 30, PeelOutcome.WELL_TAKEN, false, "told so");
+      assertThat(ladders(told).firstWith(Family.GLYCOLIC)).isTrue();
+      assertThat(ladders(told).running()).isEmpty();
+      // Own peels say more than any from elsewhere.
+      List<PastPeel> past = new ArrayList<>(times(5, "GLY-20", 14));
+      past.add(told);
+      assertThat(SeriesTest.rung(past, Family.GLYCOLIC)).isEqualTo(1);
+    }
+
+    @Test
+    void goesAgainstTheLadderWhereItWentBadly() {
+      PastPeel own = peel("GLY-50", 60, PeelOutcome.WELL_TAKEN);
+      assertThat(rung(own)).isEqualTo(3);
+      assertThat(rung(own, elsewhere("GLY-50", 20, PeelOutcome.ADVERSE, false, null))).isEqualTo(1);
+      assertThat(ladders(own, elsewhere("GLY-50", 20, PeelOutcome.ADVERSE, false, null)).running())
+          .isEmpty();
+    }
+
+    @Test
+    void comesBeforeAStrongOneWhereItsRecordWasSeen() {
+      PastPeel seen = elsewhere("MAN-20", 40, PeelOutcome.WELL_TAKEN, true, null);
+      PastPeel told = elsewhere("MAN-20", 40, PeelOutcome.WELL_TAKEN, false, null);
+      assertThat(ladders(seen, told).milder().peels()).isEqualTo(1);
+    }
+
+    @Test
+    void itsIntervalRuns() {
+      assertThat(
+              easy()
+                  .after(elsewhere("GLY-35", 5, PeelOutcome.WELL_TAKEN, false, null))
+                  .screened()
+                  .findings())
+          .anySatisfy(finding -> assertThat(finding.said()).contains("elsewhere"));
+    }
+  }
+
   @Nested
   class TheLadder {
 

@@ -109,7 +109,7 @@ class AftercareController {
             next.formula().map(Formula::code),
             next.why(),
             next.proposal(live.plan(), state),
-            client.pastPeels().size() + 1,
+            client.peelsHere().size() + 1,
             formula.seriesMost()));
   }
 }

@@ -579,6 +579,7 @@ class DemoScenario implements ApplicationRunner {
           products,
           Region.FACE,
           Map.of(),
+          Optional.empty(),
           "");
     }
 

@@ -212,7 +212,7 @@ class VisitPath {
         stations(facts, outcome, formula, kept, live, here, signed),
         here,
         formula,
-        facts.pastPeels().size(),
+        facts.peelsHere().size(),
         facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
         live.map(Live::id),
         live.filter(l -> !l.state().phase().closed()).map(this::running),

@@ -38,6 +38,7 @@ class ScreeningController {
   private final ScreeningService screening;
   private final ConsentStore consents;
   private final PatchTestStore patchTests;
+  private final OutsidePeelStore outsidePeels;
   private final VisitStore visits;
   private final ClientStore clients;
   private final PracticeStore practice;
@@ -49,6 +50,7 @@ class ScreeningController {
       ScreeningService screening,
       ConsentStore consents,
       PatchTestStore patchTests,
+      OutsidePeelStore outsidePeels,
       VisitStore visits,
       ClientStore clients,
       PracticeStore practice,
@@ -58,6 +60,7 @@ class ScreeningController {
     this.screening = screening;
     this.consents = consents;
     this.patchTests = patchTests;
+    this.outsidePeels = outsidePeels;
     this.visits = visits;
     this.clients = clients;
     this.practice = practice;
@@ -115,6 +118,9 @@ class ScreeningController {
             .toList(),
         patchTests.ofClient(visit.clientId()).stream()
             .map(placed -> ScreeningView.PatchView.of(placed, clock.instant()))
+            .toList(),
+        outsidePeels.ofClient(visit.clientId()).stream()
+            .map(ScreeningView.OutsidePeelView::of)
             .toList());
   }
 

@@ -48,6 +48,8 @@ public record ScreeningQuestion(
   }
 
   /// A peel that was done, by its formula's code.
+  ///
+  /// @param outside when it was done elsewhere
   record PeelFact(
       String formula,
       Optional<Region> region,
@@ -55,7 +57,8 @@ public record ScreeningQuestion(
       int layers,
       int contactSeconds,
       PeelOutcome outcome,
-      Optional<Integer> worstSensation) {
+      Optional<Integer> worstSensation,
+      Optional<PastPeel.Outside> outside) {
     PastPeel peel(Shelf shelf) {
       return new PastPeel(
           shelf.get(formula),
@@ -64,7 +67,9 @@ public record ScreeningQuestion(
           layers,
           Duration.ofSeconds(contactSeconds),
           outcome,
-          worstSensation);
+          worstSensation,
+          Optional.empty(),
+          outside);
     }
   }
 

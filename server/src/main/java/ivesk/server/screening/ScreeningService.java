@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,6 +39,7 @@ public class ScreeningService {
   private final ClientStore clients;
   private final ConsultService consults;
   private final PastPeels pastPeels;
+  private final OutsidePeelStore outsidePeels;
   private final VisitRecord record;
   private final PracticeStore practice;
   private final ShelfService shelf;
@@ -52,6 +54,7 @@ public class ScreeningService {
       ClientStore clients,
       ConsultService consults,
       PastPeels pastPeels,
+      OutsidePeelStore outsidePeels,
       VisitRecord record,
       PracticeStore practice,
       ShelfService shelf,
@@ -64,6 +67,7 @@ public class ScreeningService {
     this.clients = clients;
     this.consults = consults;
     this.pastPeels = pastPeels;
+    this.outsidePeels = outsidePeels;
     this.record = record;
     this.practice = practice;
     this.shelf = shelf;
@@ -86,7 +90,8 @@ public class ScreeningService {
         client.dateOfBirth(),
         consult.profile(),
         given,
-        pastPeels.before(visit),
+        Stream.concat(pastPeels.before(visit).stream(), outsidePeels.peels(client.id()).stream())
+            .toList(),
         consents.ofClient(client.id()).stream().map(ConsentStore.Kept::consent).toList(),
         patchTests.ofClient(client.id()).stream().map(PatchTestStore.Placed::test).toList(),
         consult.products(),

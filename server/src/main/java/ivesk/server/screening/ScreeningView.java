@@ -26,6 +26,7 @@ import java.util.UUID;
 ///
 /// @param open formulas that screening leaves open
 /// @param opensMost what, cleared, opens the most formulas; in words
+/// @param outsidePeels done elsewhere, the oldest first
 /// @param returning a client with answers of an earlier visit
 record ScreeningView(
     LocalDate peelDate,
@@ -37,7 +38,20 @@ record ScreeningView(
     boolean returning,
     String guardian,
     List<FamilyView> consents,
-    List<PatchView> patchTests) {
+    List<PatchView> patchTests,
+    List<OutsidePeelView> outsidePeels) {
+
+  /// @param what formula, region and how it went, in words
+  record OutsidePeelView(UUID id, LocalDate on, String what, boolean seen, String higherBecause) {
+    static OutsidePeelView of(OutsidePeelStore.Kept kept) {
+      return new OutsidePeelView(
+          kept.id(),
+          kept.on(),
+          kept.formula() + " on " + kept.region().withArticle() + ", " + kept.outcome().label(),
+          kept.outside().seen(),
+          kept.outside().higherBecause().orElse(""));
+    }
+  }
 
   /// The verdict with all it stands on.
   record VerdictView(

@@ -65,7 +65,8 @@ record RackView(
   /// @param version of an own product's label; 0 for a shipped formula
   /// @param contactSeconds limit for today; empty for formulas without minutes
   /// @param mostSeconds never beyond; empty for formulas without minutes
-  /// @param score what the tile's fill shows
+  /// @param score by which those that compete are ranked
+  /// @param shown the score within 0 and 100, the tile's fill
   record TileView(
       String code,
       String name,
@@ -81,6 +82,7 @@ record RackView(
       List<Shut> shut,
       boolean competes,
       double score,
+      int shown,
       List<String> terms,
       int layers,
       int layersMost,
@@ -115,6 +117,7 @@ record RackView(
           tile.shut(),
           tile.competes(),
           tile.score().total(),
+          tile.score().shown(),
           tile.score().terms(),
           tile.layers(),
           formula.layersMost(),
@@ -173,7 +176,7 @@ record RackView(
         .filter(family -> facts.ladders().known().contains(family))
         .map(family -> {
           List<PastPeel> own =
-              facts.client().pastPeels().stream()
+              facts.client().peelsHere().stream()
                   .filter(peel -> peel.formula().family() == family)
                   .filter(peel -> peel.region() == facts.client().region())
                   .sorted(Comparator.comparing(PastPeel::on))

@@ -1,11 +1,13 @@
 package ivesk.server.selection;
 
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Strength.Convention;
 import ivesk.core.quantity.Ph;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Attempt;
+import ivesk.core.selection.Ladders;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
@@ -23,6 +25,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -84,6 +87,12 @@ class SelectionController {
         facts);
   }
 
+  /// The families whose consent is asked for: those that may be used at this visit.
+  @GetMapping("/visits/{id}/consents/asked")
+  Set<Family> consentsAsked(@PathVariable UUID id) {
+    return Selection.choose(selection.facts(id)).toConsent();
+  }
+
   /// All that selection reads of a client, as a caller gives it. What is left out is not asked.
   record SelectionQuestion(
       ScreeningQuestion client,
@@ -92,7 +101,13 @@ class SelectionController {
       Optional<Double> heightCm,
       Optional<Double> weightKg,
       Optional<Map<Region, Double>> areasCm2,
-      Optional<Integer> bookedMinutes) {}
+      Optional<Integer> bookedMinutes,
+      Optional<Boolean> plateau) {}
+
+  private static Ladders ladders(ScreeningFacts client, boolean plateau) {
+    Ladders ladders = LadderRules.of(client.pastPeels(), client.peelDate(), client.region());
+    return plateau ? ladders.atPlateau() : ladders;
+  }
 
   /// The rack without saving: facts and a day in, every formula and the ranking out.
   @StatelessQuestion
@@ -103,7 +118,7 @@ class SelectionController {
         new SelectionFacts(
             client,
             Screening.screen(client, List.of()),
-            LadderRules.of(client.pastPeels(), client.peelDate(), client.region()),
+            ladders(client, body.plateau().orElse(false)),
             body.flakingDaysThatFit(),
             body.event(),
             new Areas(

@@ -2,6 +2,7 @@ package ivesk.server.selection;
 
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.Ladders;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
@@ -39,10 +40,11 @@ public class SelectionService {
     Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());
     Consult consult = consults.of(visitId).consult();
+    Ladders ladders = LadderRules.of(facts.pastPeels(), facts.peelDate(), facts.region());
     return new SelectionFacts(
         facts,
         outcome,
-        LadderRules.of(facts.pastPeels(), facts.peelDate(), facts.region()),
+        consult.plateau().orElse(false) ? ladders.atPlateau() : ladders,
         consult.flakingDaysThatFit(),
         consult.nextEvent(facts.peelDate()).map(Consult.Event::on),
         new Areas(

@@ -37,6 +37,8 @@ import java.util.Optional;
 /// @param flakingDaysThatFit 0, 3, 7 or 10
 /// @param region where the peel is planned
 /// @param areas cm2 by region, entered by hand
+/// @param plateau the scores were the same over the last three peels: no more is gained with the
+///   running series; asked anew at each visit, empty until it is said
 /// @param notes at most 2,000 letters
 public record Consult(
     Map<String, Integer> phototypeScores,
@@ -59,6 +61,7 @@ public record Consult(
     List<HomeProduct> products,
     Region region,
     Map<Region, Double> areas,
+    Optional<Boolean> plateau,
     String notes) {
 
   /// @param by "colorimeter" or "entered"
@@ -93,6 +96,7 @@ public record Consult(
           List.of(),
           Region.FACE,
           Map.of(),
+          Optional.empty(),
           "");
 
   public Consult {
@@ -177,6 +181,7 @@ public record Consult(
             .toList(),
         region,
         areas,
+        Optional.empty(),
         notes);
   }
 
