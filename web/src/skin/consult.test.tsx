@@ -1,7 +1,9 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { act, renderHook, waitFor } from "@testing-library/react";
+import { act, fireEvent, render, renderHook, screen, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { ConsultPart } from "./ConsultPart";
+import { Products } from "./Products";
 import { useConsult } from "./useConsult";
 
 /** A server that keeps one consult, refuses long notes, and counts versions as the real one does. */
@@ -85,5 +87,43 @@ describe("a consult saved as it is given", () => {
     stub.kept.consult.notes = "short";
     await act(() => result.current.reload());
     await waitFor(() => expect(stub.kept.consult).toEqual({ notes: "short", goals: ["PORES"] }));
+  });
+});
+
+describe("a home product", () => {
+  it("is kept only once it is said what it contains", async () => {
+    const submit = vi.fn().mockResolvedValue(undefined);
+    const part = {
+      words: { actives: [{ id: "RETINOL", label: "retinol" }] },
+      consult: { products: [] },
+      submit,
+    } as unknown as ConsultPart;
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    client.setQueryData(
+      ["product-kinds"],
+      [{ id: "k", name: "Night cream", actives: ["RETINOL"] }],
+    );
+    render(
+      <QueryClientProvider client={client}>
+        <Products {...part} />
+      </QueryClientProvider>,
+    );
+    fireEvent.click(screen.getByText("Add a home product"));
+    const name = screen.getByLabelText(/Product, or its kind/);
+    const keep = screen.getByText("Keep product");
+    fireEvent.change(name, { target: { value: "something from a market" } });
+    expect(keep).toHaveProperty("disabled", true);
+    fireEvent.click(screen.getByText("none of these"));
+    expect(keep).toHaveProperty("disabled", false);
+    fireEvent.click(screen.getByText("retinol"));
+    expect(screen.getByText("none of these").getAttribute("aria-pressed")).toBe("false");
+    fireEvent.click(screen.getByText("retinol"));
+    expect(keep).toHaveProperty("disabled", true);
+    // A kind that the practice knows says it by itself, however it is typed.
+    fireEvent.change(name, { target: { value: "night CREAM" } });
+    expect(screen.getByText("retinol").getAttribute("aria-pressed")).toBe("true");
+    fireEvent.click(keep);
+    await waitFor(() => expect(submit).toHaveBeenCalled());
+    expect(submit.mock.calls[0]?.[0]).toMatchObject({ products: [{ actives: ["RETINOL"] }] });
   });
 });

@@ -86,13 +86,9 @@ export function TakeBackKey({ live, now }: { live: LiveTreatment; now: number })
   const undo = undoNow(live, now);
   const tapped = live.treatment?.events.find(({ id }) => id === undo?.event)?.fact;
   return (
-    <Button
-      color="inherit"
-      disabled={!undo}
-      aria-label={tapped ? `take back: ${factWords(tapped)}` : "take back"}
-      onClick={() => takeBack(live, now)}
-    >
+    <Button color="inherit" disabled={!undo} onClick={() => takeBack(live, now)}>
       <kbd>u</kbd> take back
+      {tapped && <span className="hidden">: {factWords(tapped)}</span>}
     </Button>
   );
 }

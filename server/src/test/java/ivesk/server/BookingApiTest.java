@@ -3,6 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
+import java.time.LocalDate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -61,6 +62,61 @@ class BookingApiTest {
                     "{\"startsAt\":\"%s\",\"minutes\":60,\"room\":\"room 9\"}".formatted(start))
                 .status())
         .isEqualTo(422);
+  }
+
+  /// domain/09 and 13: outside records.
+  @Test
+  void aPeelDoneElsewhereRunsItsIntervalAndMayRaiseTheFirstRung() {
+    JsonNode visit = practice.visit("Adaeze Orland");
+    String client = "/api/clients/" + visit.get("clientId").asString() + "/outside-peels";
+    String screening = "/api/visits/" + visit.get("id").asString() + "/screening";
+    String done =
+        "{\"formula\":\"MAN-20\",\"region\":\"FACE\",\"on\":\"%s\","
+            + "\"outcome\":\"WELL_TAKEN\",\"seen\":true,\"higherBecause\":\"%s\"}";
+    String fourDaysAgo = LocalDate.now().minusDays(4).toString();
+    assertThat(practice.post(client, done.formatted(fourDaysAgo, "four last winter")).status())
+        .isEqualTo(204);
+    JsonNode kept = practice.get(screening).body();
+    assertThat(kept.get("outsidePeels").get(0).get("what").asString())
+        .isEqualTo("MAN-20 on the face, well taken");
+    assertThat(kept.get("outcome").get("findings").toString())
+        .contains("SCR-INTERVAL")
+        .contains("elsewhere");
+    String rack = "/api/visits/" + visit.get("id").asString() + "/selection";
+    assertThat(shutBy(rack, "MAN-30")).doesNotContain("LADDER");
+    Answer withdrawn =
+        practice.delete(client + "/" + kept.get("outsidePeels").get(0).get("id").asString());
+    assertThat(withdrawn.status()).isEqualTo(204);
+    assertThat(practice.get(screening).body().get("outsidePeels").isEmpty()).isTrue();
+    assertThat(shutBy(rack, "MAN-30")).contains("LADDER");
+
+    String tomorrow = LocalDate.now().plusDays(1).toString();
+    Answer toCome = practice.post(client, done.formatted(tomorrow, ""));
+    assertThat(toCome.status()).isEqualTo(400);
+    assertThat(toCome.detail()).contains("lies in the past");
+    assertThat(
+            practice
+                .post(client, done.formatted(fourDaysAgo, "").replace("MAN-20", "NOT-1"))
+                .status())
+        .isEqualTo(400);
+  }
+
+  private static String shutBy(String rack, String code) {
+    for (JsonNode tile : practice.get(rack).body().get("tiles")) {
+      if (tile.get("code").asString().equals(code)) return tile.get("shut").toString();
+    }
+    throw new AssertionError("no tile " + code);
+  }
+
+  /// Strong families are signed for once they may be used.
+  @Test
+  void consentIsAskedForWhatMayBeUsed() {
+    String visit = practice.visit("Adaeze Orland").get("id").asString();
+    assertThat(practice.get("/api/visits/" + visit + "/consents/asked").body().toString())
+        .contains("MANDELIC")
+        .contains("SALICYLIC")
+        .doesNotContain("TCA")
+        .doesNotContain("PYRUVIC");
   }
 
   @Test
