@@ -83,12 +83,12 @@ class BookingApiTest {
         .contains("SCR-INTERVAL")
         .contains("elsewhere");
     String rack = "/api/visits/" + visit.get("id").asString() + "/selection";
-    assertThat(shutBy(rack, "MAN-30")).doesNotContain("LADDER");
+    assertThat(shutBy(rack, "MAN-40")).doesNotContain("LADDER");
     Answer withdrawn =
         practice.delete(client + "/" + kept.get("outsidePeels").get(0).get("id").asString());
     assertThat(withdrawn.status()).isEqualTo(204);
     assertThat(practice.get(screening).body().get("outsidePeels").isEmpty()).isTrue();
-    assertThat(shutBy(rack, "MAN-30")).contains("LADDER");
+    assertThat(shutBy(rack, "MAN-40")).contains("LADDER");
 
     String tomorrow = LocalDate.now().plusDays(1).toString();
     Answer toCome = practice.post(client, done.formatted(tomorrow, ""));
