@@ -2917,6 +2917,7 @@ export interface components {
         };
         Session: {
             account?: components["schemas"]["Account"];
+            zone: string;
         };
         ShelfItem: {
             aboveSalonFigure: boolean;

@@ -12,7 +12,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
-import { day, hour, LOCALE, plural } from "../parts/words";
+import { day, hour, plural, second } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "./ClientForm";
@@ -200,11 +200,7 @@ function Log({ treatment }: { treatment: Treatment }) {
       <ol>
         {treatment.events.map((event) => (
           <li key={event.id}>
-            <span className="mono">
-              {new Date(event.at).toLocaleTimeString(LOCALE, {
-                hourCycle: "h23",
-              })}
-            </span>
+            <span className="mono">{second(event.at)}</span>
             <span>{event.fact ? factWords(event.fact) : "opened"}</span>
             <span className="soft">{event.who}</span>
           </li>

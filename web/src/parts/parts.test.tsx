@@ -8,7 +8,21 @@ import { Ribbon } from "./Ribbon";
 import { type RibbonModel, ribbonOfPlan } from "./ribbonModel";
 import { Segments } from "./Segments";
 import { VerdictMark } from "./VerdictMark";
-import { clock, day, decimal, firstName, left, plural, wholeDay, zoneName } from "./words";
+import {
+  atPractice,
+  clock,
+  day,
+  decimal,
+  firstName,
+  hour,
+  instantOf,
+  left,
+  plural,
+  practiceIsIn,
+  second,
+  wholeDay,
+  zoneName,
+} from "./words";
 
 afterEach(cleanup);
 
@@ -34,6 +48,21 @@ describe("words", () => {
   it("says dates as the server does", () => {
     expect(day("2026-11-28")).toBe("Sat 28 Nov");
     expect(wholeDay("2026-11-25")).toBe("Wednesday 25 November");
+  });
+
+  it("says hours and days as they are at the practice, wherever they are read", () => {
+    practiceIsIn("Europe/London");
+    // Tokyo is a day ahead, Honolulu a day behind; neither moves what stands at the practice.
+    expect(hour("2026-11-25T14:06:31Z")).toBe("14:06");
+    expect(second("2026-11-25T14:06:31Z")).toBe("14:06:31");
+    practiceIsIn("Asia/Tokyo");
+    expect(day("2026-11-25T23:30:00Z")).toBe("Thu 26 Nov");
+    expect(hour("2026-11-25T23:30:00Z")).toBe("08:30");
+    practiceIsIn("Pacific/Honolulu");
+    expect(day("2026-11-25")).toBe("Wed 25 Nov");
+    expect(day("2026-11-25T00:30:00")).toBe("Wed 25 Nov");
+    expect(atPractice("2026-11-26T02:00:00Z")).toBe("2026-11-25T16:00");
+    expect(instantOf("2026-11-25T16:00")).toBe("2026-11-26T02:00:00.000Z");
   });
 
   it("says numbers, names and counts", () => {

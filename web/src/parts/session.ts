@@ -1,9 +1,14 @@
 import { queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { practiceIsIn } from "./words";
 
 /** Who is signed in. */
 export const sessionQuery = queryOptions({
   queryKey: ["session"],
-  queryFn: async () => body(await api.GET("/api/session")),
+  queryFn: async () => {
+    const session = body(await api.GET("/api/session"));
+    practiceIsIn(session.zone);
+    return session;
+  },
   staleTime: 60_000,
 });

@@ -1,26 +1,60 @@
 import dayjs from "dayjs";
+import timezone from "dayjs/plugin/timezone";
+import utc from "dayjs/plugin/utc";
 import { ZONES } from "../api/enumWords";
 
-/** The browser's locale; in English the day stands before the month, as the server's words have it. */
-export const LOCALE = navigator.language.startsWith("en") ? "en-GB" : navigator.language;
+dayjs.extend(utc);
+dayjs.extend(timezone);
 
-/** "Sat 28 Nov", by the browser's locale. */
-export function day(date: string | Date): string {
-  const words = new Intl.DateTimeFormat(LOCALE, {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-  }).format(typeof date === "string" ? dayjs(date).toDate() : date);
-  return words.replace(",", "");
+/** The reader's locale, in which dates and decimals stand, the server's words too; of all English
+    the British, and digits are always 0 to 9. */
+export const LOCALE = navigator.language.startsWith("en")
+  ? "en-GB"
+  : `${navigator.language}-u-nu-latn`;
+
+/** The practice's time zone: an hour is the hour there, wherever it is read. */
+let zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+export function practiceIsIn(itsZone: string) {
+  zone = itsZone;
 }
 
-/** "14:06", by the browser's locale, 24 hours. */
+/** A day, or an hour without a zone, is that of the practice as it stands. */
+function said(moment: string | Date, how: Intl.DateTimeFormatOptions): string {
+  const asItStands = typeof moment === "string" && !/T.*(Z|[+-]\d\d:?\d\d)$/.test(moment);
+  return new Intl.DateTimeFormat(LOCALE, { ...how, timeZone: asItStands ? "UTC" : zone }).format(
+    asItStands ? dayjs.utc(moment).toDate() : new Date(moment),
+  );
+}
+
+/** "Sat 28 Nov", by the reader's locale. */
+export function day(date: string | Date): string {
+  return said(date, { weekday: "short", day: "numeric", month: "short" }).replace(",", "");
+}
+
+/** "14:06", 24 hours. */
 export function hour(instant: string | Date): string {
-  return new Intl.DateTimeFormat(LOCALE, {
+  return said(instant, { hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
+}
+
+/** "14:06:31", 24 hours. */
+export function second(instant: string | Date): string {
+  return said(instant, {
     hour: "2-digit",
     minute: "2-digit",
+    second: "2-digit",
     hourCycle: "h23",
-  }).format(new Date(instant));
+  });
+}
+
+/** "2026-11-25T14:00" at the practice, as a field for day and hour has it. */
+export function atPractice(instant: string | Date | undefined): string {
+  return dayjs(instant).tz(zone).format("YYYY-MM-DDTHH:mm");
+}
+
+/** The instant of a day and hour at the practice. */
+export function instantOf(dayAndHour: string): string {
+  return dayjs.tz(dayAndHour, zone).toISOString();
 }
 
 /** "2:14", minutes and seconds; a negative span shows as 0:00. */
@@ -56,22 +90,12 @@ export function decimal(value: number, digits: number): string {
 
 /** "12 Nov 2026". */
 export function dayOfYear(date: string | Date): string {
-  return new Intl.DateTimeFormat(LOCALE, {
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-  }).format(typeof date === "string" ? dayjs(date).toDate() : date);
+  return said(date, { day: "numeric", month: "short", year: "numeric" });
 }
 
 /** "Wednesday 25 November". */
 export function wholeDay(date: string): string {
-  return new Intl.DateTimeFormat(LOCALE, {
-    weekday: "long",
-    day: "numeric",
-    month: "long",
-  })
-    .format(dayjs(date).toDate())
-    .replace(",", "");
+  return said(date, { weekday: "long", day: "numeric", month: "long" }).replace(",", "");
 }
 
 export function zoneName(zone: keyof typeof ZONES): string {

@@ -5,22 +5,22 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import dayjs from "dayjs";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
 import type { Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { atPractice, instantOf } from "../parts/words";
 
 /** Moves the visit; everything that counts from its date moves with it. */
 export function MoveDate({ visit, onClose }: { visit: Visit; onClose: () => void }) {
   const queries = useQueryClient();
   const changed = useVisitChanged(visit.id);
-  const [start, setStart] = useState(dayjs(visit.startsAt).format("YYYY-MM-DDTHH:mm"));
+  const [start, setStart] = useState(atPractice(visit.startsAt));
   const move = useMutation({
     mutationFn: () =>
       api.PUT("/api/visits/{id}/start", {
         params: { path: { id: visit.id } },
-        body: { startsAt: dayjs(start).toISOString() },
+        body: { startsAt: instantOf(start) },
       }),
     onSuccess: async () => {
       await changed();

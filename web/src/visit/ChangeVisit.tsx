@@ -5,16 +5,16 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import dayjs from "dayjs";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { atPractice, instantOf } from "../parts/words";
 
 /** Another time, length or room for a visit, or that it does not take place. */
 export function ChangeVisit({ visit, onClose }: { visit: Visit; onClose: () => void }) {
   const queries = useQueryClient();
-  const [start, setStart] = useState(dayjs(visit.startsAt).format("YYYY-MM-DDTHH:mm"));
+  const [start, setStart] = useState(atPractice(visit.startsAt));
   const [minutes, setMinutes] = useState(String(visit.minutes));
   const [room, setRoom] = useState(visit.room);
   const [why, setWhy] = useState("");
@@ -27,7 +27,7 @@ export function ChangeVisit({ visit, onClose }: { visit: Visit; onClose: () => v
         : body(
             await api.PUT("/api/visits/{id}/booking", {
               params,
-              body: { startsAt: dayjs(start).toISOString(), minutes: Number(minutes), room },
+              body: { startsAt: instantOf(start), minutes: Number(minutes), room },
             }),
           ),
     onSuccess: async () => {

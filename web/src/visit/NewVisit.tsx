@@ -13,6 +13,7 @@ import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
+import { atPractice, instantOf } from "../parts/words";
 import { Segments } from "../parts/Segments";
 import { todayQuery } from "../parts/today";
 
@@ -26,7 +27,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
   const [start, setStart] = useState(() => {
     // The next quarter of an hour by the practice's clock, which may not be this machine's.
     const now = dayjs(queries.getQueryData(todayQuery.queryKey)?.serverNow);
-    return now.add(15 - (now.minute() % 15), "minute").format("YYYY-MM-DDTHH:mm");
+    return atPractice(now.add(15 - (now.minute() % 15), "minute").toDate());
   });
   const [room, setRoom] = useState<"room 1" | "room 2">("room 1");
   const isNew = typeof whom === "string" && whom.trim() !== "";
@@ -47,7 +48,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
         await api.POST("/api/visits", {
           body: {
             clientId: client.id,
-            startsAt: dayjs(start).toISOString(),
+            startsAt: instantOf(start),
             room,
           },
         }),

@@ -6,20 +6,43 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
-/// How dates, times and lists are said in reasons.
+/// How dates, times and lists are said in reasons. Dates and decimals go by who reads them; where
+/// nobody is named, by British English.
 public final class Words {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  private static final ScopedValue<Locale> READER = ScopedValue.newInstance();
+
+  /// The order of a day's parts is the language's own: Unicode CLDR, as the web's.
+  private static final Map<Locale, DateTimeFormatter> DAYS = new ConcurrentHashMap<>();
 
   private static final DateTimeFormatter HOUR =
       DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
   private Words() {}
 
+  /// Says what it says to somebody.
+  ///
+  /// @param reader of all English the British; digits are always 0 to 9
+  public static <T, X extends Throwable> T readBy(
+      Locale reader, ScopedValue.CallableOp<? extends T, X> saying) throws X {
+    Locale locale = reader.getLanguage().equals("en") ? Locale.UK : reader;
+    Locale digits =
+        new Locale.Builder().setLocale(locale).setUnicodeLocaleKeyword("nu", "latn").build();
+    return ScopedValue.where(READER, digits).call(saying);
+  }
+
+  private static Locale reader() {
+    return READER.orElse(Locale.UK);
+  }
+
   /// "Sat 28 Nov".
   public static String day(LocalDate date) {
-    return DAY.format(date);
+    return DAYS.computeIfAbsent(
+            reader(), locale -> DateTimeFormatter.ofLocalizedPattern("MMMEd").withLocale(locale))
+        .format(date)
+        .replace(",", "");
   }
 
   /// "14:05".
@@ -33,14 +56,14 @@ public final class Words {
     return duration.toMinutes() + (seconds < 10 ? ":0" : ":") + seconds;
   }
 
-  /// "2.5", with so many decimals and a point, whatever the machine's language is.
+  /// "2.5", with so many decimals, whatever the machine's language is.
   public static String number(double value, int decimals) {
-    return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    return String.format(reader(), "%." + decimals + "f", value);
   }
 
   /// Puts the parts where the words have %s, in their order.
   public static String fill(String words, Object... parts) {
-    return String.format(Locale.ROOT, words, parts);
+    return String.format(reader(), words, parts);
   }
 
   /// "1 day", "3 days".

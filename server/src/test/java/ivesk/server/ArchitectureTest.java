@@ -170,7 +170,8 @@ class ArchitectureTest {
                     "consent",
                     "signature",
                     "patch_test",
-                    "patch_test_read"),
+                    "patch_test_read",
+                    "outside_peel"),
             "plan", Set.of("visit_plan", "plan_zone", "plan_stage"),
             "treatment", Set.of("treatment", "treatment_event"));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
