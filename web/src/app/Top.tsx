@@ -1,9 +1,9 @@
 import classNames from "classnames/bind";
-import Button from "@mui/material/Button";
 import { Link, NavLink, useLocation } from "react-router";
 import { Rooms } from "../parts/Rooms";
 import { Finder } from "./Finder";
-import { signOut, useSession } from "./session";
+import { useSession } from "./session";
+import { SignOut } from "./SignOut";
 import styles from "./Top.module.css";
 
 const cx = classNames.bind(styles);
@@ -29,9 +29,7 @@ export function Top() {
       {pathname !== "/" && <Rooms />}
       <Finder />
       <span className={cx("who", "soft")}>{session.data?.account?.name}</span>
-      <Button color="inherit" variant="text" onClick={() => void signOut()}>
-        Sign out
-      </Button>
+      <SignOut />
     </header>
   );
 }

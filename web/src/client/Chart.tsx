@@ -52,7 +52,7 @@ export default function Chart() {
     <>
       <ErrorNote error={client.error ?? visits.error ?? archive.error} />
       {client.data && (
-        <section className={cx("who-strip")} aria-label="Client">
+        <section className={cx("who-strip", "client")} aria-label="Client">
           <h1 className={cx("name")}>{client.data.name}</h1>
           {shown && <span>{shown.age}</span>}
           {shown?.phototype && <span>type {shown.phototype}</span>}

@@ -59,15 +59,15 @@ export default function Screen({ visit }: StationProps) {
     onSuccess,
   });
 
-  /** Every question that may have changed, as it was answered last time, in one go. */
-  const same = useMutation({
-    mutationFn: async (groups: Group[]) => {
+  /** Every question that is open, in one go. */
+  const all = useMutation({
+    mutationFn: async ({ groups, how }: { groups: Group[]; how: Rest }) => {
       let state: ScreeningState | undefined;
       for (const group of groups) {
         state = body(
           await api.PUT("/api/visits/{id}/screening/groups/{group}", {
             params: { path: { id: visit.id, group } },
-            body: { rest: "AS_LAST_TIME" },
+            body: { rest: how },
           }),
         );
       }
@@ -97,18 +97,21 @@ export default function Screen({ visit }: StationProps) {
       (question) => question.group === group && !question.answered && question.lastTime,
     ),
   );
+  const open = groups.filter((group) =>
+    state.questions.some((question) => question.group === group && !question.answered),
+  );
   return (
     <main className={cx("columns", "screen")}>
       <section className="pad" aria-label="Questions">
         <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
-        <ErrorNote error={answer.error ?? rest.error ?? same.error} />
+        <ErrorNote error={answer.error ?? rest.error ?? all.error} />
         {state.returning && <WhatChanged visit={visit} />}
         {toRepeat.length > 0 && (
           <div className="row">
             <Button
               variant="contained"
-              disabled={same.isPending}
-              onClick={() => same.mutate(toRepeat)}
+              disabled={all.isPending}
+              onClick={() => all.mutate({ groups: toRepeat, how: "AS_LAST_TIME" })}
             >
               Nothing changed
             </Button>
@@ -124,6 +127,17 @@ export default function Screen({ visit }: StationProps) {
             onRest={(how) => rest.mutate({ group, how })}
           />
         ))}
+        {open.length > 1 && (
+          <div className="row wrap">
+            <Button
+              disabled={all.isPending}
+              onClick={() => all.mutate({ groups: open, how: "NONE_APPLIES" })}
+            >
+              None of the rest applies, in {open.length} groups
+            </Button>
+            <span className="soft">each was read out</span>
+          </div>
+        )}
         <OutsidePeels visit={visit} state={state} />
         <Consents visit={visit} state={state} />
         <PatchTests visit={visit} state={state} />

@@ -28,8 +28,8 @@ const OF_REGION: Record<ConsultPart["consult"]["region"], FigureId> = {
 };
 
 /** The two looks, zone by zone: a tap on a zone, a tap on a grade. */
-export function Looks(part: ConsultPart) {
-  const { words, consult, state, change } = part;
+export function Looks(props: ConsultPart) {
+  const { words, consult, state, change } = props;
   const [look, setLook] = useState<1 | 2>(1);
   const [figure, setFigure] = useState<FigureId>(OF_REGION[consult.region]);
   const [zone, setZone] = useState<Zone>(
@@ -58,6 +58,17 @@ export function Looks(part: ConsultPart) {
   }
   function set(values: Record<string, number>) {
     change({ looks: { ...consult.looks, [zone]: { ...consult.looks[zone], ...values } } });
+  }
+  const clear = Object.fromEntries(findings.map((finding) => [finding.id, 0]));
+  const region = words.zones.filter(
+    (z) => figureOf(z.id) === figure && z.region === consult.region,
+  );
+  const rest = region.filter(({ id }) => !seen.includes(id));
+  const part = words.regions.find(({ id }) => id === consult.region)?.label ?? "area";
+  function clearRest() {
+    const looks = { ...consult.looks };
+    for (const { id } of rest) looks[id] = { ...looks[id], ...clear };
+    change({ looks });
   }
   const looked = { 1: state.look1, 2: state.look2 };
 
@@ -108,16 +119,17 @@ export function Looks(part: ConsultPart) {
           </span>
         </div>
       ))}
-      <div className="pad-small">
-        <Button
-          size="small"
-          color="inherit"
-          onClick={() => set(Object.fromEntries(findings.map((finding) => [finding.id, 0])))}
-        >
+      <div className="pad-small row wrap">
+        <Button size="small" color="inherit" onClick={() => set(clear)}>
           Nothing on the {zoneName(zone)}
         </Button>
+        {rest.length > 0 && (
+          <Button size="small" onClick={clearRest}>
+            Nothing on the rest of the {part}
+          </Button>
+        )}
       </div>
-      {look === 2 && <LampOf {...part} zone={zone} />}
+      {look === 2 && <LampOf {...props} zone={zone} />}
     </section>
   );
 }

@@ -274,6 +274,7 @@ final class Browser implements AutoCloseable {
 
   /// Draws a signature with a finger in the field that has this name.
   void draw(String field) {
+    taps++;
     WebElement pad =
         with(
             By.xpath("//*[@role='img'][starts-with(@aria-label,%s)]".formatted(quote(field))),

@@ -79,7 +79,9 @@ abstract class Journey {
   }
 
   /// The same by touch, with a signature that is drawn.
-  void signConsentByTouch(String client) {
+  ///
+  /// @param families signed for then
+  void signConsentByTouch(String client, int families) {
     browser.press("Read and sign consent");
     for (String statement :
         new String[] {"I have read this", "I have told", "I will keep out", "I may end"}) {
@@ -88,7 +90,7 @@ abstract class Journey {
     browser.draw("Signature of " + client);
     browser.axe("the consent, signed by touch");
     browser.press("Sign consent");
-    browser.see("8 of 11 families");
+    browser.see(families + " of 11 families");
   }
 
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.

@@ -53,7 +53,7 @@ class NewClientOnTabletJourney extends Journey {
         }) {
       browser.press(group + ": none of the rest applies");
     }
-    signConsentByTouch("Edda Brim");
+    signConsentByTouch("Edda Brim", 8);
     browser.click(Browser.containing("lactic signed"));
     browser.see("Signed by Edda Brim");
     assertThat(
