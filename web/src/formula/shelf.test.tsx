@@ -36,10 +36,10 @@ const GEL: Product = {
   seriesMost: 6,
   peelingFirst: 0,
   peelingLast: 0,
-  doneWhen: "the gel has turned clear",
+  doneWhen: "it has gone matt all over",
   bufferedInWater: false,
   warms: false,
-  measure: "4 pumps",
+  measure: "1 level scoop",
 };
 
 const column = (

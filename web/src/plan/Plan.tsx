@@ -105,7 +105,7 @@ export default function Plan({ visit }: StationProps) {
 function Prep({ station }: { station: PlanStation }) {
   const late = station.prep.filter((step) => step.late).length;
   return (
-    <section aria-label="Back from the date">
+    <section aria-label="Back from the date" tabIndex={0}>
       <Strip title="Back from the date" code={late === 0 ? "in time" : `${late} late`} />
       {station.prep.map((step) => (
         <div key={step.what} className={cx("line", "dated", step.late ? "warn" : "")}>

@@ -153,7 +153,10 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
         .distinct()
         .forEach(free -> add(lines, free, Mark.FREE, returning(rules, free)));
 
-    add(lines, day.plusDays(superficial ? 1 : 0), "tightness is as expected");
+    add(
+        lines,
+        day.plusDays(superficial ? 1 : 0),
+        "the skin may feel a size too small; that is meant to be");
     if (flaking.expected()) {
       add(
           lines,

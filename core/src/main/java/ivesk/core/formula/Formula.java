@@ -158,7 +158,7 @@ public record Formula(
   /// @param bufferedInWater base already in it may be taken off the neutraliser; never inferred
   ///   from the pH of a gel or alcohol
   /// @param warms holds a warming agent
-  /// @param measure of one layer as the maker gives it, such as "4 pumps"; may be empty
+  /// @param measure of one layer as the maker gives it, such as "1 level scoop"; may be empty
   /// @param staysHours hours until it is washed off, for what stays
   /// @param maker as printed; may be empty
   /// @param replaces code of the shipped formula in whose place it stands on the rack

@@ -171,7 +171,8 @@ class DemoScenario implements ApplicationRunner {
 
   /// Dry and dull at 71; signed two hours ago.
   private void greta() {
-    UUID client = client("Greta Sollund", 71, "retired netmaker", 162, 58, "", "feels cold easily");
+    UUID client =
+        client("Greta Sollund", 71, "retired netmaker", 162, 58, "", "a blanket, her feet freeze");
     Consult skin =
         skin(Phototype.I, 5, Oil.DRY, Sensitivity.NORMAL)
             .goals(Map.of(DRYNESS, 3, DULLNESS, 2, FINE_LINES, 1), DRYNESS, DULLNESS)
@@ -237,7 +238,8 @@ class DemoScenario implements ApplicationRunner {
 
   /// Shallow scars; a full mandelic series and one superficial peel open the first TCA.
   private void yara() {
-    UUID client = client("Yara Minhas", 31, "cook", 167, 61, "", "claustrophobia");
+    UUID client =
+        client("Yara Minhas", 31, "cook", 167, 61, "", "nothing over her eyes: claustrophobia");
     Consult skin =
         skin(Phototype.III, 18, Oil.COMBINATION, Sensitivity.RESILIENT)
             .goals(Map.of(SCARS_SHALLOW, 3, ROUGHNESS, 2, SUN_DAMAGE, 1), SCARS_SHALLOW, ROUGHNESS)

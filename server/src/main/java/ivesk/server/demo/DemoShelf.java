@@ -135,9 +135,9 @@ class DemoShelf {
         6,
         0,
         0,
-        "the gel has turned clear",
+        "it has gone matt all over",
         false,
         false,
-        "4 pumps");
+        "1 level scoop");
   }
 }

@@ -1,0 +1,108 @@
+package ivesk.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+
+/// Every view and dialog on the desktop, the tablet, and at 200 %: accessible, and no wider than
+/// the screen.
+class EveryViewJourney extends Journey {
+  private final List<String> tooWide = new ArrayList<>();
+  private String size;
+
+  @ParameterizedTest
+  @CsvSource({"1280, 800", "820, 1180", "640, 400"})
+  void isAccessibleAndFits(int wide, int high) {
+    size = wide + "x" + high + ", ";
+    browser.size(wide, high);
+    desk();
+    stations();
+    couch();
+    browser.open("/");
+    browser.press("Sign out");
+    browser.see("Sign out all the same");
+    look("the question before signing out");
+    browser.press("Sign out all the same");
+    browser.see("Password");
+    look("sign-in");
+    assertThat(tooWide).isEmpty();
+  }
+
+  private void look(String view) {
+    browser.axe(size + view);
+    long over =
+        (Long)
+            browser.driver.executeScript(
+                "return document.documentElement.scrollWidth - window.innerWidth");
+    if (over > 0) tooWide.add(size + view + ": " + over + " px");
+  }
+
+  private void desk() {
+    browser.see("Leave it to 8:00");
+    look("Today");
+    browser.press("New visit");
+    look("a new visit");
+    browser.press("Leave");
+    browser.click(By.cssSelector("[aria-label^='Change ']"));
+    look("a visit changed");
+    browser.press("Leave");
+    browser.open("/clients");
+    browser.see("Oumar Belgrave");
+    look("Clients");
+    browser.press("Oumar Belgrave");
+    browser.see("VISITS");
+    look("the chart");
+    browser.press("Edit");
+    look("a client's form");
+    browser.press("Leave");
+    for (String room : new String[] {"bench", "shelf", "shelf/SAL-20", "practice"}) {
+      browser.open("/" + room);
+      Browser.settle(400);
+      look(room);
+    }
+  }
+
+  private void stations() {
+    show("Ishani Velloor", "consult");
+    look("Consult");
+    browser.press("Add a home product");
+    look("a home product");
+    browser.press("Leave");
+    show("Adaeze Orland", "screen");
+    look("Screen");
+    browser.press("Enter a peel done elsewhere");
+    look("a peel done elsewhere");
+    browser.press("Leave");
+    browser.press("Read and sign consent");
+    look("the consent");
+    browser.press("Leave");
+    browser.press("Place a patch test");
+    look("a patch test");
+    browser.press("Leave");
+    browser.press("Move the date");
+    look("the date moved");
+    browser.press("Leave");
+    show("Ishani Velloor", "choose");
+    look("Choose");
+    browser.press("Try numbers");
+    look("Choose, numbers tried");
+    show("Ishani Velloor", "plan");
+    browser.see("BACK FROM THE DATE");
+    look("Plan");
+  }
+
+  private void couch() {
+    show("Jonas Arkwright", "treat");
+    browser.see("with client");
+    look("Treat");
+    browser.press("note");
+    look("Treat, a note");
+    browser.click(Browser.containing("close"));
+    browser.press("alarm");
+    look("Treat, the alarms");
+  }
+}
