@@ -137,7 +137,7 @@ function WhoStrip({ visit }: { visit: Visit }) {
           </>
         )}
         {visit.treatmentId === undefined && !visit.cancelled && (
-          <Button size="small" color="inherit" onClick={() => setChanging(true)}>
+          <Button size="small" color="inherit" sx={{ ml: 1.5 }} onClick={() => setChanging(true)}>
             change
           </Button>
         )}

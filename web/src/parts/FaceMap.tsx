@@ -63,6 +63,17 @@ export function FaceMap({
         {drawn.outlines.map((path) => (
           <path key={path} d={path} className={cx("outline")} />
         ))}
+        {onPick &&
+          (Object.keys(drawn.paths) as Zone[])
+            .filter((zone) => zones[zone])
+            .map((zone) => (
+              <path
+                key={zone}
+                d={drawn.paths[zone]}
+                className={cx("reach")}
+                onClick={() => onPick(zone)}
+              />
+            ))}
         {(Object.keys(drawn.paths) as Zone[]).map((zone) => (
           <ZoneShape key={zone} drawn={drawn} zone={zone} look={zones[zone]} onPick={onPick} />
         ))}

@@ -197,17 +197,19 @@ export function Ribbon({
       <div className={cx("reading")} aria-live="polite">
         {reading && `${clock(reading.at * 1000)} · ${reading.label}`}
       </div>
-      <table className="hidden" id={tableId}>
-        <caption>{label}</caption>
-        <tbody>
-          {points.map((point, i) => (
-            <tr key={i}>
-              <th scope="row">{clock(point.at * 1000)}</th>
-              <td>{point.label}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <div className="hidden">
+        <table id={tableId}>
+          <caption>{label}</caption>
+          <tbody>
+            {points.map((point, i) => (
+              <tr key={i}>
+                <th scope="row">{clock(point.at * 1000)}</th>
+                <td>{point.label}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </div>
   );
 }

@@ -24,16 +24,18 @@ export function Numbers() {
           An alarm has no number to call until {missing === 1 ? "it is" : "they are"} set here.
         </p>
       )}
-      {numbers &&
-        KINDS.map(({ kind, label, field }) => (
-          <NumberLine
-            key={kind}
-            kind={kind}
-            label={label}
-            number={numbers[field] ?? ""}
-            maySet={numbers.maySet}
-          />
-        ))}
+      <div className="pad-small stack">
+        {numbers &&
+          KINDS.map(({ kind, label, field }) => (
+            <NumberLine
+              key={kind}
+              kind={kind}
+              label={label}
+              number={numbers[field] ?? ""}
+              maySet={numbers.maySet}
+            />
+          ))}
+      </div>
     </>
   );
 }

@@ -283,7 +283,7 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "whitening", key: "w", word: "whitening" },
   { name: "hot", key: "h", word: "hot spot" },
   { name: "quality", key: "q", word: "quality" },
-  { name: "response", key: "s", word: "asleep, numbed" },
+  { name: "response", key: "s", word: "asleep, numb" },
   { name: "note", key: "n", word: "note" },
   { name: "alarm", key: "a", word: "alarm" },
 ];

@@ -97,8 +97,12 @@ final class Browser implements AutoCloseable {
   }
 
   void signIn() {
+    signIn("ines");
+  }
+
+  void signIn(String who) {
     open("/");
-    type("Name", "ines");
+    type("Name", who);
     type("Password", "harbour");
     press("Sign in");
     see("visits");
