@@ -93,7 +93,7 @@ export function Ribbon({
               height={LANES.steps}
               className={cx("step", step.kind)}
             />
-            {x(step.end) - x(step.start) > step.label.length * 6.4 && (
+            {x(step.end) - x(step.start) > step.label.length * 7.6 + 8 && (
               <text
                 x={x(step.start) + 6}
                 y={(withSteps ? top.steps : top.layers) + 20}

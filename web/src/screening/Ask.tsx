@@ -45,7 +45,7 @@ export const Ask = memo(function Ask({
     families: question.families,
   };
   return (
-    <div className={cx("question")}>
+    <div className={cx("question", question.choice === undefined && "unasked")}>
       {!question.answered && <i className={cx("open")} aria-hidden="true" />}
       <span className="grow">
         {question.text}

@@ -10,13 +10,10 @@ export function ShutList({ shut }: { shut: Tile["shut"] }) {
   return (
     <ul className={cx("shut-list")}>
       {shut.map((reason) => (
-        <li key={reason.ruleId + reason.words}>
-          <span className="mono">{reason.ruleId}</span>
-          <span>
-            {reason.words}
-            {reason.until && `, until ${day(reason.until)}`}
-            {reason.opens && <small>opens with: {reason.opens}</small>}
-          </span>
+        <li key={reason.ruleId + reason.words} title={reason.ruleId}>
+          {reason.words}
+          {reason.until && `, until ${day(reason.until)}`}
+          {reason.opens && <small>opens with: {reason.opens}</small>}
         </li>
       ))}
     </ul>
