@@ -1,4 +1,5 @@
 import classNames from "classnames/bind";
+import { CLEARINGS } from "../api/enumWords";
 import type { Tile } from "../api/types";
 import { day } from "../parts/words";
 import styles from "./ShutList.module.css";
@@ -13,7 +14,7 @@ export function ShutList({ shut }: { shut: Tile["shut"] }) {
         <li key={reason.ruleId + reason.words} title={reason.ruleId}>
           {reason.words}
           {reason.until && `, until ${day(reason.until)}`}
-          {reason.opens && <small>opens with: {reason.opens}</small>}
+          {CLEARINGS[reason.opens] && <small>opens with: {CLEARINGS[reason.opens]}</small>}
         </li>
       ))}
     </ul>

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Hydration;
@@ -45,6 +46,7 @@ class WordsTest {
             + table("LOOK_FINDINGS", LookFinding.values(), LookFinding::label)
             + table("OILS", Oil.values(), Oil::label)
             + table("HYDRATIONS", Hydration.values(), Hydration::label)
+            + table("CLEARINGS", Clearing.values(), Clearing::words)
             + table("OUTCOMES", PeelOutcome.values(), PeelOutcome::label)
             + table("FAMILIES", Family.values(), Family::label)
             + table("SUBSTANCES", Substance.values(), Substance::label)

@@ -320,7 +320,7 @@ class VisitPath {
       Optional<TreatmentState> state) {
     return switch (station) {
       case CONSULT ->
-          facts.skin().phototype().map(type -> "type " + type).orElse("phototype open")
+          facts.skin().phototype().map(type -> "type " + type).orElse("type open")
               + " · "
               + Words.count(facts.skin().goals().size(), "goal");
       case SCREEN ->
