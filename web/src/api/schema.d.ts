@@ -1712,6 +1712,18 @@ export interface components {
             stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
         };
+        Corrected: {
+            /** Format: date-time */
+            at?: string;
+            /** Format: uuid */
+            event: string;
+            reason: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "Corrected";
+        };
         Counsel: {
             instead: string[];
             refer?: string;
@@ -1828,13 +1840,15 @@ export interface components {
         EventView: {
             /** Format: date-time */
             at: string;
+            /** @enum {string} */
+            correctable: "WHOLE" | "TIME" | "NOTHING";
             fact?: components["schemas"]["Fact"];
             /** Format: uuid */
             id: string;
             takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -3262,6 +3276,7 @@ export interface components {
             plan: components["schemas"]["PlanView"];
             /** Format: int32 */
             prepAnswer?: number;
+            recalculated: boolean;
             /** @enum {string} */
             response: "AWAKE" | "ASLEEP" | "NUMBED";
             /** Format: date-time */

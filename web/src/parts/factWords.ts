@@ -11,7 +11,7 @@ import {
   WHITENING,
 } from "../api/enumWords";
 import type { Fact, Zone } from "../api/types";
-import { minutes, plural, zoneName } from "./words";
+import { minutes, plural, second, zoneName } from "./words";
 
 /** What happened, as the session log says it; a new kind of fact has no words until it has them here. */
 export function factWords(fact: Fact): string {
@@ -62,6 +62,10 @@ export function factWords(fact: Fact): string {
       }, ${plural(fact.next.layers, "layer")}`;
     case "TakenBack":
       return "taken back";
+    case "Corrected":
+      return fact.at === undefined
+        ? `corrected, it did not happen: ${fact.reason}`
+        : `corrected, it happened at ${second(fact.at)}: ${fact.reason}`;
     case "AlarmStepDone":
       return ALARM_STEPS[fact.step];
     case "EarlyEndExplained":

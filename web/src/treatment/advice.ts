@@ -1,6 +1,9 @@
 import type { Advice, Cue, NewEvent, Treatment } from "../api/types";
 
 /** The cue whose time has come last; none before the first. */
+/** Said with the advice once an entry was corrected. */
+export const RECALCULATED = " Worked out again after a correction.";
+
 export function cueAt(treatment: Treatment, now: number): Cue | undefined {
   return treatment.cues.findLast((cue) => Date.parse(cue.at) <= now);
 }

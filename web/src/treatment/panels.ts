@@ -15,6 +15,7 @@ export type PanelName =
   | "alarm"
   | "why"
   | "note"
+  | "correct"
   | "pass"
   | "legend";
 
@@ -138,6 +139,7 @@ export function options(name: PanelName, treatment: Treatment, chosen: Zone[]): 
         fact: { type: "EarlyEndExplained", reason },
       }));
     case "note":
+    case "correct":
     case "pass":
     case "legend":
       return [];

@@ -66,6 +66,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
     visitId: "v1",
     seq: 20,
     serverNow: at(30),
+    recalculated: false,
     phase: "ACID",
     plan: {
       formulaCode: "SAL-10",
@@ -420,6 +421,7 @@ describe("the ribbon of a treatment", () => {
             at: at(30),
             who: "ines",
             takenBack: false,
+            correctable: "WHOLE",
             fact: { type: "SensationAnswered", value: 3 },
           },
           {
@@ -427,6 +429,7 @@ describe("the ribbon of a treatment", () => {
             at: at(50),
             who: "ines",
             takenBack: false,
+            correctable: "WHOLE",
             fact: { type: "RednessSeen", grades: { NOSE: 1 } },
           },
           {
@@ -434,6 +437,7 @@ describe("the ribbon of a treatment", () => {
             at: at(70),
             who: "ines",
             takenBack: false,
+            correctable: "WHOLE",
             fact: { type: "WipeTested", zones: ["CHIN"], cameOff: true },
           },
           {
@@ -441,6 +445,7 @@ describe("the ribbon of a treatment", () => {
             at: at(-50),
             who: "ines",
             takenBack: false,
+            correctable: "WHOLE",
             fact: { type: "RednessSeen", grades: { NOSE: 0 } },
           },
         ],
@@ -469,6 +474,7 @@ describe("the ribbon of a treatment", () => {
             at: at(180),
             who: "ines",
             takenBack: false,
+            correctable: "WHOLE",
             fact: { type: "EndingStarted", row: "LIMIT" },
           },
         ],

@@ -178,6 +178,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
                 row={undefined}
                 keys={keys}
                 onSay={say}
+                onOpen={setPanel}
                 onClose={close}
               />
             ) : (

@@ -11,7 +11,7 @@ import type { KeyBinding } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
 import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
-import { adviceNow, NO_ADVICE } from "../advice";
+import { adviceNow, NO_ADVICE, RECALCULATED } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait, takeBack, TakeBackKey } from "../Couch";
 import type { PanelName } from "../panels";
@@ -129,7 +129,10 @@ function Settling({
           </div>
           <div className={cx("settle-line")} role="status">
             <h1>{advice.line}</h1>
-            <p className="soft">{advice.reason}</p>
+            <p className="soft">
+              {advice.reason}
+              {treatment.recalculated && RECALCULATED}
+            </p>
           </div>
           {panel ? (
             <Panel
@@ -139,6 +142,7 @@ function Settling({
               row={undefined}
               onSay={say}
               keys={keys}
+              onOpen={setPanel}
               onClose={close}
             />
           ) : (

@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import type { Advice } from "../../api/types";
 import { left } from "../../parts/words";
-import { NO_ADVICE } from "../advice";
+import { NO_ADVICE, RECALCULATED } from "../advice";
 import treatStyles from "./Treat.module.css";
 import styles from "./AdviceBox.module.css";
 
@@ -29,11 +29,14 @@ const ACTION: Record<Advice["action"], string> = {
 /** One large line, its reason, and one key to take it. */
 export function AdviceBox({
   advice,
+  recalculated,
   now,
   onAct,
   onPass,
 }: {
   advice: Advice | null;
+  /** An entry before it was corrected. */
+  recalculated: boolean;
   now: number;
   onAct: (action: Advice["action"]) => void;
   onPass: () => void;
@@ -51,7 +54,10 @@ export function AdviceBox({
             <span aria-hidden="true"> {left(until)}</span>
           )}
         </h1>
-        <p>{shown.reason}</p>
+        <p>
+          {shown.reason}
+          {advice && recalculated && RECALCULATED}
+        </p>
         {advice && advice.steps.length > 0 && (
           <ol>
             {advice.steps.map((step) => (

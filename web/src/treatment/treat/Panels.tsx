@@ -7,6 +7,7 @@ import { FaceLegend } from "../../parts/FaceMap";
 import { KeyHelp } from "../../parts/KeyHelp";
 import type { KeyBinding } from "../../parts/useKeys";
 import { zoneName } from "../../parts/words";
+import { Correct } from "./Correct";
 import { options, owed, type PanelName, placeOf } from "../panels";
 import styles from "./Panels.module.css";
 
@@ -22,13 +23,14 @@ interface PanelProps {
   /** Of the screen behind it. */
   keys: KeyBinding[];
   onSay: (fact: Fact) => void;
+  onOpen: (name: PanelName) => void;
   onClose: () => void;
 }
 
 const REASONS = ["falling already", "client wants to go on", "one zone only, watched"];
 
 /** What is being entered; it takes the place of the row of keys until it is done. */
-export function Panel({ name, treatment, chosen, row, keys, onSay, onClose }: PanelProps) {
+export function Panel({ name, treatment, chosen, row, keys, onSay, onOpen, onClose }: PanelProps) {
   const say = (fact: Fact) => {
     onSay(fact);
     onClose();
@@ -57,12 +59,18 @@ export function Panel({ name, treatment, chosen, row, keys, onSay, onClose }: Pa
         </Button>
       ))}
       {name === "note" && (
-        <Words
-          label="Note"
-          button="Keep note"
-          onWords={(text) => say({ type: "NoteWritten", text })}
-        />
+        <>
+          <Words
+            label="Note"
+            button="Keep note"
+            onWords={(text) => say({ type: "NoteWritten", text })}
+          />
+          <Button color="inherit" onClick={() => onOpen("correct")}>
+            Correct an entry
+          </Button>
+        </>
       )}
+      {name === "correct" && <Correct treatment={treatment} onSay={say} />}
       {name === "why" && (
         <Words
           label="Ended sooner, because"
@@ -108,6 +116,8 @@ function titleOf(name: PanelName, treatment: Treatment, chosen: Zone[]): string 
       return chosen[0] ? chosen.map(zoneName).join(", ") : "Tap a zone, or z";
     case "note":
       return "Note";
+    case "correct":
+      return "Which entry was wrong";
     case "why":
       return "Ended before its least time: why";
     case "pass":

@@ -212,7 +212,13 @@ function Couch({
         </section>
         <section className={cx("treat-now", { entering: panel })} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
-          <AdviceBox advice={advice} now={now} onAct={act} onPass={() => setPanel("pass")} />
+          <AdviceBox
+            advice={advice}
+            recalculated={treatment.recalculated}
+            now={now}
+            onAct={act}
+            onPass={() => setPanel("pass")}
+          />
           {panel ? (
             <Panel
               name={panel}
@@ -221,6 +227,7 @@ function Couch({
               row={row}
               keys={keys}
               onSay={(fact) => say(fact)}
+              onOpen={setPanel}
               onClose={close}
             />
           ) : (

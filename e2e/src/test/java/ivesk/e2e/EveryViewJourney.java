@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
 
 /// Every view and dialog on the desktop, the tablet, and at 200 %: accessible, and no wider than
 /// the screen.

@@ -93,6 +93,8 @@ public final class Treatment {
               state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
               "this is no step of the ending");
       case TakenBack(var mistaken) -> takeBack(state, mistaken, at);
+      // Judged by the whole log: Correction.
+      case TreatmentEvent.Corrected _ -> Optional.empty();
       case EarlyEndExplained explained ->
           when(!whyOwed(state), "it was not ended before its least time");
       case LeavingChecked checked ->
@@ -191,9 +193,9 @@ public final class Treatment {
   private static Optional<String> takeBack(TreatmentState state, UUID mistaken, Instant at) {
     Optional<TreatmentState.Last> last = state.last().filter(one -> one.event().equals(mistaken));
     if (last.isEmpty()) {
-      return Optional.of("something else was said since; it is corrected by a note");
+      return Optional.of("something else was said since; correct its entry");
     }
-    return when(at.isAfter(last.get().until()), "ten seconds are over; it is corrected by a note");
+    return when(at.isAfter(last.get().until()), "ten seconds are over; correct its entry");
   }
 
   private static Optional<String> alarmStands(TreatmentPlan plan, TreatmentState state) {

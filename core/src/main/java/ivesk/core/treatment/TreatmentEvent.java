@@ -213,6 +213,15 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// log.
   public record TakenBack(UUID event) implements Recorded {}
 
+  /// An entry was wrong. Both stay in the log; the treatment is read as corrected.
+  ///
+  /// @param at when it happened; empty when it did not happen
+  public record Corrected(UUID event, Optional<Instant> at, String reason) implements Recorded {
+    public Corrected {
+      Require.text("reason", reason, 500);
+    }
+  }
+
   /// Why it was ended before the least time of its label.
   public record EarlyEndExplained(String reason) implements Ending {
     public EarlyEndExplained {

@@ -49,23 +49,24 @@ public record TreatmentState(
         Optional.empty());
   }
 
-  /// The state after all events, the first of which opened the treatment.
+  /// The state after all events, the first of which opened the treatment, as corrected.
   ///
   /// @throws IllegalArgumentException when there is no event
   public static TreatmentState replay(TreatmentPlan plan, List<TreatmentEvent> events) {
     if (events.isEmpty()) throw new IllegalArgumentException("a treatment has at least one event");
     TreatmentState state = opened(plan, events.getFirst().at());
-    for (TreatmentEvent event : events) state = state.after(plan, event);
+    for (TreatmentEvent event : Correction.applied(events)) state = state.after(plan, event);
     return state;
   }
 
-  /// The state after one more event.
+  /// The state after one more event; a correction reaches back, and asks for a replay.
   public TreatmentState after(TreatmentPlan plan, TreatmentEvent event) {
     if (event.fact() instanceof TreatmentEvent.TakenBack(var mistaken)) {
       return last.filter(one -> one.event().equals(mistaken))
           .map(one -> one.before().at(event.at()))
           .orElseGet(() -> at(event.at()));
     }
+    if (event.fact() instanceof TreatmentEvent.Corrected) return at(event.at());
     Phase next = phase.after(event.fact(), plan, ending);
     return new TreatmentState(
         next,

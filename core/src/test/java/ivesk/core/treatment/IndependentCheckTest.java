@@ -18,6 +18,7 @@ import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -668,6 +669,84 @@ class IndependentCheckTest {
       peel.say(64, red);
       assertThat(peel.refuses(65, red)).isPresent();
       assertThat(peel.state().zones().get(CHIN).redness()).isZero();
+    }
+  }
+
+  /// domain/13: later by a correction with a reason.
+  @Nested
+  class Corrections {
+
+    private Optional<String> refused(Peel peel, Corrected correction) {
+      return Correction.refuse(peel.events(), correction);
+    }
+
+    private Corrected didNot(TreatmentEvent event) {
+      return new Corrected(event.id(), Optional.empty(), "a mis-tap, seen later");
+    }
+
+    @Test
+    void whatWasSeenIsTakenOutAndTheTreatmentIsReadAsIfItHadNotBeen() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      peel.white(70, Whitening.F3, CHIN);
+      TreatmentEvent mistaken = peel.events().getLast();
+      peel.feels(90, 4);
+      assertThat(peel.rowAt(91)).isEqualTo(3);
+      Corrected correction = didNot(mistaken);
+      assertThat(refused(peel, correction)).isEmpty();
+      int entries = peel.events().size();
+      peel.say(95, correction);
+      assertThat(peel.events()).hasSize(entries + 1).contains(mistaken);
+      assertThat(peel.state().zones().get(CHIN).whitening()).isEqualTo(Whitening.NONE);
+      assertThat(peel.rowAt(96)).isEqualTo(14);
+      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(Correction.gone(peel.events())).containsExactly(mistaken.id());
+      assertThat(refused(peel, correction).orElseThrow()).contains("nothing follows");
+      // A correction is not taken back by the key of a mis-tap.
+      assertThat(peel.refuses(97, new TakenBack(peel.events().getLast().id()))).isPresent();
+    }
+
+    @Test
+    void whatStartsOrEndsAcidIsCorrectedInTimeOnly() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      peel.say(200, new EndingStarted(Optional.empty()));
+      TreatmentEvent end = peel.events().getLast();
+      assertThat(refused(peel, didNot(end)).orElseThrow()).contains("in time only");
+      Corrected sooner = new Corrected(end.id(), Optional.of(at(180)), "said before it was tapped");
+      assertThat(refused(peel, sooner)).isEmpty();
+      peel.say(210, sooner);
+      assertThat(peel.state().endedAt()).contains(at(180));
+      assertThat(peel.state().contact(at(300))).hasSeconds(180);
+      assertThat(Correction.happened(end, peel.events())).isEqualTo(at(180));
+      // Once more: the last word holds.
+      peel.say(220, new Corrected(end.id(), Optional.of(at(190)), "ten seconds later after all"));
+      assertThat(peel.state().endedAt()).contains(at(190));
+    }
+
+    @Test
+    void theOrderOfWhatWasSaidStays() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3).feels(120, 4);
+      TreatmentEvent second = peel.events().getLast();
+      for (int seconds : new int[] {59, 131}) {
+        peel.red(130, 1, CHIN);
+        assertThat(
+                refused(peel, new Corrected(second.id(), Optional.of(at(seconds)), "another time")))
+            .as("%d s", seconds)
+            .isPresent();
+      }
+      assertThat(refused(peel, new Corrected(second.id(), Optional.of(at(60)), "another time")))
+          .isEmpty();
+    }
+
+    @Test
+    void anAlarmEndsByWordsAndNotByACorrection() {
+      Peel peel = Peel.of("MAN-20").onSkin().say(30, new SignSeen(Sign.EYE));
+      assertThat(refused(peel, didNot(peel.events().getLast())).orElseThrow())
+          .contains("write a note");
+      assertThat(
+              refused(
+                  peel,
+                  new Corrected(java.util.UUID.randomUUID(), Optional.empty(), "of another peel")))
+          .isPresent();
     }
   }
 

@@ -5,6 +5,7 @@ import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.Alarm;
+import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Cue;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
@@ -16,12 +17,12 @@ import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Sign;
 import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
-import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import ivesk.core.treatment.ZoneState;
@@ -35,7 +36,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /// A treatment as a screen needs it: what happened, what holds now, and every coming change.
 ///
@@ -84,6 +84,7 @@ record TreatmentView(
     boolean wipeOwed,
     boolean whyOwed,
     String summary,
+    boolean recalculated,
     Optional<UndoView> undo,
     List<EventView> events) {
 
@@ -129,8 +130,16 @@ record TreatmentView(
 
   /// An event as the ribbon reads it; the plan that opened it stands on its own.
   ///
-  /// @param takenBack it was a mistaken tap; nothing follows from it
-  record EventView(UUID id, Instant at, String who, Optional<Fact> fact, boolean takenBack) {}
+  /// @param at when it happened, as corrected
+  /// @param takenBack it was a mistaken tap, or taken out; nothing follows from it
+  /// @param correctable what of it may be corrected
+  record EventView(
+      UUID id,
+      Instant at,
+      String who,
+      Optional<Fact> fact,
+      boolean takenBack,
+      Correction.Scope correctable) {}
 
   static TreatmentView of(Live live, Instant now) {
     TreatmentState state = live.state();
@@ -189,11 +198,12 @@ record TreatmentView(
         state.zones().values().stream().anyMatch(ZoneState::wipeOwed),
         Treatment.whyOwed(state),
         Outcome.summary(live.plan(), state, now),
+        live.events().getLast().fact() instanceof Corrected,
         state
             .last()
             .filter(last -> live.events().size() > 1)
             .map(last -> new UndoView(last.event(), last.until())),
-        live.events().stream().map(event -> event(event, takenBack(live))).toList());
+        live.events().stream().map(event -> event(event, live)).toList());
   }
 
   private static CareView care(AfterProduct product, Live live) {
@@ -201,26 +211,21 @@ record TreatmentView(
         product,
         product.label(),
         live.events().stream()
-            .filter(event -> !takenBack(live).contains(event.id()))
+            .filter(event -> !Correction.gone(live.events()).contains(event.id()))
             .filter(
                 event -> event.fact() instanceof ProductApplied(var applied) && applied == product)
             .map(TreatmentEvent::at)
             .findFirst());
   }
 
-  private static Set<UUID> takenBack(Live live) {
-    return live.events().stream()
-        .flatMap(event ->
-            event.fact() instanceof TakenBack(var mistaken) ? Stream.of(mistaken) : Stream.empty())
-        .collect(Collectors.toSet());
-  }
-
-  private static EventView event(TreatmentEvent event, Set<UUID> takenBack) {
+  private static EventView event(TreatmentEvent event, Live live) {
+    boolean gone = Correction.gone(live.events()).contains(event.id());
     return new EventView(
         event.id(),
-        event.at(),
+        Correction.happened(event, live.events()),
         event.who(),
         event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()),
-        takenBack.contains(event.id()));
+        gone,
+        gone ? Correction.Scope.NOTHING : Correction.of(event.fact()));
   }
 }

@@ -2,6 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
+import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
@@ -132,7 +133,12 @@ public class Treatments implements VisitRecord {
     Instant now = now();
     Instant when = at.isAfter(now) ? now : at;
     if (when.isBefore(live.state().lastEventAt())) when = live.state().lastEventAt();
-    Optional<String> refused = Treatment.refuse(live.plan(), live.state(), fact, when);
+    Optional<String> refused =
+        Treatment.refuse(live.plan(), live.state(), fact, when)
+            .or(() ->
+                fact instanceof TreatmentEvent.Corrected correction
+                    ? Correction.refuse(live.events(), correction)
+                    : Optional.empty());
     if (refused.isPresent()) {
       String why = refused.get();
       throw new Refused(
@@ -142,8 +148,11 @@ public class Treatments implements VisitRecord {
     store.append(id, live.events().size() + 1, event, now);
     List<TreatmentEvent> events = new ArrayList<>(live.events());
     events.add(event);
-    Live after =
-        new Live(id, live.visitId(), live.plan(), live.state().after(live.plan(), event), events);
+    TreatmentState state =
+        fact instanceof TreatmentEvent.Corrected
+            ? TreatmentState.replay(live.plan(), events)
+            : live.state().after(live.plan(), event);
+    Live after = new Live(id, live.visitId(), live.plan(), state, events);
     if (after.state().phase().closed()) {
       store.close(id, when);
       audit.note(who, "close treatment", id);

@@ -1,0 +1,177 @@
+package ivesk.core.treatment;
+
+import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
+import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
+import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.Corrected;
+import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.FanTurned;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.TreatmentEvent.LayersExtended;
+import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
+import ivesk.core.treatment.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.ProductApplied;
+import ivesk.core.treatment.TreatmentEvent.QualityTold;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignResolved;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TakenBack;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.WorkedIn;
+import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
+import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/// Corrections of a log, once ten seconds are over. Both entries stay in it, and the treatment is
+/// folded as corrected. What was seen or said can be taken out; what starts or ends acid is
+/// corrected in time only.
+public final class Correction {
+  private Correction() {}
+
+  /// What of an entry may be corrected.
+  public enum Scope {
+    /// It can be taken out, or have another time.
+    WHOLE,
+    TIME,
+    NOTHING
+  }
+
+  public static Scope of(Fact fact) {
+    return switch (fact) {
+      case SensationAnswered _,
+          QualityTold _,
+          RednessSeen _,
+          WhiteningSeen _,
+          WipeTested _,
+          HotSpotFelt _,
+          ResponseNoted _,
+          WorkedIn _,
+          FanTurned _,
+          ProductApplied _ ->
+          Scope.WHOLE;
+      case LayerStarted _,
+          LayerCovered _,
+          ZoneReached _,
+          ZoneEnded _,
+          EndingStarted _,
+          AddOnPutOn _,
+          AddOnWipedOff _ ->
+          Scope.TIME;
+      case Opened _,
+          StepDone _,
+          GateADecided _,
+          TimerArmed _,
+          LayersExtended _,
+          AdviceTaken _,
+          AdviceDeclined _,
+          // An alarm ends by words, and never by being taken out.
+          SignSeen _,
+          SignResolved _,
+          AlarmStepDone _,
+          NextTimePlanned _,
+          NoteWritten _,
+          EarlyEndExplained _,
+          EndingStepDone _,
+          TakenBack _,
+          Corrected _,
+          LeavingChecked _,
+          Signed _ ->
+          Scope.NOTHING;
+    };
+  }
+
+  /// The log as corrected: without what was taken out, and with the later times.
+  static List<TreatmentEvent> applied(List<TreatmentEvent> events) {
+    Map<UUID, Corrected> corrected = new HashMap<>();
+    for (TreatmentEvent event : events) {
+      if (event.fact() instanceof Corrected correction) {
+        corrected.put(correction.event(), correction);
+      }
+    }
+    if (corrected.isEmpty()) return events;
+    return events.stream()
+        .filter(event ->
+            !corrected.containsKey(event.id()) || corrected.get(event.id()).at().isPresent())
+        .map(event ->
+            new TreatmentEvent(event.id(), at(event, corrected), event.who(), event.fact()))
+        .toList();
+  }
+
+  private static Instant at(TreatmentEvent event, Map<UUID, Corrected> corrected) {
+    return Optional.ofNullable(corrected.get(event.id())).flatMap(Corrected::at).orElse(event.at());
+  }
+
+  /// Entries from which nothing follows any more: taken back, or taken out.
+  public static Set<UUID> gone(List<TreatmentEvent> events) {
+    Set<UUID> ids = new HashSet<>();
+    for (TreatmentEvent event : events) {
+      if (event.fact() instanceof TakenBack(var mistaken)) ids.add(mistaken);
+      if (event.fact() instanceof Corrected(var wrong, var at, var why) && at.isEmpty()) {
+        ids.add(wrong);
+      }
+    }
+    return ids;
+  }
+
+  /// When an entry happened, as corrected.
+  public static Instant happened(TreatmentEvent event, List<TreatmentEvent> events) {
+    return applied(events).stream()
+        .filter(one -> one.id().equals(event.id()))
+        .map(TreatmentEvent::at)
+        .findFirst()
+        .orElse(event.at());
+  }
+
+  /// Why a correction cannot be made; empty when it can.
+  public static Optional<String> refuse(List<TreatmentEvent> events, Corrected correction) {
+    Optional<TreatmentEvent> wrong =
+        events.stream().filter(event -> event.id().equals(correction.event())).findFirst();
+    if (wrong.isEmpty()) return Optional.of("there is no such entry");
+    if (gone(events).contains(correction.event())) {
+      return Optional.of("nothing follows from this entry any more");
+    }
+    Scope scope = of(wrong.get().fact());
+    if (scope == Scope.NOTHING) {
+      return Optional.of("this entry is not corrected; write a note");
+    }
+    if (correction.at().isEmpty()) {
+      return scope == Scope.TIME
+          ? Optional.of("what starts or ends acid is corrected in time only")
+          : Optional.empty();
+    }
+    // The order of what was said stays: other entries rely on it.
+    List<TreatmentEvent> now = applied(events);
+    int place =
+        now.indexOf(
+            now.stream().filter(event -> event.id().equals(correction.event())).findFirst().get());
+    Instant at = correction.at().get();
+    boolean tooEarly = place > 0 && at.isBefore(now.get(place - 1).at());
+    boolean tooLate = place + 1 < now.size() && at.isAfter(now.get(place + 1).at());
+    return tooEarly || tooLate
+        ? Optional.of("its time lies between what was said before it and after it")
+        : Optional.empty();
+  }
+}
