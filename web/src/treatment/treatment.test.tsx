@@ -17,6 +17,7 @@ import { standingAlarms } from "./alarm/alarms";
 import { Queue } from "./queue";
 import { SensationKeys } from "./SensationKeys";
 import { contactOf } from "./treat/Clocks";
+import { Correct } from "./treat/Correct";
 import { options, type PanelName, panelKeys } from "./panels";
 import { answerKeys, useCouchKeys } from "./useCouchKeys";
 import { useTreatment } from "./useTreatment";
@@ -404,6 +405,46 @@ describe("the face", () => {
     expect(zones.FOREHEAD?.says).toBe("covered, redness 1, frost F1, wipe test owed");
     expect(zones.CHIN?.says).toBe("ended, hot spot 5");
     expect(zones.CHIN?.chosen).toBe(true);
+  });
+});
+
+describe("a wrong entry", () => {
+  const entry = (
+    id: string,
+    seconds: number,
+    fact: Fact,
+    correctable: "WHOLE" | "TIME" | "NOTHING",
+  ) => ({ id, at: at(seconds), who: "ines", takenBack: false, correctable, fact });
+  const said = treatment({
+    events: [
+      entry("layer", 0, { type: "LayerCovered" }, "TIME"),
+      entry("feels", 60, { type: "SensationAnswered", value: 9 }, "WHOLE"),
+      entry("note", 80, { type: "NoteWritten", text: "cold hands" }, "NOTHING"),
+    ],
+  });
+
+  it("did not happen, with a reason, or happened at another time", () => {
+    const say = vi.fn();
+    render(<Correct treatment={said} onSay={say} />);
+    expect(screen.getAllByRole("listitem").map((item) => item.textContent)).toEqual([
+      expect.stringContaining("feels 9"),
+      expect.stringContaining("layer covered"),
+    ]);
+    fireEvent.click(screen.getByText(/feels 9/));
+    expect(screen.getByText("It did not happen")).toHaveProperty("disabled", true);
+    fireEvent.change(screen.getByLabelText("What was wrong"), { target: { value: "slipped" } });
+    fireEvent.click(screen.getByText("It did not happen"));
+    expect(say).toHaveBeenLastCalledWith({ type: "Corrected", event: "feels", reason: "slipped" });
+    fireEvent.change(screen.getByLabelText("Seconds earlier"), { target: { value: "15" } });
+    fireEvent.click(screen.getByText("Correct its time"));
+    expect(say.mock.lastCall?.[0]).toMatchObject({ event: "feels", at: at(45) });
+  });
+
+  it("keeps what starts acid, at another time", () => {
+    render(<Correct treatment={said} onSay={() => undefined} />);
+    fireEvent.click(screen.getByText(/layer covered/));
+    expect(screen.queryByText("It did not happen")).toBeNull();
+    expect(screen.getByText("Correct its time")).toBeTruthy();
   });
 });
 
