@@ -98,7 +98,7 @@ export default function Shelf() {
             </p>
           )}
         </section>
-        <section className="side" aria-label="One formula">
+        <section className="side" aria-label="One formula" tabIndex={0}>
           {shelf.data && picked && (
             <ItemDetail key={picked.label.code} shelf={shelf.data} item={picked} />
           )}

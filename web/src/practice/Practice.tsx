@@ -66,7 +66,7 @@ export default function Practice() {
             </div>
           ))}
         </section>
-        <section className="side" aria-label="Numbers and kinds of home products">
+        <section className="side" aria-label="Numbers and kinds of home products" tabIndex={0}>
           <Numbers />
           <ProductKinds />
         </section>

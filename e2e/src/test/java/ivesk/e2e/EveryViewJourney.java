@@ -108,10 +108,10 @@ class EveryViewJourney extends Journey {
     show("Jonas Arkwright", "treat");
     browser.see("with client");
     look("Treat");
-    browser.press("note");
+    browser.click(Browser.containing("note"));
     look("Treat, a note");
     browser.click(Browser.containing("close"));
-    browser.press("alarm");
+    browser.click(Browser.containing("alarm"));
     look("Treat, the alarms");
   }
 }
