@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.By;
@@ -33,6 +34,18 @@ class EveryViewJourney extends Journey {
     look("the question before signing out");
     browser.press("Sign out all the same");
     browser.see("Password");
+    assertThat(tooWide).isEmpty();
+  }
+
+  @Test
+  void todayAndTheSheetFitOnAPhone() {
+    size = "390x844, ";
+    browser.size(390, 844);
+    browser.see("Leave it to 8:00");
+    look("Today");
+    show("Greta Sollund", "sheet");
+    browser.see("After your peel");
+    look("the sheet");
     assertThat(tooWide).isEmpty();
   }
 
