@@ -31,7 +31,12 @@ class RetiredConnectionsTest {
               + " SELECT visit_id, 0, 'RET-1' FROM visit_plan LIMIT 1",
           "PLAN_ZONE",
           "INSERT INTO plan_zone (visit_id, position, zone)"
-              + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1");
+              + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1",
+          "OUTSIDE_PEEL",
+          "INSERT INTO outside_peel"
+              + " (id, client_id, formula, region, done_on, outcome, seen, entered_at, entered_by)"
+              + " SELECT RANDOM_UUID(), id, 'RET-1', 'FACE', CURRENT_DATE, 'AS_PLANNED', TRUE,"
+              + " CURRENT_TIMESTAMP, 'ines' FROM client LIMIT 1");
 
   private Practice practice;
   private JdbcClient jdbc;

@@ -29,8 +29,9 @@ public final class RewordedCore extends ClassLoader {
   private static final Pattern ID =
       Pattern.compile("[A-Z0-9][A-Z0-9_-]*|[A-Z]( [A-Z])*|[^\\p{L}]*");
 
-  /// How days are written; no words.
-  private static final Pattern DATE = Pattern.compile("EEE d MMM.*|ddMMyy|uuuu.*|HH:mm");
+  /// How days and digits are written; no words.
+  private static final Pattern DATE =
+      Pattern.compile("EEE d MMM.*|MMMEd|ddMMyy|uuuu.*|HH:mm|nu|latn");
 
   private static final Set<String> IDS = ids();
 
