@@ -117,4 +117,31 @@ class ScreenJourney extends Journey {
     System.out.println("returning client, from the opened visit to the timer: " + taps + " taps");
     assertThat(taps).isLessThanOrEqualTo(14);
   }
+
+  /// What is on the skin counts from its own time, whatever was booked when.
+  @Test
+  void twoVisitsOnOneDay() {
+    browser.press("New visit");
+    browser.type("Client, or a new name", "Jonas");
+    browser.click(By.xpath("//li[@role='option'][contains(.,'Jonas Arkwright')]"));
+    browser.press("Add visit");
+    browser.see("Jonas Arkwright");
+    browser.open("/");
+    browser.see("Jonas Arkwright is booked twice this day, at");
+    secondVisitOfJonasWaits();
+
+    browser.open("/");
+    openVisit("Jonas Arkwright");
+    browser.see("Leave it to 8:00");
+    browser.keys("e");
+    settleAndSign("Jonas");
+    sign();
+    secondVisitOfJonasWaits();
+  }
+
+  private void secondVisitOfJonasWaits() {
+    show("Jonas Arkwright", "screen");
+    browser.see("WAIT");
+    browser.see("last peel");
+  }
 }
