@@ -269,7 +269,7 @@ export interface paths {
         };
         get: operations["clients"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -285,7 +285,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -332,7 +332,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["client"];
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first-start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patch-tests/{id}/reads": {
         parameters: {
             query?: never;
@@ -398,6 +414,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{username}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{username}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["practice"];
+        put: operations["set"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -428,7 +508,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["set_1"];
+        put: operations["set_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -460,7 +540,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["set"];
+        put: operations["set_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -527,6 +607,102 @@ export interface paths {
         put?: never;
         post: operations["choose_1"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["self"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirm"];
+        post: operations["factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self/factor/removal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withoutFactor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/self/sign-ins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end"];
         options?: never;
         head?: never;
         patch?: never;
@@ -686,6 +862,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["scanner"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["password_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["code"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["out"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1209,9 +1449,12 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Account: {
+            locked: boolean;
             name: string;
             /** @enum {string} */
             role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            /** @enum {string} */
+            scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
             username: string;
         };
         ActiveWords: {
@@ -1360,6 +1603,10 @@ export interface components {
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
+        AtTheSpot: {
+            username: string;
+            word: string;
+        };
         Attempt: {
             aboveSalonFigure: boolean;
             /** @enum {string} */
@@ -1390,6 +1637,17 @@ export interface components {
             thenFalling: boolean;
             /** Format: duration */
             window?: string;
+        };
+        Beginning: {
+            code: string;
+            emergency?: string;
+            name: string;
+            password: string;
+            poisonCentre?: string;
+            practice: components["schemas"]["PracticeView"];
+            /** @enum {string} */
+            scope: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
+            username: string;
         };
         BenchFormula: {
             aboveSalonFigure: boolean;
@@ -1461,6 +1719,20 @@ export interface components {
             /** @enum {string} */
             buffer: "PH_4_01" | "PH_7_00";
         };
+        ByCode: {
+            code: string;
+            password: string;
+            username: string;
+        };
+        ByPassword: {
+            code?: string;
+            password: string;
+            username: string;
+        };
+        ByPin: {
+            pin: string;
+            username: string;
+        };
         Cancelled: {
             why: string;
         };
@@ -1495,7 +1767,7 @@ export interface components {
             then?: components["schemas"]["NextStage"][];
         };
         ClearanceGiven: {
-            clinician?: components["schemas"]["SignIn"];
+            clinician?: components["schemas"]["AtTheSpot"];
             finding: string;
         };
         Client: {
@@ -1541,6 +1813,11 @@ export interface components {
             limitAt?: string;
             /** Format: date-time */
             settledAt?: string;
+        };
+        ClosedDay: {
+            /** Format: date */
+            day: string;
+            why: string;
         };
         ColourReading: {
             /** Format: date-time */
@@ -1849,6 +2126,15 @@ export interface components {
             who: string;
         };
         Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        Factor: {
+            key: string;
+            qr: string;
+            /** Format: int32 */
+            size: number;
+        };
+        FactorCode: {
+            code: string;
+        };
         FamilyColumn: {
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
@@ -2294,6 +2580,22 @@ export interface components {
         NewNumber: {
             number: string;
         };
+        NewPassword: {
+            fresh: string;
+            password: string;
+        };
+        NewPerson: {
+            name: string;
+            /** @enum {string} */
+            role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            /** @enum {string} */
+            scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
+            username: string;
+        };
+        NewPin: {
+            password: string;
+            pin: string;
+        };
         NewVisit: {
             /** Format: uuid */
             clientId: string;
@@ -2361,6 +2663,10 @@ export interface components {
             maySet: boolean;
             poisonCentre?: string;
         };
+        OneTimeCode: {
+            code: string;
+            username: string;
+        };
         Opened: {
             plan: components["schemas"]["TreatmentPlan"];
             /**
@@ -2406,7 +2712,7 @@ export interface components {
             what: string;
         };
         OverrideGiven: {
-            clinician?: components["schemas"]["SignIn"];
+            clinician?: components["schemas"]["AtTheSpot"];
             finding: string;
             reason: string;
         };
@@ -2471,6 +2777,10 @@ export interface components {
             /** Format: int32 */
             worstSensation?: number;
         };
+        PeopleView: {
+            people: components["schemas"]["PersonView"][];
+            roles: components["schemas"]["RoleView"][];
+        };
         PermeabilityAnswer: {
             /** Format: double */
             cmPerHour: number;
@@ -2480,6 +2790,28 @@ export interface components {
         PermeabilityFacts: {
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        Person: {
+            locked: boolean;
+            name: string;
+            /** @enum {string} */
+            role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            /** @enum {string} */
+            scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
+        };
+        PersonView: {
+            hasFactor: boolean;
+            hasPassword: boolean;
+            hasPin: boolean;
+            locked: boolean;
+            name: string;
+            /** @enum {string} */
+            role: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            /** @enum {string} */
+            scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
+            /** Format: int32 */
+            signedIn: number;
+            username: string;
         };
         PhAnswer: {
             /** Format: double */
@@ -2619,6 +2951,14 @@ export interface components {
             options: components["schemas"]["OptionView"][];
             usual: string;
         };
+        PracticeView: {
+            closedDays: components["schemas"]["ClosedDay"][];
+            name: string;
+            opening: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            rooms: string[];
+            town: string;
+            zone: string;
+        };
         Preview: {
             /** Format: int64 */
             changed: number;
@@ -2715,6 +3055,9 @@ export interface components {
             actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
             name: string;
         };
+        Proof: {
+            password: string;
+        };
         QualityTold: {
             /** @enum {string} */
             quality: "COOL" | "TIGHT" | "TINGLE" | "HOT" | "STING" | "ITCH" | "THROB" | "NUMB" | "STICKY";
@@ -2773,6 +3116,9 @@ export interface components {
             standing: string;
             watch: string;
         };
+        RecoveryCodes: {
+            codes: string[];
+        };
         RednessSeen: {
             grades: {
                 [key: string]: number;
@@ -2822,6 +3168,12 @@ export interface components {
             id: "TCA" | "RESORCINOL";
             label: string;
             opened?: components["schemas"]["ClinicianOpening"];
+        };
+        RoleView: {
+            /** @enum {string} */
+            id: "OWNER" | "SUPERVISOR" | "THERAPIST" | "DESK";
+            label: string;
+            rights: string[];
         };
         RunningView: {
             advice: string;
@@ -2906,6 +3258,13 @@ export interface components {
             /** Format: double */
             weightKg?: number;
         };
+        SelfView: {
+            hasFactor: boolean;
+            hasPin: boolean;
+            /** Format: int32 */
+            recoveryCodesLeft: number;
+            signIns: components["schemas"]["SignInView"][];
+        };
         SensationAnswered: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2931,6 +3290,10 @@ export interface components {
         };
         Session: {
             account?: components["schemas"]["Account"];
+            byPin: components["schemas"]["ByPin"][];
+            practice?: string;
+            rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "PEOPLE")[];
+            started: boolean;
             zone: string;
         };
         ShelfItem: {
@@ -2975,9 +3338,16 @@ export interface components {
             until?: string;
             words: string;
         };
-        SignIn: {
-            password: string;
-            username: string;
+        SignInView: {
+            address: string;
+            browser: string;
+            here: boolean;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            seen: string;
+            /** Format: date-time */
+            since: string;
         };
         SignResolved: {
             note: string;
@@ -3847,7 +4217,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3871,7 +4241,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3960,7 +4330,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4056,6 +4426,28 @@ export interface operations {
             };
         };
     };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Beginning"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     read_1: {
         parameters: {
             query?: never;
@@ -4080,6 +4472,142 @@ export interface operations {
             };
         };
     };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPerson"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneTimeCode"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                username: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Person"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                username: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneTimeCode"];
+                };
+            };
+        };
+    };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeView"];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeView"];
+                };
+            };
+        };
+    };
     numbers: {
         parameters: {
             query?: never;
@@ -4100,7 +4628,7 @@ export interface operations {
             };
         };
     };
-    set_1: {
+    set_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4146,7 +4674,7 @@ export interface operations {
             };
         };
     };
-    set: {
+    set_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4283,6 +4811,160 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["RackView"];
                 };
+            };
+        };
+    };
+    self: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SelfView"];
+                };
+            };
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactorCode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecoveryCodes"];
+                };
+            };
+        };
+    };
+    factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Factor"];
+                };
+            };
+        };
+    };
+    withoutFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    pin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPin"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4559,6 +5241,90 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Scan"];
                 };
+            };
+        };
+    };
+    password_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByCode"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    pin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByPin"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -65,8 +65,8 @@ class ServerBench {
     get("/api/session");
     http.send(
         request("/api/sign-in")
-            .header("Content-Type", "application/x-www-form-urlencoded")
-            .POST(HttpRequest.BodyPublishers.ofString("username=ines&password=harbour"))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString("{\"username\":\"ines\",\"password\":\"harbour\"}"))
             .build(),
         HttpResponse.BodyHandlers.discarding());
     get("/api/session");

@@ -59,15 +59,19 @@ public final class Practice implements AutoCloseable {
 
   Practice signIn(String name, String password) {
     get("/api/session");
-    form("/api/sign-in", "username=" + name + "&password=" + password);
+    trySignIn(name, password);
     return this;
   }
 
-  Answer form(String path, String body) {
-    return send(
-        request(path)
-            .header("Content-Type", "application/x-www-form-urlencoded")
-            .POST(HttpRequest.BodyPublishers.ofString(body)));
+  Answer trySignIn(String name, String password) {
+    return post(
+        "/api/sign-in",
+        JSON.writeValueAsString(java.util.Map.of("username", name, "password", password)));
+  }
+
+  /// Another browser on the same server, where nobody is signed in.
+  Practice another() {
+    return new Practice(application);
   }
 
   Answer get(String path) {
@@ -130,6 +134,12 @@ public final class Practice implements AutoCloseable {
 
   private Answer send(HttpRequest.Builder request) {
     return send(request, http);
+  }
+
+  Answer any(String method, String path) {
+    return method.equals("GET")
+        ? get(path)
+        : method.equals("DELETE") ? delete(path) : write(method, path, "{}");
   }
 
   private static Answer send(HttpRequest.Builder request, HttpClient from) {

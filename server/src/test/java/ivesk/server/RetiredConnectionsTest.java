@@ -21,22 +21,38 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class RetiredConnectionsTest {
   /// Rows for tables that the demo leaves empty.
   private static final Map<String, String> ROWS =
-      Map.of(
-          "SETTLEMENT",
-          "INSERT INTO settlement (visit_id, kind, rule_id, said, words, by_whom, at)"
-              + " SELECT id, 'OVERRIDE', 'SCR-HAIR', 'waxed', 'calm', 'ines', CURRENT_TIMESTAMP"
-              + " FROM visit LIMIT 1",
-          "PLAN_STAGE",
-          "INSERT INTO plan_stage (visit_id, position, formula_code)"
-              + " SELECT visit_id, 0, 'RET-1' FROM visit_plan LIMIT 1",
-          "PLAN_ZONE",
-          "INSERT INTO plan_zone (visit_id, position, zone)"
-              + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1",
-          "OUTSIDE_PEEL",
-          "INSERT INTO outside_peel"
-              + " (id, client_id, formula, region, done_on, outcome, seen, entered_at, entered_by)"
-              + " SELECT RANDOM_UUID(), id, 'RET-1', 'FACE', CURRENT_DATE, 'AS_PLANNED', TRUE,"
-              + " CURRENT_TIMESTAMP, 'ines' FROM client LIMIT 1");
+      Map.ofEntries(
+          Map.entry(
+              "SETTLEMENT",
+              "INSERT INTO settlement (visit_id, kind, rule_id, said, words, by_whom, at)"
+                  + " SELECT id, 'OVERRIDE', 'SCR-HAIR', 'waxed', 'calm', 'ines', CURRENT_TIMESTAMP"
+                  + " FROM visit LIMIT 1"),
+          Map.entry(
+              "PLAN_STAGE",
+              "INSERT INTO plan_stage (visit_id, position, formula_code)"
+                  + " SELECT visit_id, 0, 'RET-1' FROM visit_plan LIMIT 1"),
+          Map.entry(
+              "PLAN_ZONE",
+              "INSERT INTO plan_zone (visit_id, position, zone)"
+                  + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1"),
+          Map.entry(
+              "OUTSIDE_PEEL",
+              "INSERT INTO outside_peel"
+                  + " (id, client_id, formula, region, done_on, outcome, seen, entered_at, entered_by)"
+                  + " SELECT RANDOM_UUID(), id, 'RET-1', 'FACE', CURRENT_DATE, 'AS_PLANNED', TRUE,"
+                  + " CURRENT_TIMESTAMP, 'ines' FROM client LIMIT 1"),
+          Map.entry(
+              "RECOVERY_CODE", "INSERT INTO recovery_code (username, hash) VALUES ('ines', 'abc')"),
+          Map.entry(
+              "SIGN_IN",
+              "INSERT INTO sign_in (id, username, token_hash, device, browser, address, since, seen) "
+                  + " VALUES (RANDOM_UUID(), 'ines', 'a', 'b', '', '', CURRENT_TIMESTAMP, CURRENT_TIMESTAMP)"),
+          Map.entry(
+              "KNOWN_DEVICE",
+              "INSERT INTO known_device (device, username, proven) VALUES ('b', 'ines', CURRENT_TIMESTAMP)"),
+          Map.entry(
+              "CLOSED_DAY",
+              "INSERT INTO closed_day (on_date, why) VALUES (CURRENT_DATE, 'stocktaking')"));
 
   private Practice practice;
   private JdbcClient jdbc;

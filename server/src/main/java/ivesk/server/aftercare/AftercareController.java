@@ -9,7 +9,9 @@ import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentState;
+import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.Right;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
+@May(Right.RECORD)
 @RestController
 @RequestMapping("/api/visits/{id}/aftercare")
 class AftercareController {

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /// The audit trail of one visit or client; whoever treats may read it.
+@May(Right.RECORD)
 @RestController
 @RequestMapping("/api/audit")
 class AuditController {

@@ -2,6 +2,7 @@ package ivesk.server.app;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
 import ivesk.core.treatment.TreatmentEvent;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -25,6 +26,9 @@ class JsonConfiguration {
           // An empty Optional is left out, as the description says.
           .changeDefaultPropertyInclusion(
               all -> all.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+          // What is not Optional must be there, in lists and maps too.
+          .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL))
+          .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
           .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
     };
   }

@@ -132,7 +132,9 @@ public class Problems extends ResponseEntityExceptionHandler {
     return ResponseEntity.badRequest()
         .body(
             badInput(
-                List.of(new BadInput.Field(field, what + " could not be read as it was sent"))));
+                List.of(
+                    new BadInput.Field(
+                        field, what + " is missing, or could not be read as it was sent"))));
   }
 
   private static String step(JacksonException.Reference at) {

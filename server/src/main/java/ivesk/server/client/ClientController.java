@@ -2,6 +2,8 @@ package ivesk.server.client;
 
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@May(Right.BOOK)
 @RestController
 @RequestMapping("/api/clients")
 class ClientController {

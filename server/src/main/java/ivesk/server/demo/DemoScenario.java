@@ -45,12 +45,13 @@ import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.Zone;
+import ivesk.server.app.Role;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
+import ivesk.server.practice.AccountStore;
+import ivesk.server.practice.AccountStore.Account;
 import ivesk.server.practice.PracticeStore;
-import ivesk.server.practice.PracticeStore.Account;
-import ivesk.server.practice.PracticeStore.Role;
 import ivesk.server.screening.ConsentService;
 import ivesk.server.screening.ConsentService.SignedName;
 import ivesk.server.screening.PatchTestService;
@@ -64,6 +65,7 @@ import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -71,6 +73,7 @@ import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -96,6 +99,7 @@ class DemoScenario implements ApplicationRunner {
   private static final String ROLF = "rolf";
 
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final ClientStore clients;
   private final VisitStore visits;
   private final ConsultService consults;
@@ -111,6 +115,7 @@ class DemoScenario implements ApplicationRunner {
 
   DemoScenario(
       PracticeStore practice,
+      AccountStore accounts,
       ClientStore clients,
       VisitStore visits,
       ConsultService consults,
@@ -123,6 +128,7 @@ class DemoScenario implements ApplicationRunner {
       PasswordEncoder passwords,
       Clock clock) {
     this.practice = practice;
+    this.accounts = accounts;
     this.clients = clients;
     this.visits = visits;
     this.consults = consults;
@@ -139,15 +145,24 @@ class DemoScenario implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments arguments) {
-    if (practice.accounts().isEmpty()) fill();
+    if (accounts.accounts().isEmpty()) fill();
     LOG.info("The demo practice is ready");
   }
 
   private void fill() {
     String hash = passwords.encode(PASSWORD);
-    practice.addAccount(new Account(INES, "Ines Kov", Role.THERAPIST), hash);
-    practice.addAccount(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);
-    practice.addAccount(new Account("thea", "Dr Thea Lund", Role.SUPERVISOR), hash);
+    accounts.add(new Account(INES, "Ines Kov", Role.THERAPIST), hash);
+    accounts.add(new Account(ROLF, "Rolf Arnesen", Role.THERAPIST), hash);
+    accounts.add(new Account("thea", "Dr Thea Lund", Role.SUPERVISOR), hash);
+    accounts.add(new Account("marit", "Marit Kov", Role.OWNER), hash);
+    accounts.add(new Account("pelle", "Pelle Strand", Role.DESK), hash);
+    practice.setDetails(
+        new PracticeStore.Details(
+            "Two Rooms at Skerrow Harbour",
+            "Skerrow",
+            clock.getZone(),
+            List.of("room 1", "room 2"),
+            EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.SATURDAY)));
     practice.open(Restricted.TCA, "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.EMERGENCY, "112", "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.POISON_CENTRE, "555 0142", "thea", clock.instant());

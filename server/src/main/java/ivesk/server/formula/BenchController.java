@@ -22,6 +22,8 @@ import ivesk.core.quantity.Molarity;
 import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
@@ -35,6 +37,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /// Each calculation with the formula behind it, numbers put in, and where it comes from.
+@May(Right.KNOW)
 @RestController
 @StatelessQuestion
 @RequestMapping("/api/bench")

@@ -7,7 +7,9 @@ import ivesk.core.formula.MeterCalibration;
 import ivesk.core.formula.MeterCalibration.Reading;
 import ivesk.core.quantity.Ph;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import java.time.Clock;
 import java.time.Duration;
@@ -25,6 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 /// The pH meter of the Bench: calibrated in two buffers, then dipped into a bottle. One meter for
 /// the practice; it forgets its calibration when the server stops, as a meter does when switched
 /// off.
+@May(Right.KNOW)
 @RestController
 @StatelessQuestion
 @RequestMapping("/api/bench/ph-meter")

@@ -12,13 +12,15 @@ import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.formula.ShelfCsv.Preview;
 import ivesk.server.formula.ShelfCsv.Table;
 import ivesk.server.formula.ShelfStore.KeptLot;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.practice.PracticeStore.ClinicianOpening;
-import ivesk.server.practice.PracticeStore.Role;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -27,7 +29,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.security.access.AccessDeniedException;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,6 +46,7 @@ class ShelfController {
   private final ShelfCsv csv;
   private final LabelScanner scanner;
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
 
@@ -53,12 +55,14 @@ class ShelfController {
       ShelfCsv csv,
       LabelScanner scanner,
       PracticeStore practice,
+      AccountStore accounts,
       Audit audit,
       Clock clock) {
     this.shelf = shelf;
     this.csv = csv;
     this.scanner = scanner;
     this.practice = practice;
+    this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
   }
@@ -162,6 +166,7 @@ class ShelfController {
       List<SubstanceName> substances,
       List<ColumnView> columns) {}
 
+  @May(Right.RECORD)
   @GetMapping
   ShelfView view(Principal who) {
     LocalDate today = LocalDate.now(clock);
@@ -187,7 +192,7 @@ class ShelfController {
                         .toList(),
                     openings.stream().filter(o -> o.substance() == restricted).findFirst()))
             .toList(),
-        mayOpen(who),
+        accounts.may(who.getName(), Right.CLINICIAN),
         Arrays.stream(Family.values())
             .map(family -> new FamilyName(family, family.label(), family.ranked()))
             .toList(),
@@ -229,12 +234,14 @@ class ShelfController {
   /// @param over the version that was looked at; 0 for a new product
   record ProductKept(Product label, int over) {}
 
+  @May(Right.SHELF)
   @PutMapping("/products")
   ShelfView save(@RequestBody ProductKept body, Principal who) {
     shelf.save(body.label(), body.over(), who.getName());
     return view(who);
   }
 
+  @May(Right.SHELF)
   @DeleteMapping("/products/{code}")
   ShelfView retire(@PathVariable String code, Principal who) {
     shelf.retire(code, who.getName());
@@ -263,6 +270,7 @@ class ShelfController {
     }
   }
 
+  @May(Right.SHELF)
   @PutMapping("/lots/{id}")
   ShelfView saveLot(@PathVariable UUID id, @RequestBody LotKept body, Principal who) {
     Lot lot = BadInput.in("lot", () -> body.lot().lot());
@@ -274,6 +282,7 @@ class ShelfController {
 
   /// What a code on a bottle says.
   @StatelessQuestion
+  @May(Right.SHELF)
   @PostMapping("/scan")
   ScannedLabel scan(@RequestBody Scan body) {
     return ScannedLabel.of(body.text());
@@ -281,15 +290,16 @@ class ShelfController {
 
   /// Holds a bottle before the scanner; what it types comes back.
   @StatelessQuestion
+  @May(Right.SHELF)
   @PostMapping("/scanner/{code}")
   Scan scanner(@PathVariable String code) {
     return new Scan(scanner.scan(shelf.shelf().get(code).code()));
   }
 
+  @May(Right.CLINICIAN)
   @PutMapping("/openings/{restricted}")
   @Transactional
   ShelfView open(@PathVariable Restricted restricted, Principal who) {
-    if (!mayOpen(who)) throw new AccessDeniedException("openings");
     if (practice.openings().stream().noneMatch(o -> o.substance() == restricted)) {
       practice.open(restricted, who.getName(), clock.instant());
       audit.note(who.getName(), "open for the practice", restricted);
@@ -297,22 +307,16 @@ class ShelfController {
     return view(who);
   }
 
+  @May(Right.CLINICIAN)
   @DeleteMapping("/openings/{restricted}")
   @Transactional
   ShelfView close(@PathVariable Restricted restricted, Principal who) {
-    if (!mayOpen(who)) throw new AccessDeniedException("openings");
     practice.close(restricted);
     audit.note(who.getName(), "close for the practice", restricted);
     return view(who);
   }
 
-  private boolean mayOpen(Principal who) {
-    return practice
-        .account(who.getName())
-        .filter(account -> account.role() == Role.SUPERVISOR)
-        .isPresent();
-  }
-
+  @May(Right.RECORD)
   @GetMapping(value = "/csv/{table}", produces = "text/csv")
   String csv(@PathVariable Table table) {
     return switch (table) {
@@ -324,11 +328,13 @@ class ShelfController {
   record CsvText(String text) {}
 
   /// Says what a table would do; writes nothing.
+  @May(Right.SHELF)
   @PostMapping("/csv/{table}/preview")
   Preview preview(@PathVariable Table table, @RequestBody CsvText body) {
     return csv.preview(table, body.text());
   }
 
+  @May(Right.SHELF)
   @PostMapping("/csv/{table}")
   Preview take(@PathVariable Table table, @RequestBody CsvText body, Principal who) {
     return csv.take(table, body.text(), who.getName());

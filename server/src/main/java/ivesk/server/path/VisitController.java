@@ -2,6 +2,8 @@ package ivesk.server.path;
 
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.PatchTestService;
 import ivesk.server.treatment.Treatments;
@@ -76,6 +78,7 @@ class VisitController {
   record Cancelled(String why) {}
 
   /// @param day another than today
+  @May(Right.BOOK)
   @GetMapping("/today")
   TodayView today(@RequestParam Optional<LocalDate> day) {
     LocalDate today = LocalDate.now(clock);
@@ -98,6 +101,7 @@ class VisitController {
         patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()));
   }
 
+  @May(Right.BOOK)
   @PostMapping("/visits")
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
@@ -119,6 +123,7 @@ class VisitController {
     return path.of(visit);
   }
 
+  @May(Right.BOOK)
   @GetMapping("/visits/{id}")
   VisitPath.VisitView visit(@PathVariable UUID id, Principal who) {
     audit.note(who.getName(), "read visit", id);
@@ -126,6 +131,7 @@ class VisitController {
   }
 
   /// Moving the date moves everything that is computed from it.
+  @May(Right.BOOK)
   @PutMapping("/visits/{id}/start")
   @Transactional
   VisitPath.VisitView move(@PathVariable UUID id, @RequestBody Move body, Principal who) {
@@ -138,6 +144,7 @@ class VisitController {
   }
 
   /// Another time, length or room.
+  @May(Right.BOOK)
   @PutMapping("/visits/{id}/booking")
   @Transactional
   VisitPath.VisitView book(@PathVariable UUID id, @RequestBody Booking body, Principal who) {
@@ -150,6 +157,7 @@ class VisitController {
   }
 
   /// It does not take place; it stays in the book with why.
+  @May(Right.BOOK)
   @PostMapping("/visits/{id}/cancellation")
   @Transactional
   VisitPath.VisitView cancel(@PathVariable UUID id, @RequestBody Cancelled body, Principal who) {
@@ -162,6 +170,7 @@ class VisitController {
     return path.of(visits.get(id));
   }
 
+  @May(Right.BOOK)
   @GetMapping("/clients/{clientId}/visits")
   List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
     audit.note(who.getName(), "read chart", clientId);

@@ -17,6 +17,7 @@ import ivesk.server.app.StorageMapper;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
@@ -45,6 +46,7 @@ class VisitPath {
   private final PlanService plans;
   private final Treatments treatments;
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Clock clock;
 
   VisitPath(
@@ -54,6 +56,7 @@ class VisitPath {
       PlanService plans,
       Treatments treatments,
       PracticeStore practice,
+      AccountStore accounts,
       Clock clock) {
     this.visits = visits;
     this.clients = clients;
@@ -61,6 +64,7 @@ class VisitPath {
     this.plans = plans;
     this.treatments = treatments;
     this.practice = practice;
+    this.accounts = accounts;
     this.clock = clock;
   }
 
@@ -163,7 +167,7 @@ class VisitPath {
         day,
         visit.minutes(),
         visit.room(),
-        practice.account(visit.therapist()).map(PracticeStore.Account::name).orElse(""),
+        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
         Verdict.WAIT,
         List.of(),
         Arrays.stream(Station.values())
@@ -206,7 +210,7 @@ class VisitPath {
         facts.peelDate(),
         visit.minutes(),
         visit.room(),
-        practice.account(visit.therapist()).map(PracticeStore.Account::name).orElse(""),
+        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
         outcome.verdict(),
         outcome.limits().words(),
         stations(facts, outcome, formula, kept, live, here, signed),

@@ -17,6 +17,8 @@ import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Zone;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -92,6 +94,7 @@ class PlanController {
       Optional<Long> contactSeconds,
       Optional<List<Zone>> zones) {}
 
+  @May(Right.TREAT)
   @PutMapping("/choice")
   PlanStation choose(@PathVariable UUID id, @RequestBody Choice choice, Principal who) {
     plans.choose(
@@ -105,16 +108,19 @@ class PlanController {
 
   /// What stages would be together; nothing is saved. Empty for one stage.
   @StatelessQuestion
+  @May(Right.TREAT)
   @PostMapping("/chain")
   Optional<Chain> chain(@PathVariable UUID id, @RequestBody ChainAsked body) {
     return plans.chain(id, body.formula(), body.then());
   }
 
+  @May(Right.RECORD)
   @GetMapping("/plan")
   Optional<PlanStation> plan(@PathVariable UUID id) {
     return plans.planned(id).map(planned -> station(id, planned));
   }
 
+  @May(Right.TREAT)
   @PutMapping("/plan")
   PlanStation keep(@PathVariable UUID id, @RequestBody PlanKept kept, Principal who) {
     plans.keep(

@@ -2,16 +2,17 @@ package ivesk.server.practice;
 
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
-import ivesk.server.practice.PracticeStore.Account;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
+import ivesk.server.app.Role;
+import ivesk.server.practice.AccountStore.Account;
 import ivesk.server.practice.PracticeStore.NumberKind;
-import ivesk.server.practice.PracticeStore.Role;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import org.springframework.security.access.AccessDeniedException;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,11 +28,13 @@ class NumberController {
   private static final Pattern NUMBER = Pattern.compile("\\+?[0-9][0-9 ()/-]{1,28}");
 
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
 
-  NumberController(PracticeStore practice, Audit audit, Clock clock) {
+  NumberController(PracticeStore practice, AccountStore accounts, Audit audit, Clock clock) {
     this.practice = practice;
+    this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
   }
@@ -48,31 +51,37 @@ class NumberController {
 
   record NewNumber(String number) {}
 
+  @May(Right.KNOW)
   @GetMapping
   NumbersView numbers(Principal who) {
     Map<NumberKind, String> numbers = practice.numbers();
     return new NumbersView(
         Optional.ofNullable(numbers.get(NumberKind.EMERGENCY)),
         Optional.ofNullable(numbers.get(NumberKind.POISON_CENTRE)),
-        practice.accounts().stream()
-            .filter(account -> account.role() == Role.SUPERVISOR)
+        accounts.accounts().stream()
+            .filter(account -> account.role() == Role.SUPERVISOR && !account.locked())
             .map(Account::name)
             .toList(),
-        practice.maySet(who.getName()));
+        accounts.may(who.getName(), Right.PRACTICE));
   }
 
+  @May(Right.PRACTICE)
   @PutMapping("/{kind}")
   @Transactional
   NumbersView set(@PathVariable NumberKind kind, @RequestBody NewNumber body, Principal who) {
-    if (!practice.maySet(who.getName())) throw new AccessDeniedException("numbers");
-    String number = body.number().strip();
+    String number = checked(body.number());
+    practice.setNumber(kind, number, who.getName(), clock.instant());
+    audit.note(who.getName(), "set number " + kind, number);
+    return numbers(who);
+  }
+
+  static String checked(String given) {
+    String number = given.strip();
     if (!NUMBER.matcher(number).matches()) {
       throw new BadInput(
           "number",
           "the number is '" + number + "'; give 2 to 30 digits, a + before them where it has one");
     }
-    practice.setNumber(kind, number, who.getName(), clock.instant());
-    audit.note(who.getName(), "set number " + kind, number);
-    return numbers(who);
+    return number;
   }
 }

@@ -3,12 +3,13 @@ package ivesk.server.practice;
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import org.springframework.security.access.AccessDeniedException;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,11 +24,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/practice/policies")
 class PolicyController {
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
 
-  PolicyController(PracticeStore practice, Audit audit, Clock clock) {
+  PolicyController(PracticeStore practice, AccountStore accounts, Audit audit, Clock clock) {
     this.practice = practice;
+    this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
   }
@@ -43,6 +46,7 @@ class PolicyController {
 
   record PolicyAnswer(String answer) {}
 
+  @May(Right.KNOW)
   @GetMapping
   PoliciesView policies(Principal who) {
     Map<PolicyQuestion, String> answers = practice.answers();
@@ -58,21 +62,17 @@ class PolicyController {
                     question.usual(),
                     answers.getOrDefault(question, question.usual())))
             .toList(),
-        maySet(who));
+        accounts.may(who.getName(), Right.PRACTICE));
   }
 
+  @May(Right.PRACTICE)
   @PutMapping("/{question}")
   @Transactional
   PoliciesView set(
       @PathVariable PolicyQuestion question, @RequestBody PolicyAnswer body, Principal who) {
-    if (!maySet(who)) throw new AccessDeniedException("policies");
     BadInput.check("answer", () -> question.option(body.answer()));
     practice.answer(question, body.answer(), who.getName(), clock.instant());
     audit.note(who.getName(), "set policy " + question, body.answer());
     return policies(who);
-  }
-
-  private boolean maySet(Principal who) {
-    return practice.maySet(who.getName());
   }
 }

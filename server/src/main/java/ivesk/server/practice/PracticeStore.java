@@ -3,59 +3,90 @@ package ivesk.server.practice;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
-import java.math.BigInteger;
-import java.security.SecureRandom;
+import java.time.DayOfWeek;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.core.userdetails.User;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.stereotype.Component;
 
 @Component
-public class PracticeStore implements UserDetailsService {
+public class PracticeStore {
   private final JdbcClient jdbc;
+  private final AccountStore accounts;
 
-  PracticeStore(JdbcClient jdbc) {
+  PracticeStore(JdbcClient jdbc, AccountStore accounts) {
     this.jdbc = jdbc;
+    this.accounts = accounts;
   }
 
-  public enum Role {
-    OWNER,
-    SUPERVISOR,
-    THERAPIST,
-    DESK
+  /// @param zone in which every hour and day is said
+  /// @param rooms by name, in their order
+  /// @param opening days on which the practice is open
+  public record Details(
+      String name, String town, ZoneId zone, List<String> rooms, Set<DayOfWeek> opening) {
+
+    /// What holds where nothing was said: two rooms, open every day.
+    public static final Details UNSAID =
+        new Details(
+            "", "", ZoneOffset.UTC, List.of("room 1", "room 2"), EnumSet.allOf(DayOfWeek.class));
   }
 
-  public record Account(String username, String name, Role role) {}
-
-  public Optional<Account> account(String username) {
-    return accounts().stream().filter(a -> a.username().equals(username)).findFirst();
-  }
-
-  public List<Account> accounts() {
-    return jdbc.sql("SELECT username, name, role FROM account ORDER BY name")
+  /// Empty until the first start.
+  public Optional<Details> details() {
+    return jdbc.sql("SELECT name, town, zone, rooms, opening FROM practice")
         .query((row, n) ->
-            new Account(
-                row.getString("username"),
+            new Details(
                 row.getString("name"),
-                Role.valueOf(row.getString("role"))))
+                row.getString("town"),
+                ZoneId.of(row.getString("zone")),
+                List.of(row.getString("rooms").split("\n")),
+                Arrays.stream(row.getString("opening").split(" "))
+                    .map(DayOfWeek::valueOf)
+                    .collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class)))))
+        .optional();
+  }
+
+  public void setDetails(Details details) {
+    jdbc.sql(
+            "MERGE INTO practice (one, name, town, zone, rooms, opening) KEY (one)"
+                + " VALUES (TRUE, ?, ?, ?, ?, ?)")
+        .params(
+            details.name(),
+            details.town(),
+            details.zone().getId(),
+            String.join("\n", details.rooms()),
+            details.opening().stream().map(DayOfWeek::name).collect(Collectors.joining(" ")))
+        .update();
+  }
+
+  /// @param why "public holiday", "stocktaking"
+  public record ClosedDay(LocalDate day, String why) {}
+
+  public List<ClosedDay> closedDays() {
+    return jdbc.sql("SELECT on_date, why FROM closed_day ORDER BY on_date")
+        .query((row, n) ->
+            new ClosedDay(row.getObject("on_date", LocalDate.class), row.getString("why")))
         .list();
   }
 
-  public void addAccount(Account account, String passwordHash) {
-    jdbc.sql("INSERT INTO account (username, name, password_hash, role) VALUES (?, ?, ?, ?)")
-        .params(account.username(), account.name(), passwordHash, account.role().name())
-        .update();
+  void setClosedDays(List<ClosedDay> days) {
+    jdbc.sql("DELETE FROM closed_day").update();
+    for (ClosedDay closed : days) {
+      jdbc.sql("INSERT INTO closed_day (on_date, why) VALUES (?, ?)")
+          .params(closed.day(), closed.why())
+          .update();
+    }
   }
 
   /// Whom an alarm calls.
@@ -82,13 +113,6 @@ public class PracticeStore implements UserDetailsService {
         .update();
   }
 
-  /// Owner and supervising clinician set what holds for the whole practice.
-  boolean maySet(String username) {
-    return account(username)
-        .filter(account -> account.role() == Role.OWNER || account.role() == Role.SUPERVISOR)
-        .isPresent();
-  }
-
   /// The practice's policies, with what the supervising clinician has opened.
   public Policies policies() {
     List<Restricted> opened =
@@ -98,6 +122,17 @@ public class PracticeStore implements UserDetailsService {
     Set<Restricted> substances = EnumSet.noneOf(Restricted.class);
     substances.addAll(opened);
     return PolicyQuestion.policies(answers()).opening(substances);
+  }
+
+  /// The same, no deeper than the licence of who treats.
+  public Policies policies(String username) {
+    Policies all = policies();
+    return accounts
+        .account(username)
+        .flatMap(AccountStore.Account::scope)
+        .filter(own -> own.compareTo(all.scope()) < 0)
+        .map(all::with)
+        .orElse(all);
   }
 
   /// What the practice answered otherwise than usual, or again.
@@ -142,32 +177,5 @@ public class PracticeStore implements UserDetailsService {
     jdbc.sql("INSERT INTO clinician_opening (substance, opened_by, opened_at) VALUES (?, ?, ?)")
         .params(substance.name(), clinician, at.atOffset(ZoneOffset.UTC))
         .update();
-  }
-
-  /// The key that signs the cookie by which somebody stays signed in over a restart.
-  public String staySignedInKey() {
-    return jdbc.sql("SELECT word FROM secret WHERE name = 'stay-signed-in'")
-        .query(String.class)
-        .optional()
-        .orElseGet(() -> {
-          String fresh = new BigInteger(256, new SecureRandom()).toString(36);
-          jdbc.sql("INSERT INTO secret (name, word) VALUES ('stay-signed-in', ?)")
-              .param(fresh)
-              .update();
-          return fresh;
-        });
-  }
-
-  @Override
-  public UserDetails loadUserByUsername(String username) {
-    return jdbc.sql("SELECT username, password_hash, role FROM account WHERE username = ?")
-        .param(username)
-        .query((row, n) ->
-            User.withUsername(row.getString("username"))
-                .password(row.getString("password_hash"))
-                .roles(row.getString("role"))
-                .build())
-        .optional()
-        .orElseThrow(() -> new UsernameNotFoundException(username));
   }
 }

@@ -3,61 +3,59 @@ package ivesk.server.practice;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import tools.jackson.databind.json.JsonMapper;
 
-/// Session cookie, CSRF token in a cookie that the page reads, everything under /api signed in.
+/// Who asks is known by an own cookie, a write by a token that its page read; everything under /api
+/// is for somebody signed in, and what each role may there says `Right`.
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
 
+  /// Argon2id; hashes of before are taken, and made anew at the next sign-in.
   @Bean
   PasswordEncoder passwordEncoder() {
-    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    Map<String, PasswordEncoder> encoders = new HashMap<>();
+    encoders.put("argon2", Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8());
+    encoders.put("bcrypt", new BCryptPasswordEncoder());
+    return new DelegatingPasswordEncoder("argon2", encoders);
   }
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, JsonMapper json, PracticeStore practice)
-      throws Exception {
+  SecurityFilterChain security(
+      HttpSecurity http, JsonMapper json, SignIns signIns, AccountStore accounts) throws Exception {
     return http.authorizeHttpRequests(requests ->
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
-                .requestMatchers("/api/sign-in", "/api/session")
+                .requestMatchers("/api/sign-in/**", "/api/session", "/api/first-start")
                 .permitAll()
                 .requestMatchers("/api/**")
                 .authenticated()
                 // The page itself holds no client's data; all of that comes from /api.
                 .anyRequest()
                 .permitAll())
+        .sessionManagement(
+            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
         .csrf(csrf -> csrf.spa())
-        .formLogin(form ->
-            form.loginProcessingUrl("/api/sign-in")
-                .successHandler((request, response, who) -> response.setStatus(204))
-                .failureHandler((request, response, why) ->
-                    write(
-                        response,
-                        json,
-                        HttpStatus.UNAUTHORIZED,
-                        "Name and password do not belong together.")))
-        // A restart in mid-peel must not ask for a password.
-        .rememberMe(stay ->
-            stay.alwaysRemember(true)
-                .key(practice.staySignedInKey())
-                .userDetailsService(practice)
-                .tokenValiditySeconds((int) Duration.ofHours(12).toSeconds()))
-        .logout(logout ->
-            logout
-                .logoutUrl("/api/sign-out")
-                .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
+        .formLogin(AbstractHttpConfigurer::disable)
+        .logout(AbstractHttpConfigurer::disable)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .addFilterAfter(new SignedInFilter(signIns, accounts), SecurityContextHolderFilter.class)
         .exceptionHandling(handling ->
             handling
                 .authenticationEntryPoint((request, response, why) ->

@@ -4,7 +4,9 @@ import ivesk.core.formula.Family;
 import ivesk.core.screening.ConsentText;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
 import ivesk.server.app.Problems.NotFound;
+import ivesk.server.app.Right;
 import ivesk.server.screening.ConsentService.SignedName;
 import java.security.Principal;
 import java.time.Clock;
@@ -59,6 +61,7 @@ class ConsentController {
 
   record Withdrawal(String why) {}
 
+  @May(Right.KNOW)
   @GetMapping("/words/consent")
   ConsentWords words() {
     ConsentText text = ConsentText.CURRENT;
@@ -73,6 +76,7 @@ class ConsentController {
         Signature.HEIGHT);
   }
 
+  @May(Right.TREAT)
   @PostMapping("/visits/{id}/consents")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void sign(@PathVariable UUID id, @RequestBody ConsentGiven body, Principal who) {
@@ -89,12 +93,14 @@ class ConsentController {
         who.getName());
   }
 
+  @May(Right.TREAT)
   @PostMapping("/consents/{id}/withdrawal")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdraw(@PathVariable UUID id, @RequestBody Withdrawal body, Principal who) {
     consents.withdraw(id, body.why(), who.getName());
   }
 
+  @May(Right.RECORD)
   @GetMapping(value = "/signatures/{id}", produces = MediaType.IMAGE_PNG_VALUE)
   ResponseEntity<byte[]> picture(@PathVariable UUID id, Principal who) {
     audit.note(who.getName(), "read signature", id);

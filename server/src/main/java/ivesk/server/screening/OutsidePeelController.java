@@ -5,6 +5,8 @@ import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.screening.OutsidePeelStore.Kept;
@@ -53,6 +55,7 @@ class OutsidePeelController {
       boolean seen,
       Optional<String> higherBecause) {}
 
+  @May(Right.TREAT)
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
@@ -77,6 +80,7 @@ class OutsidePeelController {
         who.getName(), "enter peel done elsewhere", clientId, body.formula() + " " + body.on());
   }
 
+  @May(Right.TREAT)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional

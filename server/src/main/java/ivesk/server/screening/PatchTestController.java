@@ -2,6 +2,8 @@ package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
 import ivesk.core.screening.PatchTest.Result;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.Set;
@@ -29,12 +31,14 @@ class PatchTestController {
 
   record PatchRead(Result result) {}
 
+  @May(Right.TREAT)
   @PostMapping("/visits/{id}/patch-tests")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void place(@PathVariable UUID id, @RequestBody PatchPlaced body, Principal who) {
     patchTests.place(id, body.families(), body.site(), clock.instant(), who.getName());
   }
 
+  @May(Right.TREAT)
   @PostMapping("/patch-tests/{id}/reads")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void read(@PathVariable UUID id, @RequestBody PatchRead body, Principal who) {

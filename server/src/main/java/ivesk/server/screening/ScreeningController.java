@@ -6,9 +6,12 @@ import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.screening.Settlement;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.Clinicians;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningQuestion.AnswerChange;
@@ -16,6 +19,8 @@ import ivesk.server.screening.ScreeningService.Rest;
 import ivesk.server.screening.ScreeningView.VerdictView;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -42,6 +47,7 @@ class ScreeningController {
   private final VisitStore visits;
   private final ClientStore clients;
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Clinicians clinicians;
   private final ShelfService shelf;
   private final Clock clock;
@@ -54,6 +60,7 @@ class ScreeningController {
       VisitStore visits,
       ClientStore clients,
       PracticeStore practice,
+      AccountStore accounts,
       Clinicians clinicians,
       ShelfService shelf,
       Clock clock) {
@@ -64,6 +71,7 @@ class ScreeningController {
     this.visits = visits;
     this.clients = clients;
     this.practice = practice;
+    this.accounts = accounts;
     this.clinicians = clinicians;
     this.shelf = shelf;
     this.clock = clock;
@@ -72,19 +80,21 @@ class ScreeningController {
   record RestAnswered(Rest rest) {}
 
   /// @param clinician signs in at the spot for a firm limit
-  record OverrideGiven(String finding, String reason, Optional<Clinicians.SignIn> clinician) {}
+  record OverrideGiven(String finding, String reason, Optional<Clinicians.AtTheSpot> clinician) {}
 
   /// @param clinician signs in at the spot, unless the session is the clinician's
-  record ClearanceGiven(String finding, Optional<Clinicians.SignIn> clinician) {}
+  record ClearanceGiven(String finding, Optional<Clinicians.AtTheSpot> clinician) {}
 
   /// Screens without saving: facts and a day in, the verdict out.
   @StatelessQuestion
+  @May(Right.KNOW)
   @PostMapping("/screening")
   VerdictView screen(@RequestBody ScreeningQuestion body) {
     ScreeningFacts facts = body.facts(practice.policies(), shelf.shelf());
     return VerdictView.of(Screening.screen(facts, List.of()), body.peelDate());
   }
 
+  @May(Right.RECORD)
   @GetMapping("/visits/{id}/screening")
   ScreeningView screening(@PathVariable UUID id) {
     Visit visit = visits.get(id);
@@ -92,9 +102,8 @@ class ScreeningController {
     ScreeningFacts facts = screening.facts(visit, answers);
     List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
     Map<String, String> names =
-        practice.accounts().stream()
-            .collect(
-                Collectors.toMap(PracticeStore.Account::username, PracticeStore.Account::name));
+        accounts.accounts().stream()
+            .collect(Collectors.toMap(AccountStore.Account::username, AccountStore.Account::name));
     return new ScreeningView(
         facts.peelDate(),
         facts.region(),
@@ -124,6 +133,7 @@ class ScreeningController {
             .toList());
   }
 
+  @May(Right.TREAT)
   @PutMapping("/visits/{id}/screening/{question}")
   ScreeningView answer(
       @PathVariable UUID id,
@@ -134,6 +144,7 @@ class ScreeningController {
     return screening(id);
   }
 
+  @May(Right.TREAT)
   @PutMapping("/visits/{id}/screening/groups/{group}")
   ScreeningView answerRest(
       @PathVariable UUID id,
@@ -144,11 +155,17 @@ class ScreeningController {
     return screening(id);
   }
 
+  @May(Right.TREAT)
   @PostMapping("/visits/{id}/overrides")
-  ScreeningView override(@PathVariable UUID id, @RequestBody OverrideGiven body, Principal who) {
+  ScreeningView override(
+      @PathVariable UUID id,
+      @RequestBody OverrideGiven body,
+      Principal who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
     String by =
         screening.firm(id, body.finding())
-            ? clinicians.require(who.getName(), body.clinician()).username()
+            ? clinicians.require(who.getName(), body.clinician(), request, response).username()
             : who.getName();
     screening.settle(
         id,
@@ -157,9 +174,15 @@ class ScreeningController {
     return screening(id);
   }
 
+  @May(Right.TREAT)
   @PostMapping("/visits/{id}/clearances")
-  ScreeningView clearance(@PathVariable UUID id, @RequestBody ClearanceGiven body, Principal who) {
-    String by = clinicians.require(who.getName(), body.clinician()).name();
+  ScreeningView clearance(
+      @PathVariable UUID id,
+      @RequestBody ClearanceGiven body,
+      Principal who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    String by = clinicians.require(who.getName(), body.clinician(), request, response).name();
     screening.settle(
         id, new Settlement.Clearance(body.finding(), by, LocalDate.now(clock)), who.getName());
     return screening(id);

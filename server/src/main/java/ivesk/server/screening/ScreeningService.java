@@ -97,7 +97,7 @@ public class ScreeningService {
         consult.products(),
         consult.region(),
         day(visit),
-        practice.policies(),
+        practice.policies(visit.therapist()),
         shelf.shelf());
   }
 

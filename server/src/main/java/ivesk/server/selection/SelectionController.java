@@ -14,6 +14,8 @@ import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Region;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
@@ -53,6 +55,7 @@ class SelectionController {
     this.practice = practice;
   }
 
+  @May(Right.RECORD)
   @GetMapping("/visits/{id}/selection")
   RackView rack(@PathVariable UUID id) {
     SelectionFacts facts = selection.facts(id);
@@ -72,6 +75,7 @@ class SelectionController {
 
   /// Other numbers on a formula, for this client and day; nothing is saved.
   @StatelessQuestion
+  @May(Right.TREAT)
   @PostMapping("/visits/{id}/selection/try")
   Attempt attempt(@PathVariable UUID id, @RequestBody NumbersTried body) {
     SelectionFacts facts = selection.facts(id);
@@ -88,6 +92,7 @@ class SelectionController {
   }
 
   /// The families whose consent is asked for: those that may be used at this visit.
+  @May(Right.RECORD)
   @GetMapping("/visits/{id}/consents/asked")
   Set<Family> consentsAsked(@PathVariable UUID id) {
     return Selection.choose(selection.facts(id)).toConsent();
@@ -111,6 +116,7 @@ class SelectionController {
 
   /// The rack without saving: facts and a day in, every formula and the ranking out.
   @StatelessQuestion
+  @May(Right.KNOW)
   @PostMapping("/selection")
   RackView choose(@RequestBody SelectionQuestion body) {
     ScreeningFacts client = body.client().facts(practice.policies(), shelf.shelf());

@@ -15,6 +15,8 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinColour.ItaClass;
 import ivesk.core.skin.StingTest;
 import ivesk.core.skin.Zone;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.skin.SkinController.ColourView;
@@ -127,6 +129,7 @@ class ConsultController {
       List<ItaWords> itaClasses,
       List<Long> stingReads) {}
 
+  @May(Right.KNOW)
   @GetMapping("/words/consult")
   ConsultWords words() {
     return new ConsultWords(
@@ -161,12 +164,14 @@ class ConsultController {
             .toList());
   }
 
+  @May(Right.RECORD)
   @GetMapping("/visits/{id}/consult")
   ConsultView consult(@PathVariable UUID id) {
     Visit visit = visits.get(id);
     return view(consults.of(id), clients.get(visit.clientId()), day(visit));
   }
 
+  @May(Right.TREAT)
   @PutMapping("/visits/{id}/consult")
   ConsultView save(@PathVariable UUID id, @RequestBody ConsultChange change, Principal who) {
     consults.save(id, change.consult(), change.version(), who.getName());

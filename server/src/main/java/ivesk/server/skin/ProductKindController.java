@@ -4,6 +4,8 @@ import ivesk.core.Require;
 import ivesk.core.skin.HomeProduct.Active;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.skin.ProductKindStore.ProductKind;
 import java.security.Principal;
 import java.util.List;
@@ -34,12 +36,14 @@ class ProductKindController {
 
   record ProductKindChange(String name, Set<Active> actives) {}
 
+  @May(Right.KNOW)
   @GetMapping
   List<ProductKind> kinds() {
     return kinds.all();
   }
 
   /// Adds a kind under a new id, or changes the one that has it.
+  @May(Right.SHELF)
   @PutMapping("/{id}")
   @Transactional
   List<ProductKind> save(
@@ -54,6 +58,7 @@ class ProductKindController {
     return kinds.all();
   }
 
+  @May(Right.SHELF)
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional

@@ -8,6 +8,8 @@ import ivesk.core.skin.PhototypeQuestionnaire;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.SkinColour.ItaClass;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.visit.VisitStore;
 import java.util.Arrays;
@@ -22,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /// Answers of the skin's arithmetic without saving anything, and the colorimeter.
+@May(Right.KNOW)
 @RestController
 @StatelessQuestion
 @RequestMapping("/api/skin")

@@ -2,12 +2,15 @@ package ivesk.server.treatment;
 
 import ivesk.core.treatment.DecisionTable;
 import ivesk.core.treatment.Row;
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /// The decision after every look, for a clinician to read: the table that the live session uses.
+@May(Right.KNOW)
 @RestController
 @RequestMapping("/api/decision-table")
 class DecisionTableController {

@@ -5,7 +5,9 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.server.app.Audit;
+import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.Right;
 import ivesk.server.plan.PlanService;
 import ivesk.server.visit.VisitStore;
 import java.security.Principal;
@@ -15,6 +17,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import org.springframework.http.MediaType;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,6 +33,7 @@ class TreatmentController {
   private final TreatmentStreams streams;
   private final PlanService plans;
   private final VisitStore visits;
+  private final TransactionTemplate transaction;
   private final Audit audit;
   private final Clock clock;
 
@@ -38,12 +42,14 @@ class TreatmentController {
       TreatmentStreams streams,
       PlanService plans,
       VisitStore visits,
+      TransactionTemplate transaction,
       Audit audit,
       Clock clock) {
     this.treatments = treatments;
     this.streams = streams;
     this.plans = plans;
     this.visits = visits;
+    this.transaction = transaction;
     this.audit = audit;
     this.clock = clock;
   }
@@ -53,6 +59,7 @@ class TreatmentController {
   record NewEvent(UUID id, Instant at, Fact fact) {}
 
   /// Opens the treatment of a visit, on its day only: everything was worked out for that day.
+  @May(Right.TREAT)
   @PostMapping("/visits/{visitId}/treatment")
   TreatmentView open(@PathVariable UUID visitId, Principal who) {
     LocalDate day = LocalDate.ofInstant(visits.get(visitId).startsAt(), clock.getZone());
@@ -60,12 +67,20 @@ class TreatmentController {
       throw new Refused(
           "This visit is on " + Words.day(day) + ". Move its date in Screen first, then begin.");
     }
-    return view(
-        treatments
-            .ofVisit(visitId)
-            .orElseGet(() -> treatments.open(visitId, plans.ready(visitId), who.getName())));
+    return view(treatments.ofVisit(visitId).orElseGet(() -> begin(visitId, who.getName())));
   }
 
+  /// Whoever begins treats, within their own licence.
+  private Treatments.Live begin(UUID visitId, String who) {
+    TreatmentPlan plan =
+        transaction.execute(tx -> {
+          visits.assign(visitId, who);
+          return plans.ready(visitId);
+        });
+    return treatments.open(visitId, plan, who);
+  }
+
+  @May(Right.RECORD)
   @GetMapping("/treatments/{id}")
   TreatmentView treatment(@PathVariable UUID id, Principal who) {
     audit.note(who.getName(), "read treatment", id);
@@ -74,6 +89,7 @@ class TreatmentController {
 
   /// Appends an event. Before the timer is armed, Screen and the gates are asked once more: an
   /// answer may have changed since the plan was made.
+  @May(Right.TREAT)
   @PostMapping("/treatments/{id}/events")
   TreatmentView append(@PathVariable UUID id, @RequestBody NewEvent event, Principal who) {
     if (event.fact() instanceof TimerArmed) requireStillWithin(treatments.live(id));
@@ -98,6 +114,7 @@ class TreatmentController {
     }
   }
 
+  @May(Right.RECORD)
   @GetMapping(path = "/treatments/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter stream(@PathVariable UUID id) {
     return streams.listen(id, treatments.live(id).events().size());

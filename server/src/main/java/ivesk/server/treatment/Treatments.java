@@ -2,6 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
+import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment;
@@ -10,9 +11,11 @@ import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Audit;
+import ivesk.server.app.ClockWatch;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.formula.ShelfService;
+import ivesk.server.practice.AcidOn;
 import ivesk.server.visit.VisitRecord;
 import java.time.Clock;
 import java.time.Instant;
@@ -27,7 +30,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /// Opens treatments and appends to them. An event is on the disk before it is acknowledged.
 @Service
-public class Treatments implements VisitRecord {
+public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   private final TreatmentStore store;
   private final TransactionTemplate transaction;
   private final TreatmentStreams streams;
@@ -64,7 +67,7 @@ public class Treatments implements VisitRecord {
       List<TreatmentEvent> events) {}
 
   public Live open(UUID visitId, TreatmentPlan plan, String who) {
-    Instant now = now();
+    Instant now = time();
     UUID id =
         transaction.execute(tx -> {
           Optional<UUID> existing = store.ofVisit(visitId).map(TreatmentStore.Row::id);
@@ -82,6 +85,30 @@ public class Treatments implements VisitRecord {
 
   public Optional<Live> ofVisit(UUID visitId) {
     return store.ofVisit(visitId).map(row -> live(row.id()));
+  }
+
+  @Override
+  public boolean by(String username) {
+    return store.openVisits().stream()
+        .flatMap(visit -> ofVisit(visit).stream())
+        .filter(live -> live.events().stream().anyMatch(event -> event.who().equals(username)))
+        .anyMatch(live ->
+            live.state().phase() == Phase.ACID
+                || !Alarm.standing(live.plan(), live.state()).isEmpty());
+  }
+
+  /// Treatments whose clock runs: from the first touch until the skin is at rest.
+  @Override
+  public List<String> now() {
+    return store.openVisits().stream()
+        .flatMap(visit -> ofVisit(visit).stream())
+        .filter(live ->
+            switch (live.state().phase()) {
+              case ACID, ENDING, SETTLING -> true;
+              case READY, ARMED, AT_REST, CHECKED, SIGNED, STOPPED -> false;
+            })
+        .map(live -> live.id().toString())
+        .toList();
   }
 
   /// Visits whose treatment runs, stands in an emergency or waits for its signature.
@@ -130,7 +157,7 @@ public class Treatments implements VisitRecord {
     store.lock(id);
     Live live = live(id);
     if (live.events().stream().anyMatch(event -> event.id().equals(eventId))) return live;
-    Instant now = now();
+    Instant now = time();
     Instant when = at.isAfter(now) ? now : at;
     if (when.isBefore(live.state().lastEventAt())) when = live.state().lastEventAt();
     Optional<String> refused =
@@ -174,7 +201,7 @@ public class Treatments implements VisitRecord {
   }
 
   /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.
-  private Instant now() {
+  private Instant time() {
     return clock.instant().truncatedTo(ChronoUnit.MILLIS);
   }
 }

@@ -50,6 +50,11 @@ public class VisitStore {
         .update();
   }
 
+  /// Who treats in this visit.
+  public void assign(UUID id, String therapist) {
+    jdbc.sql("UPDATE visit SET therapist = ? WHERE id = ?").params(therapist, id).update();
+  }
+
   public void cancel(UUID id, String why, Instant at) {
     jdbc.sql("UPDATE visit SET cancelled_at = ?, cancelled_why = ? WHERE id = ?")
         .params(at.atOffset(ZoneOffset.UTC), why, id)

@@ -1,0 +1,45 @@
+package ivesk.server.app;
+
+import static ivesk.server.app.Role.DESK;
+import static ivesk.server.app.Role.OWNER;
+import static ivesk.server.app.Role.SUPERVISOR;
+import static ivesk.server.app.Role.THERAPIST;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/// Who may do what: one line for each right. Every endpoint names its own by `@May`; one that names
+/// none is open to nobody.
+public enum Right {
+  ANYBODY("signing in, and whether anybody is"),
+  KNOW("what holds nobody's data: words, tables, arithmetic", OWNER, SUPERVISOR, THERAPIST, DESK),
+  SELF("own password, PIN, second factor and sign-ins", OWNER, SUPERVISOR, THERAPIST, DESK),
+  BOOK("Today, clients, the book", OWNER, SUPERVISOR, THERAPIST, DESK),
+  RECORD("reading what was asked, planned and done", OWNER, SUPERVISOR, THERAPIST),
+  TREAT("asking, planning, treating, signing", OWNER, SUPERVISOR, THERAPIST),
+  SHELF("bottles and the practice's own products", OWNER, SUPERVISOR, THERAPIST),
+  CLINICIAN("opening what is restricted", SUPERVISOR),
+  PRACTICE("policies, numbers of an alarm, rooms, days", OWNER, SUPERVISOR),
+  WATCH("who looked at what, and how the installation is", OWNER, SUPERVISOR),
+  PEOPLE("adding, changing, locking and resetting accounts", OWNER);
+
+  private final String label;
+  private final Set<Role> roles;
+
+  Right(String label, Role... roles) {
+    this.label = label;
+    Set<Role> mine = EnumSet.noneOf(Role.class);
+    mine.addAll(List.of(roles));
+    this.roles = mine;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /// Empty where nobody needs to be signed in.
+  Set<Role> roles() {
+    return roles;
+  }
+}

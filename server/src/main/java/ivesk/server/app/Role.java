@@ -1,0 +1,24 @@
+package ivesk.server.app;
+
+/// What somebody is in the practice.
+public enum Role {
+  OWNER("owner"),
+  SUPERVISOR("supervising clinician"),
+  THERAPIST("therapist"),
+  DESK("desk");
+
+  private final String label;
+
+  Role(String label) {
+    this.label = label;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /// Whether this role may do what belongs to a right.
+  public boolean may(Right right) {
+    return right.roles().contains(this);
+  }
+}

@@ -1,0 +1,103 @@
+package ivesk.server.practice;
+
+import ivesk.server.app.May;
+import ivesk.server.app.Right;
+import ivesk.server.practice.SignIns.NotIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/// In by password, by PIN where the password was given lately, by a one-time code; and out.
+@RestController
+@RequestMapping("/api")
+class SignInController {
+  private final SignIns signIns;
+
+  SignInController(SignIns signIns) {
+    this.signIns = signIns;
+  }
+
+  /// @param code of the second factor, six digits, or a recovery code
+  record ByPassword(String username, String password, Optional<String> code) {}
+
+  record ByPin(String username, String pin) {}
+
+  /// @param code the one-time code
+  /// @param password one's own from now on
+  record ByCode(String username, String code, String password) {}
+
+  @May(Right.ANYBODY)
+  @PostMapping("/sign-in")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void password(
+      @RequestBody ByPassword body, HttpServletRequest request, HttpServletResponse response) {
+    SignIns.From from = SignedInFilter.from(request, response);
+    SignedInFilter.keep(
+        request,
+        response,
+        signIns.password(body.username().strip(), body.password(), body.code(), from));
+  }
+
+  /// The one who was signed in here before is signed out.
+  @May(Right.ANYBODY)
+  @PostMapping("/sign-in/pin")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pin(
+      @RequestBody ByPin body,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      @Nullable Authentication before) {
+    SignIns.From from = SignedInFilter.from(request, response);
+    String fresh = signIns.pin(body.username(), body.pin(), from);
+    if (before != null && before.getDetails() instanceof UUID id) {
+      signIns.end(id, before.getName(), "gave place to " + body.username());
+    }
+    SignedInFilter.keep(request, response, fresh);
+  }
+
+  @May(Right.ANYBODY)
+  @PostMapping("/sign-in/code")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void code(@RequestBody ByCode body, HttpServletRequest request, HttpServletResponse response) {
+    SignIns.From from = SignedInFilter.from(request, response);
+    SignedInFilter.keep(
+        request,
+        response,
+        signIns.code(body.username().strip(), body.code(), body.password(), from));
+  }
+
+  @May(Right.SELF)
+  @PostMapping("/sign-out")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void out(HttpServletRequest request, HttpServletResponse response, Authentication who) {
+    if (who.getDetails() instanceof UUID id) signIns.end(id, who.getName(), "");
+    SignedInFilter.forget(request, response);
+  }
+
+  /// 401, or 429 with how long to wait.
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> notIn(NotIn e) {
+    HttpStatus status =
+        e.retryAfter().isPresent() ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.UNAUTHORIZED;
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, e.getMessage());
+    if (e.codeNeeded()) problem.setProperty("codeNeeded", true);
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+    e.retryAfter()
+        .ifPresent(
+            pause -> answer.header(HttpHeaders.RETRY_AFTER, Long.toString(pause.toSeconds() + 1)));
+    return answer.body(problem);
+  }
+}

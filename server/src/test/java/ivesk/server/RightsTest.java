@@ -1,0 +1,221 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.server.Practice.Answer;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/// Walks every endpoint of the OpenAPI description as each role and as nobody. Who may do what
+/// stands here once more, by hand: an endpoint that is not in this table fails.
+class RightsTest {
+  private static final String EVERYBODY =
+      """
+      GET /api/session
+      POST /api/sign-in
+      POST /api/sign-in/pin
+      POST /api/sign-in/code
+      POST /api/first-start
+      """;
+
+  private static final String SIGNED_IN =
+      """
+      POST /api/sign-out
+      GET /api/self
+      PUT /api/self/password
+      PUT /api/self/pin
+      POST /api/self/factor
+      PUT /api/self/factor
+      POST /api/self/factor/removal
+      DELETE /api/self/sign-ins/{id}
+      GET /api/practice
+      GET /api/practice/numbers
+      GET /api/practice/policies
+      GET /api/decision-table
+      GET /api/words/consent
+      GET /api/words/consult
+      GET /api/product-kinds
+      GET /api/bench
+      POST /api/bench/alligation
+      POST /api/bench/dilution
+      POST /api/bench/dose
+      POST /api/bench/free-acid
+      POST /api/bench/mixture
+      POST /api/bench/neutraliser
+      POST /api/bench/parts
+      POST /api/bench/permeability
+      POST /api/bench/ph
+      GET /api/bench/ph-meter
+      POST /api/bench/ph-meter/bottle
+      POST /api/bench/ph-meter/buffer
+      POST /api/bench/serial
+      POST /api/bench/strength
+      POST /api/screening
+      POST /api/selection
+      POST /api/skin/area
+      POST /api/skin/colorimeter/{visitId}/{site}
+      POST /api/skin/ita
+      POST /api/skin/phototype
+      GET /api/today
+      GET /api/clients
+      POST /api/clients
+      GET /api/clients/{id}
+      PUT /api/clients/{id}
+      PUT /api/clients/{id}/archived
+      GET /api/clients/{clientId}/visits
+      POST /api/visits
+      GET /api/visits/{id}
+      PUT /api/visits/{id}/booking
+      PUT /api/visits/{id}/start
+      POST /api/visits/{id}/cancellation
+      """;
+
+  private static final String WHO_TREATS =
+      """
+      GET /api/audit/{id}
+      GET /api/shelf
+      GET /api/shelf/csv/{table}
+      POST /api/shelf/csv/{table}
+      POST /api/shelf/csv/{table}/preview
+      PUT /api/shelf/lots/{id}
+      PUT /api/shelf/products
+      DELETE /api/shelf/products/{code}
+      POST /api/shelf/scan
+      POST /api/shelf/scanner/{code}
+      PUT /api/product-kinds/{id}
+      DELETE /api/product-kinds/{id}
+      POST /api/clients/{clientId}/outside-peels
+      DELETE /api/clients/{clientId}/outside-peels/{id}
+      POST /api/consents/{id}/withdrawal
+      POST /api/patch-tests/{id}/reads
+      GET /api/signatures/{id}
+      GET /api/treatments/{id}
+      POST /api/treatments/{id}/events
+      GET /api/treatments/{id}/stream
+      GET /api/visits/{id}/aftercare
+      POST /api/visits/{id}/chain
+      PUT /api/visits/{id}/choice
+      POST /api/visits/{id}/clearances
+      POST /api/visits/{id}/consents
+      GET /api/visits/{id}/consents/asked
+      GET /api/visits/{id}/consult
+      PUT /api/visits/{id}/consult
+      POST /api/visits/{id}/overrides
+      POST /api/visits/{id}/patch-tests
+      GET /api/visits/{id}/plan
+      PUT /api/visits/{id}/plan
+      GET /api/visits/{id}/screening
+      PUT /api/visits/{id}/screening/groups/{group}
+      PUT /api/visits/{id}/screening/{question}
+      GET /api/visits/{id}/selection
+      POST /api/visits/{id}/selection/try
+      POST /api/visits/{visitId}/treatment
+      """;
+
+  private static final String CLINICIAN =
+      """
+      PUT /api/shelf/openings/{restricted}
+      DELETE /api/shelf/openings/{restricted}
+      """;
+
+  private static final String OWNER_AND_CLINICIAN =
+      """
+      PUT /api/practice
+      PUT /api/practice/numbers/{kind}
+      PUT /api/practice/policies/{question}
+      """;
+
+  private static final String OWNER =
+      """
+      GET /api/people
+      POST /api/people
+      PUT /api/people/{username}
+      POST /api/people/{username}/reset
+      """;
+
+  /// Sign-in names of the demo by role.
+  private static final Map<String, String> PEOPLE =
+      Map.of("OWNER", "marit", "SUPERVISOR", "thea", "THERAPIST", "ines", "DESK", "pelle");
+
+  private static Practice practice;
+  private static Map<String, Set<String>> table;
+
+  @BeforeAll
+  static void open() {
+    practice = Practice.open();
+    table = new HashMap<>();
+    put(EVERYBODY, Set.of("NOBODY", "OWNER", "SUPERVISOR", "THERAPIST", "DESK"));
+    put(SIGNED_IN, Set.of("OWNER", "SUPERVISOR", "THERAPIST", "DESK"));
+    put(WHO_TREATS, Set.of("OWNER", "SUPERVISOR", "THERAPIST"));
+    put(CLINICIAN, Set.of("SUPERVISOR"));
+    put(OWNER_AND_CLINICIAN, Set.of("OWNER", "SUPERVISOR"));
+    put(OWNER, Set.of("OWNER"));
+  }
+
+  private static void put(String endpoints, Set<String> who) {
+    endpoints.lines().forEach(endpoint -> table.put(endpoint, who));
+  }
+
+  @AfterAll
+  static void close() {
+    practice.close();
+  }
+
+  @Test
+  void everyEndpointIsOpenToThoseInTheTableAndToNobodyElse() {
+    Practice owner = practice.another().signIn("marit", "harbour");
+    JsonNode paths = owner.get("/api/openapi").body().get("paths");
+    Set<String> described = new TreeSet<>();
+    List<String> wrong = new ArrayList<>();
+    for (String role : List.of("NOBODY", "OWNER", "SUPERVISOR", "THERAPIST", "DESK")) {
+      Practice browser = practice.another();
+      browser.get("/api/session");
+      if (!role.equals("NOBODY")) browser.signIn(PEOPLE.get(role), "harbour");
+      for (var path : paths.properties()) {
+        for (var operation : path.getValue().properties()) {
+          String method = operation.getKey().toUpperCase(java.util.Locale.ROOT);
+          String endpoint = method + " " + path.getKey();
+          described.add(endpoint);
+          Answer answer = browser.any(method, filled(path.getKey(), operation.getValue()));
+          boolean may = table.getOrDefault(endpoint, Set.of()).contains(role);
+          boolean right =
+              may
+                  ? answer.status() != 403 && answer.status() < 500
+                  : answer.status() == (role.equals("NOBODY") ? 401 : 403);
+          if (!right) wrong.add(role + ": " + endpoint + " answers " + answer.status());
+          if (endpoint.equals("POST /api/sign-out") && may) {
+            browser.signIn(PEOPLE.get(role), "harbour");
+          }
+        }
+      }
+    }
+    assertThat(wrong).isEmpty();
+    assertThat(described).isEqualTo(new TreeSet<>(table.keySet()));
+  }
+
+  /// Ids of nothing, the first of each list of words.
+  private static String filled(String path, JsonNode operation) {
+    String filled = path;
+    for (JsonNode parameter : operation.path("parameters")) {
+      if (!parameter.get("in").asString().equals("path")) continue;
+      JsonNode schema = parameter.get("schema");
+      String value =
+          schema.has("enum")
+              ? schema.get("enum").get(0).asString()
+              : schema.path("format").asString("").equals("uuid")
+                  ? UUID.randomUUID().toString()
+                  : "nothing";
+      filled = filled.replace("{" + parameter.get("name").asString() + "}", value);
+    }
+    return filled;
+  }
+}
