@@ -40,7 +40,7 @@ self.addEventListener("fetch", (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (url.origin !== self.location.origin) return;
-  if (url.pathname === "/api/sign-out" || url.pathname === "/api/sign-in") {
+  if (url.pathname === "/api/sign-out" || url.pathname.startsWith("/api/sign-in")) {
     // Nobody else finds on this device what was kept for somebody.
     event.waitUntil(caches.delete(RUNNING));
     return;

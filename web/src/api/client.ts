@@ -46,6 +46,8 @@ const guard: Middleware = {
   },
   async onResponse({ response }) {
     if (response.ok) return;
+    // Who is signed in is asked anew; what is on the screen stays.
+    if (response.status === 401) void queryClient.invalidateQueries({ queryKey: ["session"] });
     const body = (await response.json().catch(() => ({}))) as {
       detail?: string;
       fields?: FieldFault[];

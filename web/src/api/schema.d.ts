@@ -2573,9 +2573,12 @@ export interface components {
         NewEvent: {
             /** Format: date-time */
             at: string;
+            by?: string;
             fact: components["schemas"]["Fact"];
             /** Format: uuid */
             id: string;
+            /** Format: date-time */
+            sentAt?: string;
         };
         NewNumber: {
             number: string;
@@ -2843,6 +2846,10 @@ export interface components {
             label: string;
             meaning: string;
             seen: string;
+        };
+        PinHolder: {
+            name: string;
+            username: string;
         };
         PlanKept: {
             /** Format: int64 */
@@ -3290,7 +3297,7 @@ export interface components {
         };
         Session: {
             account?: components["schemas"]["Account"];
-            byPin: components["schemas"]["ByPin"][];
+            byPin: components["schemas"]["PinHolder"][];
             practice?: string;
             rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "PEOPLE")[];
             started: boolean;

@@ -16,6 +16,9 @@ const Bench = lazy(() => import("../formula/Bench"));
 const Shelf = lazy(() => import("../formula/Shelf"));
 const DecisionTable = lazy(() => import("../practice/DecisionTable"));
 const Practice = lazy(() => import("../practice/Practice"));
+const People = lazy(() => import("../practice/People"));
+const Self = lazy(() => import("../practice/Self"));
+const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
 
@@ -56,6 +59,16 @@ function NotHere() {
 
 const router = createBrowserRouter([
   {
+    path: "/first-start",
+    element: (
+      <RoomOf room="desk">
+        <Suspense fallback={null}>
+          <FirstStart />
+        </Suspense>
+      </RoomOf>
+    ),
+  },
+  {
     element: <Frame />,
     children: [
       {
@@ -68,6 +81,8 @@ const router = createBrowserRouter([
           { path: "/shelf/:code?", element: <Shelf /> },
           { path: "/practice", element: <Practice /> },
           { path: "/practice/decisions", element: <DecisionTable /> },
+          { path: "/practice/people", element: <People /> },
+          { path: "/self", element: <Self /> },
           { path: "*", element: <NotHere /> },
         ],
       },

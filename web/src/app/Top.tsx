@@ -2,15 +2,13 @@ import classNames from "classnames/bind";
 import { Link, NavLink, useLocation } from "react-router";
 import { Rooms } from "../parts/Rooms";
 import { Finder } from "./Finder";
-import { useSession } from "./session";
-import { SignOut } from "./SignOut";
+import { Person } from "./Person";
 import styles from "./Top.module.css";
 
 const cx = classNames.bind(styles);
 
 /** The top of every desk screen. */
 export function Top() {
-  const session = useSession();
   const { pathname } = useLocation();
   return (
     <header className={cx("top")}>
@@ -28,8 +26,7 @@ export function Top() {
       </nav>
       {pathname !== "/" && <Rooms />}
       <Finder />
-      <span className={cx("who", "soft")}>{session.data?.account?.name}</span>
-      <SignOut />
+      <Person />
     </header>
   );
 }

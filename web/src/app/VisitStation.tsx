@@ -11,6 +11,8 @@ import { day, hour } from "../parts/words";
 import { ChangeVisit } from "../visit/ChangeVisit";
 import { visitQuery } from "../visit/queries";
 import { STATIONS } from "../visit/stations";
+import { PersonSlot } from "../parts/personSlot";
+import { Person } from "./Person";
 import { RoomOf } from "./RoomOf";
 import { Top } from "./Top";
 import whoStripStyles from "../parts/WhoStrip.module.css";
@@ -51,7 +53,9 @@ export default function VisitStation() {
   if ((COUCH.includes(here.id) || alarmed) && state?.missing === undefined) {
     return (
       <RoomOf room="couch">
-        <Screen visit={visit.data} />
+        <PersonSlot.Provider value={<Person />}>
+          <Screen visit={visit.data} />
+        </PersonSlot.Provider>
       </RoomOf>
     );
   }

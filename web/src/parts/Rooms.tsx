@@ -1,7 +1,9 @@
 import classNames from "classnames/bind";
 import { useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
 import { Link } from "react-router";
 import type { Visit } from "../api/types";
+import { offsetOf } from "./steadyNow";
 import { todayQuery } from "./today";
 import { useNow } from "./useNow";
 import { clock, firstName } from "./words";
@@ -12,7 +14,11 @@ const cx = classNames.bind(styles);
 /** What runs or stands in alarm in other rooms, on every screen; alarms and what is overdue first. */
 export function Rooms({ but }: { but?: string }) {
   const today = useQuery(todayQuery);
-  const offset = today.data ? Date.parse(today.data.serverNow) - today.dataUpdatedAt : 0;
+  const { data, dataUpdatedAt } = today;
+  const offset = useMemo(
+    () => (data ? offsetOf(data.serverNow, dataUpdatedAt) : 0),
+    [data, dataUpdatedAt],
+  );
   const now = useNow(offset, 500);
   const others = (today.data?.visits ?? [])
     .filter((visit) => visit.id !== but)

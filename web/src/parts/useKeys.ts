@@ -22,6 +22,8 @@ export function useKeys(table: KeyBinding[]) {
   useEffect(() => {
     function pressed(event: KeyboardEvent) {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
+      // A dialog's keys are its own: none falls through to the screen behind.
+      if (event.target instanceof Element && event.target.closest(".MuiDialog-root")) return;
       const typing = isTyping(event);
       const line = table.find(
         ({ on, whileTyping }) => matches(on, event) && (!typing || whileTyping),

@@ -1,18 +1,57 @@
 import classNames from "classnames/bind";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import Button from "@mui/material/Button";
+import { useState } from "react";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Policy } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { practiceQuery, useMay } from "../parts/practice";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { plural } from "../parts/words";
 import { Numbers } from "./Numbers";
+import { PracticeForm } from "./PracticeForm";
 import { ProductKinds } from "./ProductKinds";
 import { policiesQuery } from "./queries";
 import styles from "./Practice.module.css";
 
 const cx = classNames.bind(styles);
+
+/** The practice itself, and who works in it. */
+function Details() {
+  const practice = useQuery(practiceQuery).data;
+  const maySet = useMay("PRACTICE");
+  const mayPeople = useMay("PEOPLE");
+  const [editing, setEditing] = useState(false);
+  if (!practice) return null;
+  return (
+    <>
+      <Strip title="The practice" code={practice.town} />
+      <div className="pad-small">
+        <p>
+          <b>{practice.name || "has no name yet"}</b>
+        </p>
+        <p className="soft small">
+          {practice.rooms.join(", ")} · {practice.zone}
+        </p>
+        <p className="row wrap">
+          {maySet && (
+            <Button size="small" onClick={() => setEditing(true)}>
+              Change
+            </Button>
+          )}
+          {mayPeople && (
+            <Button size="small" component={Link} to="/practice/people">
+              Who works here
+            </Button>
+          )}
+        </p>
+      </div>
+      {editing && <PracticeForm practice={practice} onClose={() => setEditing(false)} />}
+    </>
+  );
+}
 
 /** What the practice does where the schools differ, and its kinds of home products. */
 export default function Practice() {
@@ -66,7 +105,12 @@ export default function Practice() {
             </div>
           ))}
         </section>
-        <section className="side" aria-label="Numbers and kinds of home products" tabIndex={0}>
+        <section
+          className="side"
+          aria-label="The practice, numbers and kinds of home products"
+          tabIndex={0}
+        >
+          <Details />
           <Numbers />
           <ProductKinds />
         </section>

@@ -11,3 +11,13 @@ export const decisionTableQuery = queryOptions({
   queryFn: async () => body(await api.GET("/api/decision-table")),
   staleTime: Infinity,
 });
+
+export const peopleQuery = queryOptions({
+  queryKey: ["people"],
+  queryFn: async () => body(await api.GET("/api/people")),
+});
+
+export const selfQuery = queryOptions({
+  queryKey: ["self"],
+  queryFn: async () => body(await api.GET("/api/self")),
+});

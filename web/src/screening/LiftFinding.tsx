@@ -32,7 +32,7 @@ export function LiftFinding({
   const needed = clearance || finding.firm;
   const isClinician = session.data?.account?.role === "SUPERVISOR";
   const atTheSpot = needed && !isClinician;
-  const clinician = atTheSpot ? { username, password } : undefined;
+  const clinician = atTheSpot ? { username, word: password } : undefined;
   const lift = useMutation({
     mutationFn: async () => {
       const params = { path: { id: visitId } };
@@ -101,7 +101,7 @@ export function LiftFinding({
                 <TextField
                   required
                   type="password"
-                  label="Clinician's password"
+                  label="Clinician's password or PIN"
                   autoComplete="off"
                   value={password}
                   onChange={(e) => setPassword(e.target.value)}

@@ -1,10 +1,11 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import { type ReactNode } from "react";
+import { type ReactNode, use } from "react";
 import { Link } from "react-router";
 import type { Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FIGURE_LABELS, figureOf } from "../parts/figures";
+import { PersonSlot } from "../parts/personSlot";
 import { Rooms } from "../parts/Rooms";
 import { useNow } from "../parts/useNow";
 import { factWords } from "../parts/factWords";
@@ -50,6 +51,7 @@ export function CouchTop({
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
       <Rooms but={visit.id} />
+      {use(PersonSlot)}
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
         {opened && ` · with client ${clock(now - Date.parse(opened.at))}`}

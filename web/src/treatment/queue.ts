@@ -16,12 +16,17 @@ export class Queue {
     return kept ? (JSON.parse(kept) as NewEvent[]) : [];
   }
 
-  /** Kept before anything else happens with it. */
-  add(fact: Fact, at: Date): NewEvent {
+  /**
+   * Kept before anything else happens with it.
+   *
+   * @param by who says it, whoever sends it later
+   */
+  add(fact: Fact, at: Date, by?: string): NewEvent {
     const event: NewEvent = {
       id: crypto.randomUUID(),
       at: at.toISOString(),
       fact,
+      by,
     };
     this.store.setItem(this.key, JSON.stringify([...this.all(), event]));
     return event;

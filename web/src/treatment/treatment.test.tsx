@@ -541,7 +541,7 @@ describe("the sensation keys", () => {
 });
 
 describe("a treatment without the server", () => {
-  let answering: "yes" | "no" | "refuse" | "signed out";
+  let answering: "yes" | "no" | "refuse" | "signed out" | "broken by answers";
   let posted: NewEvent[];
 
   beforeEach(() => {
@@ -563,13 +563,20 @@ describe("a treatment without the server", () => {
       if (answering === "refuse") {
         return Response.json({ detail: "No layer now." }, { status: 422 });
       }
-      posted.push((await request.json()) as NewEvent);
+      const event = (await request.json()) as NewEvent;
+      if (answering === "broken by answers" && event.fact.type === "SensationAnswered") {
+        return Response.json({ detail: "Something broke." }, { status: 500 });
+      }
+      posted.push(event);
       return Response.json(treatment({ seq: 21 }));
     });
   });
 
-  function live() {
-    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  function live(account?: { username: string }) {
+    const client = new QueryClient({
+      defaultOptions: { queries: { retry: false, staleTime: account ? Infinity : 0 } },
+    });
+    if (account) client.setQueryData(["session"], { account, zone: "UTC" });
     const wrapper = ({ children }: { children: ReactNode }) => (
       <QueryClientProvider client={client}>{children}</QueryClientProvider>
     );
@@ -613,6 +620,30 @@ describe("a treatment without the server", () => {
     expect(result.current.unsent).toHaveLength(1);
     answering = "yes";
     await waitFor(() => expect(posted).toHaveLength(1), { timeout: 4000 });
+  });
+
+  it("lets END go on behind what the server cannot take", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    answering = "broken by answers";
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    act(() => result.current.say({ type: "EndingStarted" }));
+    await waitFor(() => expect(posted.map(({ fact }) => fact.type)).toEqual(["EndingStarted"]), {
+      timeout: 4000,
+    });
+    expect(result.current.unsent.map(({ fact }) => fact.type)).toEqual(["SensationAnswered"]);
+    expect(result.current.away).toBe(true);
+    answering = "yes";
+    await waitFor(() => expect(result.current.unsent).toHaveLength(0), { timeout: 4000 });
+  });
+
+  it("sends who said it and the time of its own clock", async () => {
+    const { result } = live({ username: "ines" });
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    await waitFor(() => expect(posted).toHaveLength(1));
+    expect(posted[0]!.by).toBe("ines");
+    expect(Math.abs(Date.parse(posted[0]!.sentAt!) - Date.parse(posted[0]!.at))).toBeLessThan(2000);
   });
 
   it("sets its clock by the server's", async () => {

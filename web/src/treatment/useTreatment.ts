@@ -1,7 +1,9 @@
 import { queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { api, body, NoServer, Problem } from "../api/client";
+import { api, body, Problem } from "../api/client";
 import type { Fact, NewEvent, Treatment } from "../api/types";
+import { offsetOf, onJump, steadyNow } from "../parts/steadyNow";
+import { sessionQuery } from "../parts/session";
 import { Queue } from "./queue";
 
 export function treatmentQuery(id: string) {
@@ -49,6 +51,13 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   const [away, setAway] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const offset = useOffset(query.data, query.dataUpdatedAt);
+  const serverOffset = useRef(offset);
+  // Who was last signed in here says it, even while nobody is.
+  const who = useRef<string>(undefined);
+  const account = useQuery(sessionQuery).data?.account;
+  useEffect(() => {
+    if (account) who.current = account.username;
+  }, [account]);
   const sending = useRef(false);
   const heard = useRef(0);
 
@@ -60,17 +69,30 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     }
   }, [id, queries]);
 
+  useEffect(() => {
+    serverOffset.current = offset;
+  }, [offset]);
+  // After a sleep, or a clock that was set ahead, only the server knows the time.
+  useEffect(
+    () => onJump(() => void queries.invalidateQueries({ queryKey: ["treatment", id] })),
+    [id, queries],
+  );
+
   const send = useCallback(async () => {
     if (sending.current) return true;
     sending.current = true;
     let moved = false;
     let taken = true;
-    for (let next = queue.all()[0]; next; next = queue.all()[0]) {
+    // What the server cannot take now holds nothing back: END above all goes on behind it.
+    const tried = new Set<string>();
+    const waiting = () => queue.all().find(({ id }) => !tried.has(id));
+    for (let next = waiting(); next; next = waiting()) {
+      tried.add(next.id);
       try {
         const fresh = body(
           await api.POST("/api/treatments/{id}/events", {
             params: { path: { id } },
-            body: next,
+            body: { ...next, sentAt: new Date(steadyNow() + serverOffset.current).toISOString() },
           }),
         );
         queue.remove(next.id);
@@ -84,16 +106,18 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
           queue.remove(next.id);
           setRefused(problem.message);
         } else {
-          setAway(problem instanceof NoServer || problem instanceof Problem);
           taken = false;
-          break;
+          if (!(problem instanceof Problem && problem.status >= 500)) break;
         }
       }
       setUnsent(queue.all());
     }
     sending.current = false;
     setUnsent(queue.all());
-    if (!taken) return false;
+    if (!taken) {
+      setAway(true);
+      return false;
+    }
     catchUp();
     // The path of the visit moves with the phase; between, it is only asked when it is next shown.
     await queries.invalidateQueries({
@@ -154,8 +178,8 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   const say = useCallback(
     (...facts: Fact[]) => {
       setRefused(null);
-      const now = Date.now() + offset;
-      facts.forEach((fact, i) => queue.add(fact, new Date(now + i)));
+      const now = steadyNow() + offset;
+      facts.forEach((fact, i) => queue.add(fact, new Date(now + i), who.current));
       setUnsent(queue.all());
       void send();
     },
@@ -180,5 +204,8 @@ function backOff(failures: number): number {
 
 /** Server time as each answer tells it. */
 function useOffset(treatment: Treatment | undefined, updatedAt: number): number {
-  return treatment && updatedAt ? Date.parse(treatment.serverNow) - updatedAt : 0;
+  return useMemo(
+    () => (treatment && updatedAt ? offsetOf(treatment.serverNow, updatedAt) : 0),
+    [treatment, updatedAt],
+  );
 }

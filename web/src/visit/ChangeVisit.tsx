@@ -4,11 +4,13 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { practiceQuery } from "../parts/practice";
+import { Segments } from "../parts/Segments";
 import { atPractice, instantOf } from "../parts/words";
 
 /** Another time, length or room for a visit, or that it does not take place. */
@@ -17,6 +19,7 @@ export function ChangeVisit({ visit, onClose }: { visit: Visit; onClose: () => v
   const [start, setStart] = useState(atPractice(visit.startsAt));
   const [minutes, setMinutes] = useState(String(visit.minutes));
   const [room, setRoom] = useState(visit.room);
+  const rooms = useQuery(practiceQuery).data?.rooms ?? [];
   const [why, setWhy] = useState("");
   const [cancelling, setCancelling] = useState(false);
   const params = { path: { id: visit.id } };
@@ -77,12 +80,12 @@ export function ChangeVisit({ visit, onClose }: { visit: Visit; onClose: () => v
                   slotProps={{ htmlInput: { min: 10, max: 240 } }}
                   helperText="10 to 240. Long wear needs 100 and more."
                 />
-                <TextField
+                <Segments
                   label="Room"
-                  required
                   value={room}
-                  onChange={(e) => setRoom(e.target.value)}
-                  slotProps={{ htmlInput: { maxLength: 20 } }}
+                  // A room that the practice has given up stays where it was booked.
+                  options={[...new Set([...rooms, visit.room])].map((id) => ({ id, label: id }))}
+                  onChange={setRoom}
                 />
               </>
             )}

@@ -13,6 +13,7 @@ import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
+import { practiceQuery } from "../parts/practice";
 import { atPractice, instantOf } from "../parts/words";
 import { Segments } from "../parts/Segments";
 import { todayQuery } from "../parts/today";
@@ -29,7 +30,9 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
     const now = dayjs(queries.getQueryData(todayQuery.queryKey)?.serverNow);
     return atPractice(now.add(15 - (now.minute() % 15), "minute").toDate());
   });
-  const [room, setRoom] = useState<"room 1" | "room 2">("room 1");
+  const rooms = useQuery(practiceQuery).data?.rooms ?? [];
+  const [picked, setRoom] = useState<string | null>(null);
+  const room = picked ?? rooms[0] ?? "";
   const isNew = typeof whom === "string" && whom.trim() !== "";
 
   const add = useMutation({
@@ -109,10 +112,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
             <Segments
               label="Room"
               value={room}
-              options={[
-                { id: "room 1", label: "room 1" },
-                { id: "room 2", label: "room 2" },
-              ]}
+              options={rooms.map((id) => ({ id, label: id }))}
               onChange={setRoom}
             />
             <ErrorNote error={add.error} />
@@ -122,7 +122,11 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
           <Button color="inherit" onClick={onClose}>
             Leave
           </Button>
-          <Button type="submit" variant="contained" disabled={!whom || add.isPending}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={!whom || room === "" || add.isPending}
+          >
             Add visit
           </Button>
         </DialogActions>

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { steadyNow } from "../parts/steadyNow";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
@@ -53,7 +54,7 @@ function Visits({
   onDay: (day: string) => void;
   onAdd: () => void;
 }) {
-  const [offset] = useState(() => Date.parse(today.serverNow) - Date.now());
+  const [offset] = useState(() => Date.parse(today.serverNow) - steadyNow());
   const running = today.visits
     .filter(
       (visit) =>

@@ -11,6 +11,7 @@ import { figureOf } from "../../parts/figures";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { clock, firstName, hour, plural } from "../../parts/words";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
+import { steadyNow } from "../../parts/steadyNow";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
@@ -114,7 +115,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
     {
       on: "u",
       says: "takes the last tap back",
-      does: () => takeBack(live, Date.now() + live.offset),
+      does: () => takeBack(live, steadyNow() + live.offset),
     },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];

@@ -96,6 +96,9 @@ final class Browser implements AutoCloseable {
     driver.get(server.url(path));
   }
 
+  /// Who is signed in, in the corner of every screen.
+  static final By PERSON = By.cssSelector("[aria-haspopup='dialog'][data-person]");
+
   void signIn() {
     signIn("ines");
   }

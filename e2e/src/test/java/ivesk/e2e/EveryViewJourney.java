@@ -24,11 +24,13 @@ class EveryViewJourney extends Journey {
     stations();
     couch();
     browser.open("/");
+    browser.click(Browser.PERSON);
     browser.press("Sign out");
     browser.see("Password");
     look("sign-in");
     // The peel on the couch is Rolf's.
     browser.signIn("rolf");
+    browser.click(Browser.PERSON);
     browser.press("Sign out");
     browser.see("Acid is on Jonas");
     look("the question before signing out");

@@ -32,7 +32,7 @@ class ScreenJourney extends Journey {
     browser.click(Browser.containing("cold sores, three or more a year"));
     browser.press("Record a clearance");
     browser.type("Clinician's sign-in name", "thea");
-    browser.type("Clinician's password", "harbour");
+    browser.type("Clinician's password or PIN", "harbour");
     browser.press("Record clearance");
     browser.see("cleared by Dr Thea Lund");
     browser.see("PROCEED");

@@ -87,6 +87,7 @@ class ShelfJourney extends Journey {
 
   @Test
   void whereOnlyLabelsAreWorkedFromTheBenchChecksThem() {
+    browser.click(Browser.PERSON);
     browser.press("Sign out");
     browser.type("Name", "thea");
     browser.type("Password", "harbour");

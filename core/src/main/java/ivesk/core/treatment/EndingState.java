@@ -7,6 +7,7 @@ import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
@@ -53,6 +54,8 @@ public record EndingState(
     return switch (event.fact()) {
       case Ending fact ->
           switch (fact) {
+            // The first END is when the acid came off; one that another screen said later is not.
+            case EndingStarted _ when startedAt.isPresent() -> this;
             case EndingStarted(var row) ->
                 new EndingState(
                     Optional.of(event.at()),
@@ -76,6 +79,8 @@ public record EndingState(
             case SETTLING -> restedAt(Optional.empty());
             case READY, ARMED, ACID, ENDING, CHECKED, SIGNED, STOPPED -> this;
           };
+      // Another screen that had not heard of END put acid on again: it has to come off again.
+      case LayerStarted _ -> NONE;
       case Preparing _, Acting _, Caring _, Recorded _ -> this;
     };
   }

@@ -99,7 +99,7 @@ public enum Phase {
           };
       case Ending end ->
           switch (end) {
-            case EndingStarted _ -> ENDING;
+            case EndingStarted _ -> this == ACID ? ENDING : this;
             case EndingStepDone(var step) ->
                 this == ENDING && ending.doneWith(step, plan) ? SETTLING : this;
             case LeavingChecked(var noBurning, var pink) -> noBurning ? CHECKED : this;

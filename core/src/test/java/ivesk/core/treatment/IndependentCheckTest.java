@@ -672,6 +672,31 @@ class IndependentCheckTest {
     }
   }
 
+  /// Two screens, one without the server: each keeps its own time.
+  @Nested
+  class SaidLate {
+
+    @Test
+    void theFirstEndIsWhenTheAcidCameOff() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      peel.say(90, new EndingStarted(Optional.empty()));
+      TreatmentState ended = peel.state();
+      peel.say(130, new EndingStarted(Optional.of(Row.INJURY)));
+      assertThat(peel.state().ending()).isEqualTo(ended.ending());
+      assertThat(peel.state().phase()).isEqualTo(ended.phase());
+    }
+
+    @Test
+    void acidPutOnAgainHasToComeOffAgain() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      peel.say(90, new EndingStarted(Optional.empty()));
+      peel.say(120, new LayerStarted(List.of(CHIN), false));
+      assertThat(peel.state().phase()).isEqualTo(Phase.ACID);
+      assertThat(peel.state().endedAt()).isEmpty();
+      assertThat(peel.state().contact(at(150))).hasSeconds(150);
+    }
+  }
+
   /// domain/13: later by a correction with a reason.
   @Nested
   class Corrections {

@@ -42,6 +42,15 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
   }
 
+  /// An id that was sent before, with something else.
+  public static class Reused extends RuntimeException {
+    public Reused() {
+      super(
+          "An entry with this id was taken before and said something else. What was taken stays;"
+              + " nothing was added. Say it once more.");
+    }
+  }
+
   /// The work does not allow it now.
   public static class Refused extends RuntimeException {
     public Refused(String why) {
@@ -57,6 +66,11 @@ public class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail stale(Stale e) {
     return problem(HttpStatus.CONFLICT, "Changed elsewhere", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail reused(Reused e) {
+    return problem(HttpStatus.CONFLICT, "Taken before", e.getMessage());
   }
 
   @ExceptionHandler

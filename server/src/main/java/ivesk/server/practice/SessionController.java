@@ -33,7 +33,7 @@ class SessionController {
   }
 
   /// Somebody who comes in here by a PIN.
-  record ByPin(String username, String name) {}
+  record PinHolder(String username, String name) {}
 
   /// @param account who is signed in; empty when nobody is
   /// @param rights what that account may do
@@ -44,7 +44,7 @@ class SessionController {
   record Session(
       Optional<Account> account,
       List<Right> rights,
-      List<ByPin> byPin,
+      List<PinHolder> byPin,
       String zone,
       Optional<String> practice,
       boolean started) {}
@@ -66,7 +66,7 @@ class SessionController {
         account,
         rights,
         signIns.byPin(SignedInFilter.from(request, response)).stream()
-            .map(other -> new ByPin(other.username(), other.name()))
+            .map(other -> new PinHolder(other.username(), other.name()))
             .toList(),
         clock.getZone().getId(),
         practice.details().map(PracticeStore.Details::name),

@@ -4,6 +4,8 @@ import ivesk.server.app.Audit;
 import ivesk.server.practice.AccountStore.Account;
 import ivesk.server.practice.AccountStore.Secrets;
 import ivesk.server.practice.SignInStore.SignIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -416,8 +418,9 @@ public class SignIns {
   }
 
   /// Whether somebody was signed in on this device when they said something.
-  public boolean wasHere(From from, String username, Instant at) {
-    return store.wasHere(from.deviceHash(), username, at);
+  public boolean wasHere(
+      String username, Instant at, HttpServletRequest request, HttpServletResponse response) {
+    return store.wasHere(SignedInFilter.from(request, response).deviceHash(), username, at);
   }
 
   private Instant minute() {

@@ -9,12 +9,17 @@ import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
 import ivesk.server.plan.PlanService;
+import ivesk.server.practice.SignIns;
 import ivesk.server.visit.VisitStore;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -34,6 +39,7 @@ class TreatmentController {
   private final PlanService plans;
   private final VisitStore visits;
   private final TransactionTemplate transaction;
+  private final SignIns signIns;
   private final Audit audit;
   private final Clock clock;
 
@@ -43,6 +49,7 @@ class TreatmentController {
       PlanService plans,
       VisitStore visits,
       TransactionTemplate transaction,
+      SignIns signIns,
       Audit audit,
       Clock clock) {
     this.treatments = treatments;
@@ -50,13 +57,26 @@ class TreatmentController {
     this.plans = plans;
     this.visits = visits;
     this.transaction = transaction;
+    this.signIns = signIns;
     this.audit = audit;
     this.clock = clock;
   }
 
   /// @param id made by the screen, so that sending twice counts once
   /// @param at when it happened, by server time as the screen knows it
-  record NewEvent(UUID id, Instant at, Fact fact) {}
+  /// @param by who said it, where somebody else sends it: was signed in on this device then
+  /// @param sentAt when it is sent, by the same clock as `at`: a wrong clock keeps its distances
+  record NewEvent(UUID id, Instant at, Fact fact, Optional<String> by, Optional<Instant> sentAt) {
+
+    /// By this server's clock, where the screen's was more than 2 s off.
+    Instant at(Instant now) {
+      return sentAt
+          .map(sent -> Duration.between(sent, now))
+          .filter(off -> off.abs().compareTo(Duration.ofSeconds(2)) > 0)
+          .map(at::plus)
+          .orElse(at);
+    }
+  }
 
   /// Opens the treatment of a visit, on its day only: everything was worked out for that day.
   @May(Right.TREAT)
@@ -91,9 +111,20 @@ class TreatmentController {
   /// answer may have changed since the plan was made.
   @May(Right.TREAT)
   @PostMapping("/treatments/{id}/events")
-  TreatmentView append(@PathVariable UUID id, @RequestBody NewEvent event, Principal who) {
+  TreatmentView append(
+      @PathVariable UUID id,
+      @RequestBody NewEvent event,
+      Principal who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
     if (event.fact() instanceof TimerArmed) requireStillWithin(treatments.live(id));
-    return view(treatments.append(id, event.id(), event.at(), event.fact(), who.getName()));
+    Instant at = event.at(clock.instant());
+    String by =
+        event
+            .by()
+            .filter(other -> signIns.wasHere(other, at, request, response))
+            .orElse(who.getName());
+    return view(treatments.append(id, event.id(), at, event.fact(), by));
   }
 
   private void requireStillWithin(Treatments.Live live) {

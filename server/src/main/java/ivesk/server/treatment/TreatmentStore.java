@@ -67,7 +67,8 @@ class TreatmentStore {
   }
 
   List<TreatmentEvent> events(UUID id) {
-    return jdbc.sql("SELECT * FROM treatment_event WHERE treatment_id = ? ORDER BY seq")
+    return jdbc.sql(
+            "SELECT * FROM treatment_event WHERE treatment_id = ? ORDER BY happened_at, seq")
         .param(id)
         .query((row, n) ->
             new TreatmentEvent(
@@ -76,6 +77,15 @@ class TreatmentStore {
                 row.getString("who"),
                 facts.read(row.getBytes("fact"))))
         .list();
+  }
+
+  /// Whether an event with this id was ever taken, whatever its treatment.
+  boolean holds(UUID eventId) {
+    return jdbc.sql("SELECT COUNT(*) FROM treatment_event WHERE event_id = ?")
+            .param(eventId)
+            .query(Integer.class)
+            .single()
+        > 0;
   }
 
   void append(UUID id, int seq, TreatmentEvent event, Instant recordedAt) {

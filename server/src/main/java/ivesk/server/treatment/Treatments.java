@@ -14,6 +14,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.ClockWatch;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.Problems.Reused;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.AcidOn;
 import ivesk.server.visit.VisitRecord;
@@ -142,10 +143,12 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     return new Live(row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events);
   }
 
-  /// Appends one event, once, after those before it.
+  /// Appends one event, once. One that was said earlier than what was taken before, on a screen
+  /// without a server, keeps its time and is read where it belongs.
   ///
-  /// @param at when it happened; never after now and never before the event before it
-  /// @throws Refused when it cannot follow
+  /// @param at when it happened; never after now and never before the treatment was opened
+  /// @throws Refused when it could not follow what had happened then
+  /// @throws Reused when its id is that of another event
   public Live append(UUID id, UUID eventId, Instant at, Fact fact, String who) {
     Live live = transaction.execute(tx -> appendLocked(id, eventId, at, fact, who));
     store.force();
@@ -156,16 +159,34 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   private Live appendLocked(UUID id, UUID eventId, Instant at, Fact fact, String who) {
     store.lock(id);
     Live live = live(id);
-    if (live.events().stream().anyMatch(event -> event.id().equals(eventId))) return live;
+    Optional<TreatmentEvent> taken =
+        live.events().stream().filter(event -> event.id().equals(eventId)).findFirst();
+    if (taken.isPresent()) {
+      if (!taken.get().fact().equals(fact)) throw new Reused();
+      return live;
+    }
+    if (store.holds(eventId)) throw new Reused();
     Instant now = time();
-    Instant when = at.isAfter(now) ? now : at;
-    if (when.isBefore(live.state().lastEventAt())) when = live.state().lastEventAt();
+    Instant when = at.truncatedTo(ChronoUnit.MILLIS);
+    if (when.isAfter(now)) when = now;
+    Instant opened = live.events().getFirst().at();
+    if (when.isBefore(opened)) when = opened;
+    boolean late = when.isBefore(live.state().lastEventAt());
+    Instant then = when;
+    TreatmentState before =
+        late
+            ? TreatmentState.replay(
+                live.plan(),
+                live.events().stream().filter(event -> !event.at().isAfter(then)).toList())
+            : live.state();
     Optional<String> refused =
-        Treatment.refuse(live.plan(), live.state(), fact, when)
-            .or(() ->
-                fact instanceof TreatmentEvent.Corrected correction
-                    ? Correction.refuse(live.events(), correction)
-                    : Optional.empty());
+        live.state().phase().closed()
+            ? Treatment.refuse(live.plan(), live.state(), fact, when)
+            : Treatment.refuse(live.plan(), before, fact, when)
+                .or(() ->
+                    fact instanceof TreatmentEvent.Corrected correction
+                        ? Correction.refuse(live.events(), correction)
+                        : Optional.empty());
     if (refused.isPresent()) {
       String why = refused.get();
       throw new Refused(
@@ -173,10 +194,9 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     }
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
     store.append(id, live.events().size() + 1, event, now);
-    List<TreatmentEvent> events = new ArrayList<>(live.events());
-    events.add(event);
+    List<TreatmentEvent> events = inOrder(live.events(), event);
     TreatmentState state =
-        fact instanceof TreatmentEvent.Corrected
+        late || fact instanceof TreatmentEvent.Corrected
             ? TreatmentState.replay(live.plan(), events)
             : live.state().after(live.plan(), event);
     Live after = new Live(id, live.visitId(), live.plan(), state, events);
@@ -187,6 +207,15 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         takeFromBottle(after, LocalDate.ofInstant(when, clock.getZone()), who);
     }
     return after;
+  }
+
+  /// By when they happened; of one time, as they were taken.
+  private static List<TreatmentEvent> inOrder(List<TreatmentEvent> events, TreatmentEvent event) {
+    List<TreatmentEvent> all = new ArrayList<>(events);
+    int place = all.size();
+    while (place > 0 && all.get(place - 1).at().isAfter(event.at())) place--;
+    all.add(place, event);
+    return all;
   }
 
   private void takeFromBottle(Live done, LocalDate day, String who) {

@@ -1,0 +1,131 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.server.Practice.Answer;
+import ivesk.server.treatment.Treatments;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/// What was said without the server keeps its time, its distances and who said it.
+class LateEventsTest {
+  private static Practice practice;
+  private static String jonas;
+
+  private String treatment = jonas;
+
+  @BeforeAll
+  static void open() {
+    practice = Practice.open();
+    practice.signIn("ines", "harbour");
+    jonas = practice.visit("Jonas Arkwright").get("treatmentId").asString();
+  }
+
+  @AfterAll
+  static void close() {
+    practice.close();
+  }
+
+  private Answer say(UUID id, Instant at, String fact, Map<String, String> more) {
+    var event = Practice.JSON.createObjectNode();
+    event.put("id", id.toString()).put("at", at.toString());
+    event.set("fact", Practice.JSON.readTree(fact));
+    more.forEach(event::put);
+    return practice.post("/api/treatments/" + treatment + "/events", event.toString());
+  }
+
+  private Answer say(Instant at, String fact) {
+    return say(UUID.randomUUID(), at, fact, Map.of());
+  }
+
+  private Instant endedAt() {
+    return practice
+        .bean(Treatments.class)
+        .live(UUID.fromString(treatment))
+        .state()
+        .endedAt()
+        .orElseThrow();
+  }
+
+  private static Instant now() {
+    return Instant.now().truncatedTo(ChronoUnit.MILLIS);
+  }
+
+  private static final String END = "{\"type\":\"EndingStarted\"}";
+  private static final String ANSWER = "{\"type\":\"SensationAnswered\",\"value\":3}";
+
+  @Test
+  void endSaidOfflineKeepsItsTimeAlthoughAnotherScreenWroteSince() {
+    Instant end = now().minusSeconds(60);
+    assertThat(say(now().minusSeconds(5), ANSWER).status()).isEqualTo(200);
+    assertThat(say(end, END).status()).isEqualTo(200);
+    assertThat(endedAt()).isEqualTo(end);
+    // Another END, said later elsewhere, does not make the contact longer.
+    assertThat(say(now(), END).detail()).contains("No acid is on");
+    assertThat(endedAt()).isEqualTo(end);
+  }
+
+  @Test
+  void aScreenWhoseClockIsWrongKeepsItsDistances() {
+    Duration wrong = Duration.ofMinutes(47);
+    UUID first = UUID.randomUUID();
+    UUID second = UUID.randomUUID();
+    Instant said = now().minusSeconds(40);
+    for (UUID id : List.of(first, second)) {
+      Instant at = said.plus(wrong).plusSeconds(id == second ? 30 : 0);
+      assertThat(say(id, at, ANSWER, Map.of("sentAt", now().plus(wrong).toString())).status())
+          .isEqualTo(200);
+    }
+    Instant heard = at(first);
+    assertThat(Duration.between(said, heard).abs()).isLessThan(Duration.ofMillis(1500));
+    assertThat(Duration.between(heard, at(second)))
+        .isBetween(Duration.ofMillis(28_500), Duration.ofMillis(31_500));
+  }
+
+  private Instant at(UUID event) {
+    for (JsonNode one : practice.get("/api/treatments/" + treatment).body().get("events")) {
+      if (one.get("id").asString().equals(event.toString())) {
+        return Instant.parse(one.get("at").asString());
+      }
+    }
+    throw new AssertionError("no event " + event);
+  }
+
+  @Test
+  void anIdThatSaidSomethingElseIsAConflict() {
+    UUID id = UUID.randomUUID();
+    Instant at = now();
+    assertThat(say(id, at, ANSWER, Map.of()).status()).isEqualTo(200);
+    assertThat(say(id, at, ANSWER, Map.of()).status()).isEqualTo(200);
+    Answer other = say(id, at, END, Map.of());
+    assertThat(other.status()).isEqualTo(409);
+    assertThat(other.detail()).contains("What was taken stays");
+    treatment = practice.visit("Greta Sollund").get("treatmentId").asString();
+    assertThat(say(id, at, ANSWER, Map.of()).status()).isEqualTo(409);
+  }
+
+  @Test
+  void whoSaidItIsKeptWhoeverSendsItLater() {
+    Instant said = now();
+    practice.post("/api/sign-out", "{}");
+    practice.signIn("rolf", "harbour");
+    JsonNode events =
+        say(UUID.randomUUID(), said, ANSWER, Map.of("by", "ines")).body().get("events");
+    assertThat(events.get(events.size() - 1).get("who").asString()).isEqualTo("ines");
+    // Who was never signed in on this device has said nothing on it.
+    events =
+        say(UUID.randomUUID(), now().plusMillis(1500), ANSWER, Map.of("by", "thea"))
+            .body()
+            .get("events");
+    assertThat(events.get(events.size() - 1).get("who").asString()).isEqualTo("rolf");
+    practice.signIn("ines", "harbour");
+  }
+}
