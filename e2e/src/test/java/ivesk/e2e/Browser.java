@@ -178,6 +178,11 @@ final class Browser implements AutoCloseable {
                 .formatted(quote(question), quote(choice))));
   }
 
+  /// The same in the place of what stands in the field.
+  void retype(String label, String words) {
+    type(label, Keys.chord(Keys.CONTROL, "a") + words);
+  }
+
   void type(String label, String words) {
     By field =
         By.xpath(
@@ -344,6 +349,10 @@ final class Browser implements AutoCloseable {
     patiently()
         .withMessage(() -> "to be at " + path + ", is at " + driver.getCurrentUrl())
         .until(d -> d.getCurrentUrl().endsWith(path));
+  }
+
+  String textOf(By by) {
+    return with(by, WebElement::getText);
   }
 
   String text() {

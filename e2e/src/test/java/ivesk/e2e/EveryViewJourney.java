@@ -36,6 +36,25 @@ class EveryViewJourney extends Journey {
     look("the question before signing out");
     browser.press("Sign out all the same");
     browser.see("Password");
+    browser.press("I have a one-time code");
+    look("by a one-time code");
+    browser.open("/");
+    browser.signIn("marit");
+    browser.open("/practice/people");
+    browser.see("Who works here");
+    look("people");
+    browser.press("Add somebody");
+    look("adding somebody");
+    browser.open("/practice");
+    browser.press("Change");
+    browser.see("Closed on single days");
+    look("changing the practice");
+    browser.open("/self");
+    browser.see("Your sign-in");
+    look("one's own sign-in");
+    browser.click(Browser.PERSON);
+    browser.see("Somebody else takes over");
+    look("who is signed in");
     assertThat(tooWide).isEmpty();
   }
 

@@ -22,11 +22,24 @@ final class RunningServer implements AutoCloseable {
 
   private final Path data;
   private final int port;
+  private final String profile;
   private Process process;
 
-  private RunningServer(Path data, int port) {
+  private RunningServer(Path data, int port, String profile) {
     this.data = data;
     this.port = port;
+    this.profile = profile;
+  }
+
+  /// A practice of its own in an empty folder, as `./ivesk start` begins.
+  static RunningServer empty(String name, Instant now) {
+    try {
+      RunningServer server = new RunningServer(folder(name), freePort(), "start");
+      server.start(now);
+      return server;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /// Demo practices as they were made, by their time: made once, then copied.
@@ -37,7 +50,7 @@ final class RunningServer implements AutoCloseable {
     try {
       Path data = folder(name);
       copy(MADE.computeIfAbsent(now, RunningServer::make), data);
-      RunningServer server = new RunningServer(data, freePort());
+      RunningServer server = new RunningServer(data, freePort(), "demo");
       server.start(now);
       return server;
     } catch (IOException e) {
@@ -52,7 +65,7 @@ final class RunningServer implements AutoCloseable {
   private static Path make(Instant now) {
     try {
       Path data = folder("made");
-      RunningServer server = new RunningServer(data, freePort());
+      RunningServer server = new RunningServer(data, freePort(), "demo");
       server.start(now);
       server.process.destroy();
       server.process.waitFor();
@@ -94,7 +107,7 @@ final class RunningServer implements AutoCloseable {
             "-cp",
             System.getProperty("java.class.path"),
             "ivesk.e2e.server.TestServer",
-            "--spring.profiles.active=demo,test",
+            "--spring.profiles.active=" + profile + ",test",
             "--server.port=" + port,
             "--ivesk.data=" + data.toAbsolutePath(),
             "--ivesk.zone=UTC",
@@ -120,10 +133,24 @@ final class RunningServer implements AutoCloseable {
   private boolean ready() {
     try {
       return get("/test-clock?seconds=0").contains("T")
-          && Files.readString(data.resolve("server.log")).contains("demo practice is ready");
-    } catch (IOException | IllegalStateException e) {
+          && printed()
+              .contains(profile.equals("demo") ? "demo practice is ready" : "Ctrl-C ends it");
+    } catch (UncheckedIOException | IllegalStateException e) {
       return false;
     }
+  }
+
+  /// What it has said on its terminal.
+  String printed() {
+    try {
+      return Files.readString(data.resolve("server.log"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  Path data() {
+    return data;
   }
 
   /// kill -9.
