@@ -63,7 +63,7 @@ class FirstStartJourney {
     browser.see("This address was used");
 
     browser.open("/practice/people");
-    browser.see("very superficial");
+    browser.see("signed in on 1 device");
     browser.axe("people");
     browser.press("Add somebody");
     browser.type("Name", "Odd Rennick");
