@@ -30,7 +30,8 @@ export function Person() {
         className={cx("who")}
         aria-haspopup="dialog"
         data-person={account.username}
-        onClick={() => setOpen(true)}>
+        onClick={() => setOpen(true)}
+      >
         {account.name}
       </button>
       {open && (

@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { type FormEvent, useState } from "react";
+import { type FormEvent, useRef, useState } from "react";
 import type { Session } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { signIn, signInByCode, signInByPin, type Tried } from "./session";
@@ -74,6 +74,7 @@ interface WayProps {
 function ByPin({ byPin, busy, take, problem }: WayProps & { byPin: Session["byPin"] }) {
   const [username, setUsername] = useState(byPin.length === 1 ? byPin[0]!.username : "");
   const [pin, setPin] = useState("");
+  const digits = useRef<HTMLInputElement>(null);
   async function submit(event: FormEvent) {
     event.preventDefault();
     const came = await take(signInByPin(username, pin));
@@ -90,6 +91,7 @@ function ByPin({ byPin, busy, take, problem }: WayProps & { byPin: Session["byPi
             onClick={() => {
               setUsername(one.username);
               setPin("");
+              digits.current?.focus();
             }}
           >
             {one.name}
@@ -97,13 +99,12 @@ function ByPin({ byPin, busy, take, problem }: WayProps & { byPin: Session["byPi
         ))}
       </div>
       <TextField
-        key={username}
+        inputRef={digits}
         label="PIN"
         type="password"
         autoComplete="off"
         autoFocus={username !== ""}
         required
-        disabled={username === ""}
         value={pin}
         onChange={(e) => setPin(e.target.value.replace(/[^0-9]/g, ""))}
         slotProps={{ htmlInput: { inputMode: "numeric", maxLength: 8 } }}

@@ -124,7 +124,8 @@ final class Browser implements AutoCloseable {
         .ignoring(StaleElementReferenceException.class)
         .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
         .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
-        .withMessage("for " + by + " on " + driver.getCurrentUrl() + "; the page says: " + text())
+        .withMessage(
+            () -> "for " + by + " on " + driver.getCurrentUrl() + "; the page says: " + text())
         .until((WebDriver d) -> {
           List<WebElement> found = d.findElements(by);
           return found.stream().filter(WebElement::isDisplayed).findFirst().map(work).orElse(null);
