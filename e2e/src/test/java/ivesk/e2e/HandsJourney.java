@@ -59,7 +59,7 @@ class HandsJourney extends Journey {
     browser.see("not the one of that name");
     browser.driver.switchTo().activeElement().sendKeys("9274\n");
     browser.with(By.cssSelector("[data-person='rolf']"), one -> one.getText());
-    browser.see("last 5");
+    browser.saved();
     browser.keys("e");
     browser.at("/settle");
     String said =
