@@ -2103,9 +2103,12 @@ export interface components {
             words: string;
         };
         Entry: {
+            address: string;
             /** Format: date-time */
             at: string;
             details: string;
+            /** Format: int64 */
+            id: number;
             what: string;
             who: string;
         };
@@ -3829,7 +3832,9 @@ export type $defs = Record<string, never>;
 export interface operations {
     about: {
         parameters: {
-            query?: never;
+            query?: {
+                before?: number;
+            };
             header?: never;
             path: {
                 id: string;

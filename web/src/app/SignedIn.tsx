@@ -1,4 +1,5 @@
 import classNames from "classnames/bind";
+import { ThemeProvider } from "@mui/material/styles";
 import { useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import type { Session } from "../api/types";
@@ -6,6 +7,7 @@ import { ComeBack } from "./ComeBack";
 import { RoomOf } from "./RoomOf";
 import { useSession } from "./session";
 import { SignInForm } from "./SignInForm";
+import { themes } from "./theme";
 import styles from "./SignedIn.module.css";
 
 const cx = classNames.bind(styles);
@@ -25,7 +27,9 @@ export function SignedIn({ children }: { children: ReactNode }) {
     return (
       <>
         {children}
-        <ComeBack byPin={session.data?.byPin ?? []} />
+        <ThemeProvider theme={themes[document.body.className === "couch" ? "couch" : "desk"]}>
+          <ComeBack byPin={session.data?.byPin ?? []} />
+        </ThemeProvider>
       </>
     );
   }

@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -38,16 +39,24 @@ public final class Practice implements AutoCloseable {
   /// The application alone, with data of its own.
   public static ConfigurableApplicationContext start(String profile) {
     try {
-      Path data = Files.createTempDirectory("ivesk-test-");
-      return SpringApplication.run(
-          IveskApplication.class,
-          "--server.port=0",
-          "--spring.profiles.active=" + profile,
-          "--ivesk.zone=UTC",
-          "--ivesk.data=" + data.toAbsolutePath());
+      return start(profile, Files.createTempDirectory("ivesk-test-"));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /// The application alone, on data that are there.
+  public static ConfigurableApplicationContext start(String profile, Path data, String... more) {
+    return SpringApplication.run(
+        IveskApplication.class,
+        Stream.concat(
+                Stream.of(
+                    "--server.port=0",
+                    "--spring.profiles.active=" + profile,
+                    "--ivesk.zone=UTC",
+                    "--ivesk.data=" + data.toAbsolutePath()),
+                Stream.of(more))
+            .toArray(String[]::new));
   }
 
   /// An answer: its status and its body as JSON.

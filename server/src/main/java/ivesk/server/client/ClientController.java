@@ -85,7 +85,7 @@ class ClientController {
 
   @GetMapping("/{id}")
   Client client(@PathVariable UUID id, Principal who) {
-    audit.note(who.getName(), "read client", id);
+    audit.noteOnce(who.getName(), "read client", id);
     return clients.get(id);
   }
 

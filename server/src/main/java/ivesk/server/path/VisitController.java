@@ -126,7 +126,7 @@ class VisitController {
   @May(Right.BOOK)
   @GetMapping("/visits/{id}")
   VisitPath.VisitView visit(@PathVariable UUID id, Principal who) {
-    audit.note(who.getName(), "read visit", id);
+    audit.noteOnce(who.getName(), "read visit", id);
     return path.of(visits.get(id));
   }
 
@@ -173,7 +173,7 @@ class VisitController {
   @May(Right.BOOK)
   @GetMapping("/clients/{clientId}/visits")
   List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
-    audit.note(who.getName(), "read chart", clientId);
+    audit.noteOnce(who.getName(), "read chart", clientId);
     return visits.ofClient(clientId).stream().map(path::of).toList();
   }
 

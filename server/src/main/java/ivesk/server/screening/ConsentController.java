@@ -103,7 +103,7 @@ class ConsentController {
   @May(Right.RECORD)
   @GetMapping(value = "/signatures/{id}", produces = MediaType.IMAGE_PNG_VALUE)
   ResponseEntity<byte[]> picture(@PathVariable UUID id, Principal who) {
-    audit.note(who.getName(), "read signature", id);
+    audit.noteOnce(who.getName(), "read signature", id);
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_PNG)
         .body(store.picture(id).orElseThrow(() -> new NotFound("drawn signature", id)));

@@ -145,7 +145,7 @@ public class ScreeningService {
     answer.ifPresent(
         given -> BadInput.check("choice", () -> question.check(given, lastPastDay(visitId))));
     store.answer(visitId, question, answer, who);
-    audit.note(who, "answer " + question, visitId);
+    audit.noteOnce(who, "answer questions", visitId);
   }
 
   /// Answers several at once: all of them, or none.
@@ -157,7 +157,7 @@ public class ScreeningService {
       BadInput.check("choice", () -> question.check(answer, day));
       store.answer(visitId, question, Optional.of(answer), who);
     });
-    audit.note(who, "answer " + answers.size() + " questions", visitId);
+    audit.noteOnce(who, "answer questions", visitId);
   }
 
   /// The last day that an answer about the past may name: the visit's, or today where it is to

@@ -71,7 +71,7 @@ public class ConsultService {
                       product.name() + " has the date " + on + "; it must not lie after " + today);
                 }));
     store.save(visitId, consult, version, who);
-    audit.note(who, "save consult", visitId);
+    audit.noteOnce(who, "save consult", visitId);
   }
 
   private LocalDate day(Visit visit) {

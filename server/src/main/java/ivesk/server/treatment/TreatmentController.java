@@ -103,7 +103,7 @@ class TreatmentController {
   @May(Right.RECORD)
   @GetMapping("/treatments/{id}")
   TreatmentView treatment(@PathVariable UUID id, Principal who) {
-    audit.note(who.getName(), "read treatment", id);
+    audit.noteOnce(who.getName(), "read treatment", id);
     return view(treatments.live(id));
   }
 

@@ -1,7 +1,9 @@
 package ivesk.server.treatment;
 
 import ivesk.core.treatment.TreatmentEvent;
+import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
+import ivesk.server.visit.VisitStore;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -10,17 +12,31 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 @Component
-class TreatmentStore {
+class TreatmentStore implements Audit.Owners {
   private final JdbcClient jdbc;
   private final StoredFacts facts;
+  private final VisitStore visits;
 
-  TreatmentStore(JdbcClient jdbc, StoredFacts facts) {
+  TreatmentStore(JdbcClient jdbc, StoredFacts facts, VisitStore visits) {
     this.jdbc = jdbc;
+    this.visits = visits;
     this.facts = facts;
+  }
+
+  /// A treatment's visit and client.
+  @Override
+  public List<UUID> of(UUID id) {
+    return jdbc.sql("SELECT visit_id FROM treatment WHERE id = ?")
+        .param(id)
+        .query(UUID.class)
+        .optional()
+        .map(visit -> Stream.concat(Stream.of(visit), visits.of(visit).stream()).toList())
+        .orElse(List.of());
   }
 
   record Row(UUID id, UUID visitId, Instant openedAt, Optional<Instant> closedAt) {}

@@ -1,5 +1,6 @@
 package ivesk.server.visit;
 
+import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -12,11 +13,17 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 @Component
-public class VisitStore {
+public class VisitStore implements Audit.Owners {
   private final JdbcClient jdbc;
 
   VisitStore(JdbcClient jdbc) {
     this.jdbc = jdbc;
+  }
+
+  /// A visit's client.
+  @Override
+  public List<UUID> of(UUID id) {
+    return jdbc.sql("SELECT client_id FROM visit WHERE id = ?").param(id).query(UUID.class).list();
   }
 
   /// @param minutes booked, 10 to 240

@@ -1,0 +1,168 @@
+package ivesk.server.data;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.IsoFields;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/// Backups of a practice: each a zip file with the database and what opens it, proven by opening it
+/// and reading it through.
+public final class Backups {
+  private static final DateTimeFormatter NAME =
+      DateTimeFormatter.ofPattern("'ivesk-'uuuuMMdd-HHmmss'.zip'", Locale.ROOT)
+          .withZone(ZoneOffset.UTC);
+
+  private static final int NEWEST = 3;
+  private static final int DAYS = 7;
+  private static final int WEEKS = 5;
+  private static final int MONTHS = 12;
+
+  private Backups() {}
+
+  /// A backup that was opened and read through.
+  ///
+  /// @param rows by table
+  public record Proven(Path file, long bytes, Map<String, Long> rows) {
+    public long allRows() {
+      return rows.values().stream().mapToLong(Long::longValue).sum();
+    }
+  }
+
+  /// Makes one from a running database. It counts only once it was proven; until then it has
+  /// another name.
+  ///
+  /// @throws IOException when it cannot be written or does not read through
+  public static Proven make(DataFolder data, Connection running, Path folder, Instant now)
+      throws IOException {
+    Files.createDirectories(folder);
+    Path file = folder.resolve(NAME.format(now));
+    Path unproven = folder.resolve(file.getFileName() + ".unproven");
+    Files.deleteIfExists(unproven);
+    try {
+      DatabaseFile.copyTo(running, unproven);
+      try (FileSystem zip = zip(unproven)) {
+        Files.copy(data.access(), zip.getPath("/access"), StandardCopyOption.REPLACE_EXISTING);
+      }
+      data.closeToOthers(unproven);
+      Map<String, Long> rows = prove(data, unproven);
+      Files.move(unproven, file, StandardCopyOption.REPLACE_EXISTING);
+      return new Proven(file, Files.size(file), rows);
+    } catch (SQLException e) {
+      throw new IOException("the backup could not be made or read: " + e.getMessage(), e);
+    } finally {
+      Files.deleteIfExists(unproven);
+    }
+  }
+
+  private static FileSystem zip(Path file) throws IOException {
+    return FileSystems.newFileSystem(URI.create("jar:" + file.toUri()), Map.of());
+  }
+
+  /// Opens a backup beside the data and reads every row.
+  static Map<String, Long> prove(DataFolder data, Path backup) throws IOException, SQLException {
+    Path apart = Files.createTempDirectory(data.folder(), "proof-");
+    try {
+      DataFolder copy = unpack(data, backup, apart);
+      try (Connection database = DatabaseFile.open(copy, copy.database(), "")) {
+        return DatabaseFile.readThrough(database);
+      }
+    } finally {
+      deleteAll(apart);
+    }
+  }
+
+  /// Unpacks into an empty folder.
+  static DataFolder unpack(DataFolder data, Path backup, Path into) throws IOException {
+    DataFolder copy = new DataFolder(into, data.fileKey());
+    try (FileSystem zip = zip(backup)) {
+      for (Path target : List.of(copy.database(), copy.access())) {
+        Path source = zip.getPath("/" + target.getFileName());
+        if (!Files.exists(source)) throw new IOException(backup + " is no backup of Ivesk's");
+        Files.copy(source, target);
+        copy.closeToOthers(target);
+      }
+    } catch (java.util.zip.ZipError | java.util.zip.ZipException e) {
+      throw new IOException(backup + " is damaged: " + e.getMessage(), e);
+    }
+    boolean cipher = copy.kind() == DataFolder.Kind.CIPHER;
+    if (cipher && data.fileKey().isEmpty())
+      return new DataFolder(into, Optional.of(FileKey.asked()));
+    return cipher ? copy : new DataFolder(into, Optional.empty());
+  }
+
+  /// All of a folder, the newest first.
+  public static List<Path> all(Path folder) throws IOException {
+    if (!Files.isDirectory(folder)) return List.of();
+    try (Stream<Path> files = Files.list(folder)) {
+      return files
+          .filter(file -> madeAt(file).isPresent())
+          .sorted(Comparator.comparing(Path::getFileName).reversed())
+          .toList();
+    }
+  }
+
+  static Optional<Path> newest(Path folder) throws IOException {
+    return all(folder).stream().findFirst();
+  }
+
+  /// When a backup was made, by its name; empty for other files.
+  public static Optional<Instant> madeAt(Path file) {
+    try {
+      return Optional.of(Instant.from(NAME.parse(file.getFileName().toString())));
+    } catch (java.time.format.DateTimeParseException other) {
+      return Optional.empty();
+    }
+  }
+
+  /// Keeps the newest three, and the newest of each of the last 7 days, 5 weeks and 12 months that
+  /// have one.
+  public static void rotate(Path folder) throws IOException {
+    List<Path> all = all(folder);
+    Set<Path> kept = new HashSet<>(all.stream().limit(NEWEST).toList());
+    keep(all, kept, DAYS, LocalDate::toString);
+    keep(
+        all,
+        kept,
+        WEEKS,
+        day ->
+            day.get(IsoFields.WEEK_BASED_YEAR) + " " + day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
+    keep(all, kept, MONTHS, day -> day.getYear() + " " + day.getMonthValue());
+    for (Path file : all) if (!kept.contains(file)) Files.delete(file);
+  }
+
+  private static void keep(
+      List<Path> all, Set<Path> kept, int most, java.util.function.Function<LocalDate, String> of) {
+    Set<String> seen = new HashSet<>();
+    for (Path file : all) {
+      LocalDate day = LocalDate.ofInstant(madeAt(file).orElseThrow(), ZoneOffset.UTC);
+      if (seen.size() < most && seen.add(of.apply(day))) kept.add(file);
+    }
+  }
+
+  static void deleteAll(Path folder) {
+    try (Stream<Path> files = Files.walk(folder)) {
+      for (Path file : files.sorted(Comparator.reverseOrder()).toList()) Files.delete(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,264 @@
+package ivesk.server.data;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.h2.tools.ChangeFileEncryption;
+
+/// What `./ivesk` does with a practice's data without a page: backup, restore, verify, move,
+/// encrypt.
+public final class Commands {
+  private static final Duration PATIENCE = Duration.ofMinutes(30);
+
+  private static final DateTimeFormatter STAMP =
+      DateTimeFormatter.ofPattern("uuuuMMdd-HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
+
+  private final DataFolder data;
+  private final Path backups;
+  private final Clock clock;
+  private final PrintStream out;
+
+  /// @param backups where they are kept; empty for the data's own folder
+  public Commands(DataFolder data, Optional<Path> backups, Clock clock, PrintStream out) {
+    this.data = data;
+    this.backups = backups.orElse(data.backups());
+    this.clock = clock;
+    this.out = out;
+  }
+
+  /// @param options `--data`, `--backups`, `--key-file` with their values
+  public static int run(String command, Optional<Path> file, Map<String, String> options) {
+    PrintStream out = System.out;
+    try {
+      DataFolder data =
+          new DataFolder(
+              Path.of(options.getOrDefault("data", "data/practice")).toAbsolutePath().normalize(),
+              FileKey.given(options.get("key-file")));
+      Optional<Path> backups = Optional.ofNullable(options.get("backups")).map(Path::of);
+      new Commands(data, backups, Clock.systemUTC(), out).run(command, file);
+      return 0;
+    } catch (StartRefused e) {
+      System.err.println(e.getMessage());
+    } catch (IOException | SQLException e) {
+      System.err.println("It did not work: " + e.getMessage());
+      System.err.println("The practice's data are as they were.");
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    return 2;
+  }
+
+  void run(String command, Optional<Path> file)
+      throws IOException, SQLException, InterruptedException {
+    switch (command) {
+      case "backup" -> backup();
+      case "restore" -> restore(file.orElseThrow(() -> missing("which backup")));
+      case "verify" -> verify(file);
+      case "move" -> move(file.orElseThrow(() -> missing("the file to write")));
+      case "encrypt" -> encrypt();
+      default -> throw new StartRefused("There is no command " + command + ".", "");
+    }
+  }
+
+  private static StartRefused missing(String what) {
+    return new StartRefused("Say " + what + ".", "Nothing was done.");
+  }
+
+  private void backup() throws IOException, SQLException, InterruptedException {
+    requirePractice();
+    Optional<FileChannel> free = lock();
+    if (free.isEmpty()) {
+      askTheServer();
+      return;
+    }
+    try (FileChannel held = free.get()) {
+      Backups.Proven proven = make();
+      Backups.rotate(backups);
+      say(proven);
+    }
+  }
+
+  private Backups.Proven make() throws IOException, SQLException {
+    DataFolder whole = opened();
+    try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
+      return Backups.make(whole, database, backups, clock.instant());
+    }
+  }
+
+  private void say(Backups.Proven proven) {
+    out.println(proven.file());
+    out.println(
+        proven.bytes()
+            + " bytes, "
+            + proven.allRows()
+            + " rows read back from it. Keep a copy on"
+            + " another machine.");
+  }
+
+  /// The server has the database open: it makes the backup.
+  private void askTheServer() throws IOException, InterruptedException {
+    Path done = data.folder().resolve("backup-done");
+    Files.deleteIfExists(done);
+    Files.writeString(data.folder().resolve("backup-wanted"), "now");
+    Instant until = clock.instant().plus(PATIENCE);
+    while (!Files.exists(done)) {
+      if (clock.instant().isAfter(until)) throw new IOException("the running Ivesk did not answer");
+      Thread.sleep(200);
+    }
+    String answer = Files.readString(done);
+    Files.delete(done);
+    if (answer.startsWith("failed")) throw new IOException(answer.substring(7));
+    out.println(answer);
+  }
+
+  /// What was there is kept beside it, damaged or not.
+  private void restore(Path backup) throws IOException, SQLException {
+    if (!Files.isReadable(backup)) throw new IOException(backup + " cannot be read");
+    data.makeFolder();
+    try (FileChannel held = alone()) {
+      Path apart = Files.createTempDirectory(data.folder(), "restore-");
+      try {
+        DataFolder copy = Backups.unpack(data, backup, apart);
+        Map<String, Long> rows;
+        try (Connection database = DatabaseFile.open(copy, copy.database(), "")) {
+          rows = DatabaseFile.readThrough(database);
+        }
+        String before = ".before-" + STAMP.format(clock.instant());
+        for (Path own : new Path[] {data.database(), data.access()}) {
+          if (Files.exists(own)) Files.move(own, own.resolveSibling(own.getFileName() + before));
+        }
+        Files.deleteIfExists(data.seal());
+        Files.deleteIfExists(data.watermark());
+        Files.move(copy.access(), data.access(), StandardCopyOption.ATOMIC_MOVE);
+        Files.move(copy.database(), data.database(), StandardCopyOption.ATOMIC_MOVE);
+        out.println(
+            "Restored: "
+                + rows.values().stream().mapToLong(Long::longValue).sum()
+                + " rows of "
+                + backup.getFileName()
+                + " read back.");
+        out.println("What was there before is kept beside it, ending in " + before + ".");
+      } finally {
+        Backups.deleteAll(apart);
+      }
+    }
+  }
+
+  /// Of the data, or of one backup.
+  private void verify(Optional<Path> backup) throws IOException, SQLException {
+    if (backup.isPresent()) {
+      report(backup.get().getFileName().toString(), Backups.prove(data, backup.get()));
+      return;
+    }
+    requirePractice();
+    try (FileChannel held = alone()) {
+      DataFolder whole = opened();
+      try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
+        report("The data", DatabaseFile.readThrough(database));
+        out.println(ivesk.server.app.Audit.verify(database));
+      }
+    }
+  }
+
+  private void report(String what, Map<String, Long> rows) {
+    out.println(
+        what
+            + ": "
+            + rows.size()
+            + " tables, "
+            + rows.values().stream().mapToLong(Long::longValue).sum()
+            + " rows, all read.");
+  }
+
+  /// One file for another machine.
+  private void move(Path target) throws IOException, SQLException {
+    requirePractice();
+    if (Files.exists(target)) throw new IOException(target + " is there already");
+    try (FileChannel held = alone()) {
+      Backups.Proven proven = make();
+      Files.copy(proven.file(), target);
+      say(new Backups.Proven(target, proven.bytes(), proven.rows()));
+      out.println("On the new machine: ./ivesk restore " + target.getFileName());
+      out.println("Then do not start this one again: two practices would grow apart.");
+    }
+  }
+
+  /// Closes the database's file by a key, from now on.
+  private void encrypt() throws IOException, SQLException {
+    requirePractice();
+    if (data.kind() == DataFolder.Kind.CIPHER) {
+      throw new StartRefused("These data are closed by a key already.", "Nothing was changed.");
+    }
+    String key =
+        data.fileKey()
+            .orElseThrow(() ->
+                new StartRefused(
+                    "Give the key in a file: --key-file FILE, 12 letters or more.",
+                    "Whoever loses it loses the practice: no backup opens without it. Keep it on"
+                        + " paper, apart from this machine."));
+    try (FileChannel held = alone()) {
+      DataFolder plain = new DataFolder(data.folder(), Optional.empty());
+      Backups.Proven proven;
+      try (Connection database = DatabaseFile.open(plain, plain.database(), "")) {
+        proven = Backups.make(plain, database, backups, clock.instant());
+      }
+      Files.deleteIfExists(data.seal());
+      ChangeFileEncryption.execute(
+          data.folder().toString(), "ivesk", "AES", null, key.toCharArray(), true);
+      try (Connection database = DatabaseFile.open(data, data.database(), "")) {
+        report("Closed by the key", DatabaseFile.readThrough(database));
+      }
+      out.println("Start from now on with --key-file. Whoever loses the key loses the practice.");
+      out.println(
+          "Open to whoever reads it is still " + proven.file() + ", and every older backup.");
+    }
+  }
+
+  private void requirePractice() throws IOException {
+    if (data.kind() == DataFolder.Kind.NONE) {
+      throw new StartRefused("There is no practice in " + data.folder() + ".", "Nothing was done.");
+    }
+  }
+
+  private DataFolder opened() throws IOException, SQLException {
+    DataFolder whole =
+        data.kind() != DataFolder.Kind.CIPHER
+            ? new DataFolder(data.folder(), Optional.empty())
+            : data.fileKey().isPresent()
+                ? data
+                : new DataFolder(data.folder(), Optional.of(FileKey.asked()));
+    DatabaseFile.setPassword(whole);
+    return whole;
+  }
+
+  /// Holds the folder until the channel is closed; empty while a server does.
+  private Optional<FileChannel> lock() throws IOException {
+    FileChannel channel =
+        FileChannel.open(data.lock(), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+    if (channel.tryLock() != null) return Optional.of(channel);
+    channel.close();
+    return Optional.empty();
+  }
+
+  private FileChannel alone() throws IOException {
+    return lock()
+        .orElseThrow(() ->
+            new StartRefused(
+                "Ivesk runs on the data in " + data.folder() + ".",
+                "Close it first. Nothing was changed."));
+  }
+}

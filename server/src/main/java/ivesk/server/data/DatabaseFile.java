@@ -1,0 +1,94 @@
+package ivesk.server.data;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/// The database's file, opened by itself: to read it through, to copy it, to give it a password.
+final class DatabaseFile {
+  static final String USER = "ivesk";
+
+  private DatabaseFile() {}
+
+  static Connection open(DataFolder data, Path file, String more) throws SQLException, IOException {
+    return DriverManager.getConnection(
+        data.url(file) + ";IFEXISTS=TRUE" + more, USER, data.password());
+  }
+
+  /// Reads every row of every table.
+  ///
+  /// @return rows by table
+  /// @throws SQLException when something cannot be read, or it is no practice
+  static Map<String, Long> readThrough(Connection database) throws SQLException {
+    Map<String, Long> rows = new TreeMap<>();
+    for (String table : tables(database)) rows.put(table, read(database, table));
+    if (!rows.containsKey("flyway_schema_history") || !rows.containsKey("ACCOUNT")) {
+      throw new SQLException("it holds no practice");
+    }
+    return rows;
+  }
+
+  private static List<String> tables(Connection database) throws SQLException {
+    List<String> tables = new ArrayList<>();
+    try (Statement asked = database.createStatement();
+        ResultSet found =
+            asked.executeQuery(
+                "SELECT TABLE_NAME FROM INFORMATION_SCHEMA.TABLES WHERE TABLE_SCHEMA = 'PUBLIC'"
+                    + " ORDER BY TABLE_NAME")) {
+      while (found.next()) tables.add(found.getString(1));
+    }
+    return tables;
+  }
+
+  private static long read(Connection database, String table) throws SQLException {
+    long rows = 0;
+    try (Statement asked = database.createStatement();
+        ResultSet all = asked.executeQuery("SELECT * FROM \"" + table + "\"")) {
+      int columns = all.getMetaData().getColumnCount();
+      while (all.next()) {
+        for (int column = 1; column <= columns; column++) all.getObject(column);
+        rows++;
+      }
+    }
+    return rows;
+  }
+
+  /// Whether it holds a practice at all; nothing else is read.
+  static void look(Connection database) throws SQLException {
+    List<String> tables = tables(database);
+    if (!tables.contains("flyway_schema_history") || !tables.contains("ACCOUNT")) {
+      throw new SQLException("it holds no practice");
+    }
+  }
+
+  /// Writes a copy of a running database, as of one moment.
+  static void copyTo(Connection database, Path zip) throws SQLException {
+    try (Statement asked = database.createStatement()) {
+      asked.execute("BACKUP TO '" + zip.toAbsolutePath().toString().replace("'", "''") + "'");
+    }
+  }
+
+  /// Databases of before had no password: gives one.
+  static void setPassword(DataFolder data) throws SQLException, IOException {
+    if (Files.exists(data.access())) return;
+    DataFolder before = data;
+    try (Connection database = open(before, data.database(), "");
+        Statement asked = database.createStatement()) {
+      data.makeAccess();
+      asked.execute(
+          "ALTER USER ivesk SET PASSWORD '" + Files.readString(data.access()).strip() + "'");
+    } catch (SQLException e) {
+      Files.deleteIfExists(data.access());
+      throw e;
+    }
+  }
+}

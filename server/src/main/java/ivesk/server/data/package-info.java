@@ -1,0 +1,2 @@
+/// The practice's data as files: checked before each start, backed up, restored, moved.
+package ivesk.server.data;
