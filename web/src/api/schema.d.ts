@@ -404,6 +404,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patch-tests/{id}/reads": {
         parameters: {
             query?: never;
@@ -1629,6 +1661,13 @@ export interface components {
             /** Format: double */
             salicylateShare: number;
         };
+        BackupView: {
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: double */
+            mb: number;
+            name: string;
+        };
         Band: {
             /** Format: int32 */
             high: number;
@@ -2281,6 +2320,26 @@ export interface components {
             /** @enum {string} */
             id: "I" | "II" | "III" | "IV";
             label: string;
+        };
+        HealthView: {
+            backupFolder: string;
+            backups: components["schemas"]["BackupView"][];
+            closedByKey: boolean;
+            /** Format: double */
+            dataMb: number;
+            folder: string;
+            /** Format: int64 */
+            freeMb: number;
+            java: string;
+            notices: string[];
+            /** Format: int32 */
+            openTreatments: number;
+            /** Format: date-time */
+            serverNow: string;
+            /** Format: date-time */
+            startedAt: string;
+            version: string;
+            zone: string;
         };
         HomeProduct: {
             actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
@@ -3571,6 +3630,7 @@ export interface components {
         TodayView: {
             /** Format: date */
             day: string;
+            notices: string[];
             patchReads: components["schemas"]["DueRead"][];
             /** Format: date-time */
             serverNow: string;
@@ -4457,6 +4517,46 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HealthView"];
+                };
+            };
+        };
+    };
+    backUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HealthView"];
+                };
             };
         };
     };

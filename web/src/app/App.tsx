@@ -17,6 +17,7 @@ const Shelf = lazy(() => import("../formula/Shelf"));
 const DecisionTable = lazy(() => import("../practice/DecisionTable"));
 const Practice = lazy(() => import("../practice/Practice"));
 const People = lazy(() => import("../practice/People"));
+const Health = lazy(() => import("../practice/Health"));
 const Self = lazy(() => import("../practice/Self"));
 const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
@@ -82,6 +83,7 @@ const router = createBrowserRouter([
           { path: "/practice", element: <Practice /> },
           { path: "/practice/decisions", element: <DecisionTable /> },
           { path: "/practice/people", element: <People /> },
+          { path: "/practice/health", element: <Health /> },
           { path: "/self", element: <Self /> },
           { path: "*", element: <NotHere /> },
         ],

@@ -184,7 +184,10 @@ function AuditTrail({ visitId }: { visitId: string }) {
               {entry.what}
               {entry.details && <small className="under">{entry.details}</small>}
             </span>
-            <span className="soft">{entry.who}</span>
+            <span className="soft">
+              {entry.who}
+              {entry.address && <small className="under mono">{entry.address}</small>}
+            </span>
           </li>
         ))}
       </ol>

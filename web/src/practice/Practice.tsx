@@ -23,6 +23,7 @@ function Details() {
   const practice = useQuery(practiceQuery).data;
   const maySet = useMay("PRACTICE");
   const mayPeople = useMay("PEOPLE");
+  const mayWatch = useMay("WATCH");
   const [editing, setEditing] = useState(false);
   if (!practice) return null;
   return (
@@ -44,6 +45,11 @@ function Details() {
           {mayPeople && (
             <Button size="small" component={Link} to="/practice/people">
               Who works here
+            </Button>
+          )}
+          {mayWatch && (
+            <Button size="small" component={Link} to="/practice/health">
+              How it is
             </Button>
           )}
         </p>

@@ -17,6 +17,11 @@ export const peopleQuery = queryOptions({
   queryFn: async () => body(await api.GET("/api/people")),
 });
 
+export const healthQuery = queryOptions({
+  queryKey: ["health"],
+  queryFn: async () => body(await api.GET("/api/health")),
+});
+
 export const selfQuery = queryOptions({
   queryKey: ["self"],
   queryFn: async () => body(await api.GET("/api/self")),

@@ -36,6 +36,7 @@ export default function Today() {
           {shown && <Visits today={shown} onDay={show} onAdd={() => setAdding(true)} />}
         </main>
         <aside className="side" aria-label="What waits">
+          {today.data && <Notices notices={today.data.notices} />}
           {today.data && <PatchReads reads={today.data.patchReads} />}
           {today.data && <Waiting visits={today.data.visits} />}
         </aside>
@@ -180,6 +181,21 @@ function Steps({ visit }: { visit: Visit }) {
         <i key={station.id} className={cx(station.progress.toLowerCase())} />
       ))}
     </span>
+  );
+}
+
+/** What somebody should see to: backups, disk, the machine's clock. */
+function Notices({ notices }: { notices: string[] }) {
+  if (notices.length === 0) return null;
+  return (
+    <>
+      <Strip title="See to it" code={notices.length} />
+      {notices.map((notice) => (
+        <p key={notice} className={cx("note-line", "warn")}>
+          {notice}
+        </p>
+      ))}
+    </>
   );
 }
 

@@ -134,6 +134,12 @@ class RightsTest {
       PUT /api/practice/policies/{question}
       """;
 
+  private static final String WATCH =
+      """
+      GET /api/health
+      POST /api/health/backup
+      """;
+
   private static final String OWNER =
       """
       GET /api/people
@@ -158,6 +164,7 @@ class RightsTest {
     put(WHO_TREATS, Set.of("OWNER", "SUPERVISOR", "THERAPIST"));
     put(CLINICIAN, Set.of("SUPERVISOR"));
     put(OWNER_AND_CLINICIAN, Set.of("OWNER", "SUPERVISOR"));
+    put(WATCH, Set.of("OWNER", "SUPERVISOR"));
     put(OWNER, Set.of("OWNER"));
   }
 

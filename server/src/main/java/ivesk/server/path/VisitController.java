@@ -37,6 +37,7 @@ class VisitController {
   private final ClientStore clients;
   private final Treatments treatments;
   private final PatchTestService patchTests;
+  private final Health health;
   private final Audit audit;
   private final Clock clock;
 
@@ -46,6 +47,7 @@ class VisitController {
       ClientStore clients,
       Treatments treatments,
       PatchTestService patchTests,
+      Health health,
       Audit audit,
       Clock clock) {
     this.visits = visits;
@@ -53,6 +55,7 @@ class VisitController {
     this.clients = clients;
     this.treatments = treatments;
     this.patchTests = patchTests;
+    this.health = health;
     this.audit = audit;
     this.clock = clock;
   }
@@ -62,12 +65,14 @@ class VisitController {
   /// @param visits of that day; today also those of other days that still run or wait for a
   ///   signature, the first
   /// @param patchReads patch tests whose read is due by the end of the day
+  /// @param notices what somebody should see to: backups, the machine's clock
   record TodayView(
       LocalDate today,
       LocalDate day,
       Instant serverNow,
       List<VisitPath.VisitView> visits,
-      List<PatchTestService.DueRead> patchReads) {}
+      List<PatchTestService.DueRead> patchReads,
+      List<String> notices) {}
 
   record NewVisit(UUID clientId, Instant startsAt, Optional<Integer> minutes, String room) {}
 
@@ -98,7 +103,8 @@ class VisitController {
         shown,
         clock.instant(),
         Stream.concat(stillOpen, booked.stream()).map(path::of).toList(),
-        patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()));
+        patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()),
+        health.notices());
   }
 
   @May(Right.BOOK)

@@ -105,6 +105,10 @@ public class PracticeStore {
     return numbers;
   }
 
+  public boolean hasNumber(NumberKind kind) {
+    return numbers().containsKey(kind);
+  }
+
   public void setNumber(NumberKind kind, String number, String who, Instant at) {
     jdbc.sql(
             "MERGE INTO practice_number (kind, number, set_by, set_at) KEY (kind)"

@@ -1,0 +1,146 @@
+package ivesk.server.path;
+
+import ivesk.core.Words;
+import ivesk.server.app.ClockWatch;
+import ivesk.server.data.BackupService;
+import ivesk.server.data.Backups;
+import ivesk.server.data.DataFolder;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.practice.PracticeStore.NumberKind;
+import ivesk.server.treatment.Treatments;
+import java.io.IOException;
+import java.nio.file.FileStore;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/// How the installation is: what it holds, when it was backed up, what somebody should see to.
+@Component
+class Health {
+  /// With less free, MB, it is said: days before nothing more can be kept.
+  private static final long LITTLE_MB = 1024;
+
+  private final DataFolder data;
+  private final BackupService backups;
+  private final ClockWatch watch;
+  private final Treatments treatments;
+  private final PracticeStore practice;
+  private final Clock clock;
+  private final Instant started;
+
+  Health(
+      DataFolder data,
+      BackupService backups,
+      ClockWatch watch,
+      Treatments treatments,
+      PracticeStore practice,
+      Clock clock) {
+    this.data = data;
+    this.backups = backups;
+    this.watch = watch;
+    this.treatments = treatments;
+    this.practice = practice;
+    this.clock = clock;
+    this.started = clock.instant();
+  }
+
+  /// @param version of Ivesk
+  /// @param freeMb on the disk of the data
+  /// @param backups the newest first
+  /// @param openTreatments neither signed nor stopped
+  /// @param notices what somebody should see to
+  record HealthView(
+      String version,
+      String java,
+      Instant startedAt,
+      Instant serverNow,
+      String zone,
+      String folder,
+      boolean closedByKey,
+      double dataMb,
+      long freeMb,
+      String backupFolder,
+      List<BackupView> backups,
+      int openTreatments,
+      List<String> notices) {}
+
+  record BackupView(String name, Instant madeAt, double mb) {}
+
+  HealthView view() throws IOException {
+    Path file = data.folder().resolve("ivesk.mv.db");
+    List<BackupView> made = new ArrayList<>();
+    for (Path backup : Backups.all(backups.folder())) {
+      made.add(
+          new BackupView(
+              backup.getFileName().toString(),
+              Backups.madeAt(backup).orElseThrow(),
+              mb(Files.size(backup))));
+    }
+    return new HealthView(
+        "0.1.0",
+        Runtime.version().toString(),
+        started,
+        clock.instant(),
+        clock.getZone().getId(),
+        data.folder().toString(),
+        data.fileKey().isPresent(),
+        mb(Files.size(file)),
+        freeMb().orElse(-1L),
+        backups.folder().toString(),
+        made,
+        treatments.openVisits().size(),
+        notices());
+  }
+
+  private static double mb(long bytes) {
+    return Math.round(bytes / 104_857.6) / 10.0;
+  }
+
+  private Optional<Long> freeMb() {
+    try {
+      FileStore disk = Files.getFileStore(data.folder());
+      return Optional.of(disk.getUsableSpace() >> 20);
+    } catch (IOException unknown) {
+      return Optional.empty();
+    }
+  }
+
+  List<String> notices() {
+    Optional<String> disk =
+        freeMb()
+            .filter(free -> free < LITTLE_MB)
+            .map(free ->
+                "The disk is nearly full: " + free + " MB are left. Make room before it is.");
+    Optional<String> jump =
+        watch
+            .standing()
+            .map(one ->
+                "The machine's clock was set "
+                    + far(one.ahead())
+                    + ". Running clocks were not moved; it is followed when the last peel is at"
+                    + " rest.");
+    Optional<String> numbers =
+        practice.hasNumber(NumberKind.EMERGENCY)
+            ? Optional.empty()
+            : Optional.of("An alarm has no number to call: set it under Practice.");
+    return Stream.of(jump, disk, backups.notice(), numbers).flatMap(Optional::stream).toList();
+  }
+
+  private static String far(Duration ahead) {
+    Duration by = ahead.abs();
+    String words =
+        by.toMinutes() < 1
+            ? Words.count(by.toSeconds(), "second")
+            : by.toHours() < 1
+                ? Words.count(by.toMinutes(), "minute")
+                : by.toHours() + " h " + by.toMinutesPart() + " min";
+    return words + (ahead.isNegative() ? " back" : " ahead");
+  }
+}
