@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
-import { readFileSync } from "node:fs";
-import { resolve } from "node:path";
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { join, resolve } from "node:path";
+import { brotliCompressSync, gzipSync } from "node:zlib";
 import react from "@vitejs/plugin-react";
 import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
@@ -43,9 +44,26 @@ function serviceWorker(): Plugin {
   };
 }
 
+/** Compressed once, when it is built, and not at each request. */
+function compressedAhead(): Plugin {
+  return {
+    name: "compressed-ahead",
+    apply: "build",
+    writeBundle({ dir }) {
+      const assets = join(dir ?? "", "assets");
+      for (const file of readdirSync(assets)) {
+        if (!/\.(js|css|svg)$/.test(file)) continue;
+        const whole = readFileSync(join(assets, file));
+        writeFileSync(join(assets, `${file}.br`), brotliCompressSync(whole));
+        writeFileSync(join(assets, `${file}.gz`), gzipSync(whole, { level: 9 }));
+      }
+    },
+  };
+}
+
 // The built files land where the jar keeps static resources.
 export default defineConfig({
-  plugins: [react(), reloadWithServer(), serviceWorker()],
+  plugins: [react(), reloadWithServer(), serviceWorker(), compressedAhead()],
   build: {
     outDir: "target/classes/META-INF/resources",
     emptyOutDir: true,

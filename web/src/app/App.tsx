@@ -1,8 +1,11 @@
+import createCache from "@emotion/cache";
+import { CacheProvider } from "@emotion/react";
 import GlobalStyles from "@mui/material/GlobalStyles";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { createBrowserRouter, Outlet, RouterProvider } from "react-router";
 import { queryClient } from "../api/client";
+import { Broken } from "./Broken";
 import { RoomOf } from "./RoomOf";
 import { SignedIn } from "./SignedIn";
 import { Top } from "./Top";
@@ -22,6 +25,13 @@ const Self = lazy(() => import("../practice/Self"));
 const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
+
+/** Its styles carry the word that the page came with; others are not taken. */
+const styles = createCache({
+  key: "css",
+  prepend: true,
+  nonce: document.querySelector<HTMLMetaElement>("meta[name=csp-nonce]")?.content,
+});
 
 function Frame() {
   return (
@@ -71,6 +81,7 @@ const router = createBrowserRouter([
   },
   {
     element: <Frame />,
+    errorElement: <Broken />,
     children: [
       {
         element: <Desk />,
@@ -104,8 +115,10 @@ const router = createBrowserRouter([
 export function App() {
   return (
     <QueryClientProvider client={queryClient}>
-      <GlobalStyles styles={roomVariables} />
-      <RouterProvider router={router} />
+      <CacheProvider value={styles}>
+        <GlobalStyles styles={roomVariables} />
+        <RouterProvider router={router} />
+      </CacheProvider>
     </QueryClientProvider>
   );
 }

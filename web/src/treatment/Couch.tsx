@@ -70,6 +70,12 @@ function placeWords({ plan }: Treatment): string {
 export function CouchNotes({ live }: { live: LiveTreatment }) {
   return (
     <div role="status" className={cx("couch-notes")}>
+      {live.unkept && (
+        <p className="end">
+          This device has no room left: what was just said is kept by this page alone. Do not close
+          or reload it before it is saved.
+        </p>
+      )}
       {live.unsent.length > 0 && live.away && (
         <p className="warn">
           Not saved yet: {live.unsent.length}. Kept on this screen, sent when the server is back.

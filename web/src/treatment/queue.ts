@@ -11,9 +11,28 @@ export class Queue {
     return `ivesk.unsent.${this.treatmentId}`;
   }
 
+  /** What the store would not take: kept by this page alone, until it is closed. */
+  private held: NewEvent[] | undefined;
+
+  /** Whether what waits would be lost with this page. */
+  get unkept(): boolean {
+    return this.held !== undefined && this.held.length > 0;
+  }
+
   all(): NewEvent[] {
+    if (this.held) return this.held;
     const kept = this.store.getItem(this.key);
     return kept ? (JSON.parse(kept) as NewEvent[]) : [];
+  }
+
+  private keep(events: NewEvent[]) {
+    try {
+      if (events.length === 0) this.store.removeItem(this.key);
+      else this.store.setItem(this.key, JSON.stringify(events));
+      this.held = undefined;
+    } catch {
+      this.held = events;
+    }
   }
 
   /**
@@ -28,13 +47,11 @@ export class Queue {
       fact,
       by,
     };
-    this.store.setItem(this.key, JSON.stringify([...this.all(), event]));
+    this.keep([...this.all(), event]);
     return event;
   }
 
   remove(id: string) {
-    const left = this.all().filter((event) => event.id !== id);
-    if (left.length === 0) this.store.removeItem(this.key);
-    else this.store.setItem(this.key, JSON.stringify(left));
+    this.keep(this.all().filter((event) => event.id !== id));
   }
 }

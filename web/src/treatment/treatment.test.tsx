@@ -319,6 +319,27 @@ describe("the queue", () => {
     expect(localStorage.length).toBe(0);
   });
 
+  it("loses nothing to a store without room, and says so", () => {
+    const full = {
+      getItem: () => null,
+      removeItem: () => {},
+      setItem: () => {
+        throw new DOMException("full", "QuotaExceededError");
+      },
+    } as unknown as Storage;
+    const queue = new Queue("t1", full);
+    expect(queue.unkept).toBe(false);
+    const answer = queue.add({ type: "SensationAnswered", value: 9 }, new Date());
+    queue.add({ type: "EndingStarted" }, new Date());
+    expect(queue.all().map(({ fact }) => fact.type)).toEqual([
+      "SensationAnswered",
+      "EndingStarted",
+    ]);
+    expect(queue.unkept).toBe(true);
+    queue.remove(answer.id);
+    expect(queue.all()).toHaveLength(1);
+  });
+
   it("is one for each treatment", () => {
     new Queue("t1").add({ type: "LayerCovered" }, new Date());
     expect(new Queue("t2").all()).toEqual([]);

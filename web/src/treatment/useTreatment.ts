@@ -33,6 +33,8 @@ export interface LiveTreatment {
   unsent: NewEvent[];
   /** Server time minus the time of this machine, milliseconds. */
   offset: number;
+  /** This device has no room: what waits is lost with the page. */
+  unkept: boolean;
   away: boolean;
   refused: string | null;
   say: (...facts: Fact[]) => void;
@@ -190,6 +192,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     treatment: query.data,
     unsent,
     offset,
+    unkept: unsent.length > 0 && queue.unkept,
     away,
     refused,
     say,

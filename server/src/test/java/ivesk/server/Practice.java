@@ -180,6 +180,10 @@ public final class Practice implements AutoCloseable {
     throw new AssertionError("no client " + client);
   }
 
+  int port() {
+    return URI.create(base).getPort();
+  }
+
   <T> T bean(Class<T> type) {
     return application.getBean(type);
   }

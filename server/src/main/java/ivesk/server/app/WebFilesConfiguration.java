@@ -1,6 +1,9 @@
 package ivesk.server.app;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
@@ -11,6 +14,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.function.RouterFunction;
 import org.springframework.web.servlet.function.RouterFunctions;
 import org.springframework.web.servlet.function.ServerResponse;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 
 /// The built interface: hashed files cached for good, the page itself never, deep links to the
 /// page.
@@ -22,7 +26,10 @@ class WebFilesConfiguration implements WebMvcConfigurer {
     registry
         .addResourceHandler("/assets/**")
         .addResourceLocations("classpath:/META-INF/resources/assets/")
-        .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+        .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable())
+        .resourceChain(true)
+        // Compressed when they were built.
+        .addResolver(new EncodedResourceResolver());
     // Asked for anew at each visit, so that a new build takes the place of what a device has kept.
     registry
         .addResourceHandler("/sw.js")
@@ -33,6 +40,7 @@ class WebFilesConfiguration implements WebMvcConfigurer {
   @Bean
   RouterFunction<ServerResponse> pages() {
     ClassPathResource page = new ClassPathResource("META-INF/resources/index.html");
+    AtomicReference<String> read = new AtomicReference<>();
     return RouterFunctions.route()
         .GET(
             "/**",
@@ -45,7 +53,15 @@ class WebFilesConfiguration implements WebMvcConfigurer {
                 ServerResponse.ok()
                     .contentType(MediaType.TEXT_HTML)
                     .cacheControl(CacheControl.noStore())
-                    .body(page))
+                    .body(
+                        text(page, read)
+                            .replace("__NONCE__", PageNonce.of(request.servletRequest()))))
         .build();
+  }
+
+  private static String text(ClassPathResource page, AtomicReference<String> read)
+      throws IOException {
+    if (read.get() == null) read.set(page.getContentAsString(StandardCharsets.UTF_8));
+    return read.get();
   }
 }

@@ -1,6 +1,8 @@
 package ivesk.server.practice;
 
+import ivesk.server.app.PageNonce;
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.HashMap;
@@ -19,6 +21,7 @@ import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import tools.jackson.databind.json.JsonMapper;
 
 /// Who asks is known by an own cookie, a write by a token that its page read; everything under /api
@@ -67,12 +70,22 @@ class SecurityConfiguration {
                         HttpStatus.FORBIDDEN,
                         "This is not open to your account, or the page is old: reload.")))
         .headers(headers ->
-            headers.contentSecurityPolicy(policy ->
-                policy.policyDirectives(
-                    "default-src 'self'; style-src 'self' 'unsafe-inline';"
-                        + " img-src 'self' data:; frame-ancestors 'none';"
-                        + " base-uri 'self'; form-action 'self'")))
+            headers
+                .addHeaderWriter(SecurityConfiguration::writePolicy)
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
+                .permissionsPolicyHeader(policy ->
+                    policy.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()")))
         .build();
+  }
+
+  /// Nothing from elsewhere, nothing inline: a page's styles carry the word of its answer.
+  private static void writePolicy(HttpServletRequest request, HttpServletResponse response) {
+    response.setHeader(
+        "Content-Security-Policy",
+        "default-src 'self'; style-src 'self' 'nonce-"
+            + PageNonce.of(request)
+            + "'; img-src 'self' data:; object-src 'none'; frame-ancestors 'none'; base-uri 'self';"
+            + " form-action 'self'");
   }
 
   private static void write(

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -18,8 +19,13 @@ class TreatmentStreams {
   SseEmitter listen(UUID treatmentId, int seq) {
     SseEmitter emitter = new SseEmitter(0L);
     List<SseEmitter> own =
-        listeners.computeIfAbsent(treatmentId, id -> new CopyOnWriteArrayList<>());
-    own.add(emitter);
+        listeners.compute(
+            treatmentId,
+            (id, before) -> {
+              List<SseEmitter> now = before == null ? new CopyOnWriteArrayList<>() : before;
+              now.add(emitter);
+              return now;
+            });
     Runnable gone = () -> own.remove(emitter);
     emitter.onCompletion(gone);
     emitter.onTimeout(gone);
@@ -32,6 +38,27 @@ class TreatmentStreams {
   void changed(UUID treatmentId, int seq) {
     List<SseEmitter> own = listeners.getOrDefault(treatmentId, List.of());
     own.forEach(emitter -> send(own, emitter, seq));
+  }
+
+  /// Finds out who has left: whoever does not take this is let go.
+  @Scheduled(fixedDelay = 15_000)
+  void beat() {
+    listeners.forEach((treatment, own) -> {
+      own.forEach(emitter -> {
+        try {
+          emitter.send(SseEmitter.event().comment(""));
+        } catch (IOException | IllegalStateException e) {
+          own.remove(emitter);
+          emitter.completeWithError(e);
+        }
+      });
+      listeners.computeIfPresent(treatment, (id, now) -> now.isEmpty() ? null : now);
+    });
+  }
+
+  /// How many follow now.
+  int followers() {
+    return listeners.values().stream().mapToInt(List::size).sum();
   }
 
   private static void send(List<SseEmitter> own, SseEmitter emitter, int seq) {
