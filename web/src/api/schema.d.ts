@@ -3700,6 +3700,8 @@ export interface components {
             cues: components["schemas"]["Cue"][];
             endingSteps: components["schemas"]["EndingStepView"][];
             events: components["schemas"]["EventView"][];
+            /** Format: int32 */
+            eventsFrom: number;
             fanOn: boolean;
             /** @enum {string} */
             gateA?: "KEEP" | "SHORTEN" | "STOP";
@@ -5603,7 +5605,9 @@ export interface operations {
     };
     append: {
         parameters: {
-            query?: never;
+            query?: {
+                since?: number;
+            };
             header?: never;
             path: {
                 id: string;

@@ -68,6 +68,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
     seq: 20,
     serverNow: at(30),
     recalculated: false,
+    eventsFrom: 0,
     phase: "ACID",
     plan: {
       formulaCode: "SAL-10",
@@ -589,7 +590,12 @@ describe("a treatment without the server", () => {
         return Response.json({ detail: "Something broke." }, { status: 500 });
       }
       posted.push(event);
-      return Response.json(treatment({ seq: 21 }));
+      const known = treatment().events;
+      const since = Number(new URL(request.url).searchParams.get("since"));
+      expect(since).toBeGreaterThan(0);
+      return Response.json(
+        treatment({ seq: 21, eventsFrom: known.length, events: [{ ...known[0]!, id: event.id }] }),
+      );
     });
   });
 
@@ -641,6 +647,17 @@ describe("a treatment without the server", () => {
     expect(result.current.unsent).toHaveLength(1);
     answering = "yes";
     await waitFor(() => expect(posted).toHaveLength(1), { timeout: 4000 });
+  });
+
+  it("keeps the entries that it knows when an answer tells only the new ones", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    const before = result.current.treatment!.events;
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    await waitFor(() => expect(result.current.treatment!.seq).toBe(21));
+    expect(result.current.treatment!.events).toHaveLength(before.length + 1);
+    expect(result.current.treatment!.events.slice(0, before.length)).toEqual(before);
+    expect(result.current.treatment!.eventsFrom).toBe(0);
   });
 
   it("lets END go on behind what the server cannot take", async () => {

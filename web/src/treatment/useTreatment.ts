@@ -63,6 +63,8 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   const sending = useRef(false);
   const heard = useRef(0);
 
+  const known = useCallback(() => queries.getQueryData(treatmentQuery(id).queryKey), [id, queries]);
+
   /** Asks anew only for what another screen has said. */
   const catchUp = useCallback(() => {
     const known = queries.getQueryData(treatmentQuery(id).queryKey);
@@ -93,14 +95,14 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
       try {
         const fresh = body(
           await api.POST("/api/treatments/{id}/events", {
-            params: { path: { id } },
+            params: { path: { id }, query: { since: known()?.seq ?? 0 } },
             body: { ...next, sentAt: new Date(steadyNow() + serverOffset.current).toISOString() },
           }),
         );
         queue.remove(next.id);
         await queries.cancelQueries({ queryKey: ["treatment", id] });
-        const before = queries.getQueryData(treatmentQuery(id).queryKey);
-        queries.setQueryData(treatmentQuery(id).queryKey, fresh);
+        const before = known();
+        queries.setQueryData(treatmentQuery(id).queryKey, whole(before, fresh));
         moved ||= before?.phase !== fresh.phase || before.alarms.length !== fresh.alarms.length;
         setAway(false);
       } catch (problem) {
@@ -127,7 +129,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
       refetchType: moved ? "active" : "none",
     });
     return true;
-  }, [catchUp, id, queries, queue, visitId]);
+  }, [catchUp, id, known, queries, queue, visitId]);
 
   useEffect(() => {
     let failures = 0;
@@ -198,6 +200,13 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     say,
     error: query.error,
   };
+}
+
+/** An answer tells only what is new; what is known before it stays. */
+function whole(before: Treatment | undefined, fresh: Treatment): Treatment {
+  if (fresh.eventsFrom === 0) return fresh;
+  const earlier = before?.events.slice(0, fresh.eventsFrom) ?? [];
+  return { ...fresh, eventsFrom: 0, events: [...earlier, ...fresh.events] };
 }
 
 /** How long to wait before a server that has failed so often is asked again, milliseconds. */

@@ -26,7 +26,7 @@ public final class Practice implements AutoCloseable {
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
 
-  private Practice(ConfigurableApplicationContext application) {
+  Practice(ConfigurableApplicationContext application) {
     this.application = application;
     base =
         "http://127.0.0.1:" + ((WebServerApplicationContext) application).getWebServer().getPort();
@@ -67,8 +67,7 @@ public final class Practice implements AutoCloseable {
   }
 
   Practice signIn(String name, String password) {
-    get("/api/session");
-    trySignIn(name, password);
+    freshSignIn(name, password);
     return this;
   }
 
@@ -76,6 +75,27 @@ public final class Practice implements AutoCloseable {
     return post(
         "/api/sign-in",
         JSON.writeValueAsString(java.util.Map.of("username", name, "password", password)));
+  }
+
+  /// As somebody who opens the page first.
+  Answer freshSignIn(String name, String password) {
+    get("/api/session");
+    return trySignIn(name, password);
+  }
+
+  String cookie(String name) {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals(name))
+        .map(HttpCookie::getValue)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  void setCookie(String name, String value) {
+    HttpCookie cookie = new HttpCookie(name, value);
+    cookie.setPath("/");
+    cookie.setVersion(0);
+    cookies.getCookieStore().add(URI.create(base), cookie);
   }
 
   /// Another browser on the same server, where nobody is signed in.

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
@@ -509,29 +510,46 @@ class PracticeTest {
   /// Somebody's data from a newer Ivesk, or from one that never was: the record is refused by name,
   /// and the chart opens all the same.
   @Test
-  void anUnreadableRecordIsNamedAndTheChartStillOpens() {
-    JdbcClient jdbc = practice.bean(JdbcClient.class);
-    JsonNode visit = practice.visit("Maren Holt");
-    String client = "/api/clients/" + visit.get("clientId").asString();
-    String past = practice.get(client + "/visits").body().get(0).get("treatmentId").asString();
+  void anUnreadableRecordIsNamedAndTheChartStillOpens(@TempDir Path data) {
     String kept = "{\"type\":\"BasePoured\",\"v\":3,\"ml\":40}";
-    jdbc.sql("UPDATE treatment_event SET fact = ? FORMAT JSON WHERE treatment_id = ? AND seq = 5")
-        .params(kept, UUID.fromString(past))
-        .update();
-    Answer record = practice.get("/api/treatments/" + past);
-    assertThat(record.status()).isEqualTo(422);
-    assertThat(record.detail()).contains("This record holds BasePoured, version 3");
-    Answer chart = practice.get(client + "/visits");
-    assertThat(chart.status()).isEqualTo(200);
-    assertThat(chart.body().get(0).get("unreadable").asString()).contains("BasePoured, version 3");
-    assertThat(practice.get("/api/today").status()).isEqualTo(200);
-    assertThat(
-            jdbc.sql("SELECT fact FROM treatment_event WHERE treatment_id = ? AND seq = 5")
-                .param(UUID.fromString(past))
-                .query((row, n) -> new String(row.getBytes("fact"), StandardCharsets.UTF_8))
-                .single())
-        .as("kept as it is")
-        .isEqualTo(kept);
+    String past;
+    try (Practice before = new Practice(Practice.start("demo", data))) {
+      before.signIn("ines", "harbour");
+      JsonNode visit = before.visit("Maren Holt");
+      past =
+          before
+              .get("/api/clients/" + visit.get("clientId").asString() + "/visits")
+              .body()
+              .get(0)
+              .get("treatmentId")
+              .asString();
+      before
+          .bean(JdbcClient.class)
+          .sql("UPDATE treatment_event SET fact = ? FORMAT JSON WHERE treatment_id = ? AND seq = 5")
+          .params(kept, UUID.fromString(past))
+          .update();
+    }
+    try (Practice after = new Practice(Practice.start("demo", data))) {
+      after.signIn("ines", "harbour");
+      Answer record = after.get("/api/treatments/" + past);
+      assertThat(record.status()).isEqualTo(422);
+      assertThat(record.detail()).contains("This record holds BasePoured, version 3");
+      JsonNode visit = after.visit("Maren Holt");
+      assertThat(visit.get("unreadable").asString()).contains("BasePoured, version 3");
+      Answer chart = after.get("/api/clients/" + visit.get("clientId").asString() + "/visits");
+      assertThat(chart.status()).isEqualTo(200);
+      assertThat(chart.body().get(0).get("needs").asString()).isEqualTo("signed");
+      assertThat(after.get("/api/today").status()).isEqualTo(200);
+      assertThat(
+              after
+                  .bean(JdbcClient.class)
+                  .sql("SELECT fact FROM treatment_event WHERE treatment_id = ? AND seq = 5")
+                  .param(UUID.fromString(past))
+                  .query((row, n) -> new String(row.getBytes("fact"), StandardCharsets.UTF_8))
+                  .single())
+          .as("kept as it is")
+          .isEqualTo(kept);
+    }
   }
 
   /// Row for row as domain/06 has it.

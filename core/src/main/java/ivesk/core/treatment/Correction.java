@@ -103,21 +103,35 @@ public final class Correction {
     };
   }
 
-  /// The log as corrected: without what was taken out, and with the later times.
+  /// The log as corrected: without what was taken back or taken out, and with the later times. What
+  /// was taken back stays so whatever came in between from another screen.
   static List<TreatmentEvent> applied(List<TreatmentEvent> events) {
+    Map<UUID, Corrected> corrected = corrections(events);
+    Set<UUID> gone = gone(events);
+    if (corrected.isEmpty() && gone.isEmpty()) return events;
+    return events.stream()
+        .filter(event -> !gone.contains(event.id()))
+        .map(event ->
+            new TreatmentEvent(event.id(), at(event, corrected), event.who(), event.fact()))
+        .toList();
+  }
+
+  private static Map<UUID, Corrected> corrections(List<TreatmentEvent> events) {
     Map<UUID, Corrected> corrected = new HashMap<>();
     for (TreatmentEvent event : events) {
       if (event.fact() instanceof Corrected correction) {
         corrected.put(correction.event(), correction);
       }
     }
-    if (corrected.isEmpty()) return events;
-    return events.stream()
-        .filter(event ->
-            !corrected.containsKey(event.id()) || corrected.get(event.id()).at().isPresent())
-        .map(event ->
-            new TreatmentEvent(event.id(), at(event, corrected), event.who(), event.fact()))
-        .toList();
+    return corrected;
+  }
+
+  /// When entries happened whose time was corrected.
+  public static Map<UUID, Instant> moved(List<TreatmentEvent> events) {
+    Map<UUID, Instant> moved = new HashMap<>();
+    corrections(events)
+        .forEach((id, correction) -> correction.at().ifPresent(at -> moved.put(id, at)));
+    return moved;
   }
 
   private static Instant at(TreatmentEvent event, Map<UUID, Corrected> corrected) {
@@ -134,15 +148,6 @@ public final class Correction {
       }
     }
     return ids;
-  }
-
-  /// When an entry happened, as corrected.
-  public static Instant happened(TreatmentEvent event, List<TreatmentEvent> events) {
-    return applied(events).stream()
-        .filter(one -> one.id().equals(event.id()))
-        .map(TreatmentEvent::at)
-        .findFirst()
-        .orElse(event.at());
   }
 
   /// Why a correction cannot be made; empty when it can.

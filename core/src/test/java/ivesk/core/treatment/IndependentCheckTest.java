@@ -42,9 +42,11 @@ import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -687,6 +689,21 @@ class IndependentCheckTest {
     }
 
     @Test
+    void whatWasTakenBackStaysSoWhateverCameInBetween() {
+      Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
+      peel.feels(70, 9);
+      UUID mistaken = peel.events().getLast().id();
+      peel.say(74, new TakenBack(mistaken));
+      List<TreatmentEvent> log = new ArrayList<>(peel.events());
+      TreatmentEvent late =
+          new TreatmentEvent(UUID.randomUUID(), at(72), "rolf", new RednessSeen(Map.of(CHIN, 1)));
+      log.add(log.size() - 1, late);
+      TreatmentState state = TreatmentState.replay(peel.plan, log);
+      assertThat(state.looks().answers().getLast().value()).isEqualTo(3);
+      assertThat(state.zones().get(CHIN).redness()).isEqualTo(1);
+    }
+
+    @Test
     void acidPutOnAgainHasToComeOffAgain() {
       Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
       peel.say(90, new EndingStarted(Optional.empty()));
@@ -741,7 +758,7 @@ class IndependentCheckTest {
       peel.say(210, sooner);
       assertThat(peel.state().endedAt()).contains(at(180));
       assertThat(peel.state().contact(at(300))).hasSeconds(180);
-      assertThat(Correction.happened(end, peel.events())).isEqualTo(at(180));
+      assertThat(Correction.moved(peel.events())).containsEntry(end.id(), at(180));
       // Once more: the last word holds.
       peel.say(220, new Corrected(end.id(), Optional.of(at(190)), "ten seconds later after all"));
       assertThat(peel.state().endedAt()).contains(at(190));

@@ -22,6 +22,7 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
+import ivesk.server.treatment.Treatments.SignedRecord;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
@@ -33,6 +34,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -150,6 +152,59 @@ class VisitPath {
     }
   }
 
+  /// A client's visits as the chart lists them: a signed one is not worked out again.
+  List<VisitView> ofClient(UUID clientId) {
+    List<Visit> all = visits.ofClient(clientId);
+    Map<UUID, SignedRecord> signed = treatments.signed(all.stream().map(Visit::id).toList());
+    Client client = clients.get(clientId);
+    List<VisitView> views = new ArrayList<>();
+    int peels = 0;
+    for (Visit visit : all) {
+      SignedRecord record = signed.get(visit.id());
+      views.add(record == null ? of(visit) : signed(visit, client, record, peels));
+      if (record != null) peels++;
+    }
+    return views;
+  }
+
+  private VisitView signed(Visit visit, Client client, SignedRecord record, int peels) {
+    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+    return new VisitView(
+        visit.id(),
+        client.id(),
+        client.name(),
+        client.ageOn(day),
+        Optional.of(record.phototype()),
+        client.occupation(),
+        client.allergies(),
+        client.comfort(),
+        visit.startsAt(),
+        day,
+        visit.minutes(),
+        visit.room(),
+        name(visit.therapist()),
+        Verdict.PROCEED,
+        List.of(),
+        Arrays.stream(Station.values())
+            .map(station -> new StationView(station, Progress.DONE, "", Optional.empty()))
+            .toList(),
+        Station.AFTER,
+        Optional.of(record.formula()),
+        peels,
+        Optional.empty(),
+        Optional.of(record.id()),
+        Optional.empty(),
+        Optional.of(record.signedAt()),
+        "signed",
+        List.of(),
+        visit.cancelled(),
+        Optional.empty());
+  }
+
+  private String name(String username) {
+    return accounts.account(username).map(AccountStore.Account::name).orElse("");
+  }
+
   private VisitView unreadable(Visit visit, String why) {
     Client client = clients.get(visit.clientId());
     LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
@@ -167,7 +222,7 @@ class VisitPath {
         day,
         visit.minutes(),
         visit.room(),
-        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        name(visit.therapist()),
         Verdict.WAIT,
         List.of(),
         Arrays.stream(Station.values())
@@ -210,7 +265,7 @@ class VisitPath {
         facts.peelDate(),
         visit.minutes(),
         visit.room(),
-        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        name(visit.therapist()),
         outcome.verdict(),
         outcome.limits().words(),
         stations(facts, outcome, formula, kept, live, here, signed),

@@ -129,16 +129,7 @@ public class SignIns {
   /// @throws NotIn otherwise
   void proven(String username, String password, Optional<String> code, From from) {
     Instant now = clock.instant();
-    byAddress
-        .attempt(from.address(), now)
-        .ifPresent(pause -> {
-          throw tooMany(pause);
-        });
-    byAccount
-        .attempt(username, now)
-        .ifPresent(pause -> {
-          throw tooMany(pause);
-        });
+    slowDown(username, from, now);
     Optional<Secrets> secrets = accounts.secrets(username);
     boolean right =
         passwords.matches(
@@ -165,6 +156,16 @@ public class SignIns {
     if (passwords.upgradeEncoding(secrets.get().password())) {
       accounts.setPassword(username, passwords.encode(password));
     }
+  }
+
+  /// A try that waits for its account is none of its address: others there are not kept out by it.
+  private void slowDown(String username, From from, Instant now) {
+    byAccount
+        .attempt(username, now)
+        .or(() -> byAddress.attempt(from.address(), now))
+        .ifPresent(pause -> {
+          throw tooMany(pause);
+        });
   }
 
   private void forgive(String username, From from) {
@@ -234,16 +235,7 @@ public class SignIns {
   @Transactional
   public String code(String username, String code, String password, From from) {
     Instant now = clock.instant();
-    byAddress
-        .attempt(from.address(), now)
-        .ifPresent(pause -> {
-          throw tooMany(pause);
-        });
-    byAccount
-        .attempt(username, now)
-        .ifPresent(pause -> {
-          throw tooMany(pause);
-        });
+    slowDown(username, from, now);
     Optional<Secrets> secrets = accounts.secrets(username);
     boolean holds = secrets.flatMap(Secrets::codeUntil).filter(now::isBefore).isPresent();
     String hash = secrets.flatMap(Secrets::code).orElse("");

@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -87,7 +88,7 @@ class TreatmentController {
       throw new Refused(
           "This visit is on " + Words.day(day) + ". Move its date in Screen first, then begin.");
     }
-    return view(treatments.ofVisit(visitId).orElseGet(() -> begin(visitId, who.getName())));
+    return view(treatments.ofVisit(visitId).orElseGet(() -> begin(visitId, who.getName())), 0);
   }
 
   /// Whoever begins treats, within their own licence.
@@ -104,15 +105,16 @@ class TreatmentController {
   @GetMapping("/treatments/{id}")
   TreatmentView treatment(@PathVariable UUID id, Principal who) {
     audit.noteOnce(who.getName(), "read treatment", id);
-    return view(treatments.live(id));
+    return view(treatments.live(id), 0);
   }
 
-  /// Appends an event. Before the timer is armed, Screen and the gates are asked once more: an
-  /// answer may have changed since the plan was made.
+  /// Appends an event; the answer tells only the entries after `since`. Before the timer is armed,
+  /// Screen and the gates are asked once more: an answer may have changed since the plan was made.
   @May(Right.TREAT)
   @PostMapping("/treatments/{id}/events")
   TreatmentView append(
       @PathVariable UUID id,
+      @RequestParam Optional<Integer> since,
       @RequestBody NewEvent event,
       Principal who,
       HttpServletRequest request,
@@ -124,7 +126,7 @@ class TreatmentController {
             .by()
             .filter(other -> signIns.wasHere(other, at, request, response))
             .orElse(who.getName());
-    return view(treatments.append(id, event.id(), at, event.fact(), by));
+    return view(treatments.append(id, event.id(), at, event.fact(), by), since.orElse(0));
   }
 
   private void requireStillWithin(Treatments.Live live) {
@@ -151,7 +153,7 @@ class TreatmentController {
     return streams.listen(id, treatments.live(id).events().size());
   }
 
-  private TreatmentView view(Treatments.Live live) {
-    return TreatmentView.of(live, clock.instant().truncatedTo(ChronoUnit.MILLIS));
+  private TreatmentView view(Treatments.Live live, int since) {
+    return TreatmentView.of(live, clock.instant().truncatedTo(ChronoUnit.MILLIS), since);
   }
 }

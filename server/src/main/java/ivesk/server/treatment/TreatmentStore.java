@@ -1,5 +1,7 @@
 package ivesk.server.treatment;
 
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
@@ -55,15 +57,6 @@ class TreatmentStore implements Audit.Owners {
         .orElseThrow(() -> new NotFound("treatment", id));
   }
 
-  /// Takes the row's lock, so that events of one treatment keep one order.
-  void lock(UUID id) {
-    jdbc.sql("SELECT id FROM treatment WHERE id = ? FOR UPDATE")
-        .param(id)
-        .query(UUID.class)
-        .optional()
-        .orElseThrow(() -> new NotFound("treatment", id));
-  }
-
   Optional<Row> ofVisit(UUID visitId) {
     return jdbc.sql("SELECT * FROM treatment WHERE visit_id = ?")
         .param(visitId)
@@ -80,6 +73,27 @@ class TreatmentStore implements Audit.Owners {
 
   void close(UUID id, Instant at) {
     jdbc.sql("UPDATE treatment SET closed_at = ? WHERE id = ?").params(utc(at), id).update();
+  }
+
+  void sign(UUID id, Instant at, TreatmentPlan plan) {
+    jdbc.sql("UPDATE treatment SET signed_at = ?, formula = ?, phototype = ? WHERE id = ?")
+        .params(utc(at), plan.formula().code(), plan.phototype().name(), id)
+        .update();
+  }
+
+  /// The signed ones among some visits.
+  List<Treatments.SignedRecord> signed(List<UUID> visits) {
+    if (visits.isEmpty()) return List.of();
+    return jdbc.sql("SELECT * FROM treatment WHERE signed_at IS NOT NULL AND visit_id IN (:visits)")
+        .param("visits", visits)
+        .query((row, n) ->
+            new Treatments.SignedRecord(
+                row.getObject("id", UUID.class),
+                row.getObject("visit_id", UUID.class),
+                row.getObject("signed_at", OffsetDateTime.class).toInstant(),
+                row.getString("formula"),
+                Phototype.valueOf(row.getString("phototype"))))
+        .list();
   }
 
   List<TreatmentEvent> events(UUID id) {

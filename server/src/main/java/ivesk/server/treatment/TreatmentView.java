@@ -47,6 +47,7 @@ import java.util.stream.Collectors;
 /// @param shortened what would be left if the gate shortened it; empty when that shuts the formula
 /// @param alarms what stands until somebody says how it ended, the gravest first
 /// @param checkInSeconds how long after each of the eleven answers the next is due
+/// @param eventsFrom how many entries before these the screen knows already
 /// @param whyOwed it was ended before its least time and nobody has said why
 record TreatmentView(
     UUID id,
@@ -86,6 +87,7 @@ record TreatmentView(
     String summary,
     boolean recalculated,
     Optional<UndoView> undo,
+    int eventsFrom,
     List<EventView> events) {
 
   /// What is known of one zone, as a screen draws it.
@@ -141,9 +143,13 @@ record TreatmentView(
       boolean takenBack,
       Correction.Scope correctable) {}
 
-  static TreatmentView of(Live live, Instant now) {
+  /// @param since number of the newest entry that the screen has; where one of those has changed
+  ///   its place or its meaning since, all are told again
+  static TreatmentView of(Live live, Instant now, int since) {
+    int from = since <= live.events().size() && since >= live.settled() ? since : 0;
     TreatmentState state = live.state();
     Optional<Integer> prep = Treatment.prepAnswer(state);
+    Set<UUID> gone = Correction.gone(live.events());
     boolean hot = state.zones().values().stream().anyMatch(zone -> zone.hotSpot().isPresent());
     return new TreatmentView(
         live.id(),
@@ -189,7 +195,7 @@ record TreatmentView(
                 new EndingStepView(step, step.words(), state.ending().steps().contains(step)))
             .toList(),
         AfterProduct.offered(live.plan(), state).stream()
-            .map(product -> care(product, live))
+            .map(product -> care(product, live, gone))
             .toList(),
         state.care().addOnAt(),
         state.care().addOnOffAt(),
@@ -203,26 +209,33 @@ record TreatmentView(
             .last()
             .filter(last -> live.events().size() > 1)
             .map(last -> new UndoView(last.event(), last.until())),
-        live.events().stream().map(event -> event(event, live)).toList());
+        from,
+        events(live, from, gone));
   }
 
-  private static CareView care(AfterProduct product, Live live) {
+  private static List<EventView> events(Live live, int from, Set<UUID> gone) {
+    Map<UUID, Instant> moved = Correction.moved(live.events());
+    return live.events().subList(from, live.events().size()).stream()
+        .map(event -> event(event, gone.contains(event.id()), moved))
+        .toList();
+  }
+
+  private static CareView care(AfterProduct product, Live live, Set<UUID> gone) {
     return new CareView(
         product,
         product.label(),
         live.events().stream()
-            .filter(event -> !Correction.gone(live.events()).contains(event.id()))
+            .filter(event -> !gone.contains(event.id()))
             .filter(
                 event -> event.fact() instanceof ProductApplied(var applied) && applied == product)
             .map(TreatmentEvent::at)
             .findFirst());
   }
 
-  private static EventView event(TreatmentEvent event, Live live) {
-    boolean gone = Correction.gone(live.events()).contains(event.id());
+  private static EventView event(TreatmentEvent event, boolean gone, Map<UUID, Instant> moved) {
     return new EventView(
         event.id(),
-        Correction.happened(event, live.events()),
+        moved.getOrDefault(event.id(), event.at()),
         event.who(),
         event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()),
         gone,

@@ -2,6 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
+import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
@@ -24,48 +25,103 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /// Opens treatments and appends to them. An event is on the disk before it is acknowledged.
 @Service
 public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
+  private static final int MOST_AT_HAND = 2_000;
+
   private final TreatmentStore store;
   private final TransactionTemplate transaction;
   private final TreatmentStreams streams;
+  private final Disk disk;
   private final ShelfService shelf;
   private final Audit audit;
   private final Clock clock;
 
+  /// This server is the only one on its data, so that what it has read stays true.
+  private final Map<UUID, Live> atHand;
+
+  /// Entries of one treatment come one after the other.
+  private final ReentrantLock[] locks;
+
+  @Autowired
   Treatments(
       TreatmentStore store,
       TransactionTemplate transaction,
       TreatmentStreams streams,
+      Disk disk,
       ShelfService shelf,
       Audit audit,
       Clock clock) {
+    this(
+        store,
+        transaction,
+        streams,
+        disk,
+        shelf,
+        audit,
+        clock,
+        new AtHand<>(MOST_AT_HAND),
+        Stream.generate(ReentrantLock::new).limit(256).toArray(ReentrantLock[]::new));
+  }
+
+  private Treatments(
+      TreatmentStore store,
+      TransactionTemplate transaction,
+      TreatmentStreams streams,
+      Disk disk,
+      ShelfService shelf,
+      Audit audit,
+      Clock clock,
+      Map<UUID, Live> atHand,
+      ReentrantLock[] locks) {
     this.store = store;
     this.transaction = transaction;
     this.streams = streams;
+    this.disk = disk;
     this.shelf = shelf;
     this.audit = audit;
     this.clock = clock;
+    this.atHand = atHand;
+    this.locks = locks;
   }
 
   /// The same service on another clock: past visits of the demo run through the real engine.
   public Treatments on(Clock other) {
-    return new Treatments(store, transaction, streams, shelf, audit, other);
+    return new Treatments(store, transaction, streams, disk, shelf, audit, other, atHand, locks);
   }
 
   /// A treatment with everything that follows from its events.
+  ///
+  /// @param settled number of the newest entry that reached back: that changed the place or the
+  ///   meaning of one before it
   public record Live(
       UUID id,
       UUID visitId,
       TreatmentPlan plan,
       TreatmentState state,
-      List<TreatmentEvent> events) {}
+      List<TreatmentEvent> events,
+      int settled) {}
+
+  /// What a list shows of a signed record: it changes no more.
+  public record SignedRecord(
+      UUID id, UUID visitId, Instant signedAt, String formula, Phototype phototype) {}
+
+  /// The signed ones among some visits, by visit.
+  public Map<UUID, SignedRecord> signed(List<UUID> visits) {
+    return store.signed(visits).stream()
+        .collect(Collectors.toMap(SignedRecord::visitId, record -> record));
+  }
 
   public Live open(UUID visitId, TreatmentPlan plan, String who) {
     Instant now = time();
@@ -80,7 +136,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
           audit.note(who, "open treatment", fresh);
           return fresh;
         });
-    store.force();
+    disk.force();
     return live(id);
   }
 
@@ -131,16 +187,33 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     }
   }
 
+  /// As it is now; those that were asked for lately are at hand.
   public Live live(UUID id) {
-    TreatmentStore.Row row = store.get(id);
-    return live(row, store.events(id));
+    Live known = atHand.get(id);
+    if (known != null) return known;
+    ReentrantLock lock = lock(id);
+    lock.lock();
+    try {
+      return atHand.computeIfAbsent(id, this::read);
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  private Live read(UUID id) {
+    return live(store.get(id), store.events(id));
+  }
+
+  private ReentrantLock lock(UUID id) {
+    return locks[Math.floorMod(id.hashCode(), locks.length)];
   }
 
   private static Live live(TreatmentStore.Row row, List<TreatmentEvent> events) {
     if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var plan))) {
       throw new NotFound("opened treatment", row.id());
     }
-    return new Live(row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events);
+    return new Live(
+        row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events, events.size());
   }
 
   /// Appends one event, once. One that was said earlier than what was taken before, on a screen
@@ -150,14 +223,21 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   /// @throws Refused when it could not follow what had happened then
   /// @throws Reused when its id is that of another event
   public Live append(UUID id, UUID eventId, Instant at, Fact fact, String who) {
-    Live live = transaction.execute(tx -> appendLocked(id, eventId, at, fact, who));
-    store.force();
+    Live live;
+    ReentrantLock lock = lock(id);
+    lock.lock();
+    try {
+      live = transaction.execute(tx -> appendLocked(id, eventId, at, fact, who));
+      atHand.put(id, live);
+    } finally {
+      lock.unlock();
+    }
+    disk.force();
     streams.changed(id, live.events().size());
     return live;
   }
 
   private Live appendLocked(UUID id, UUID eventId, Instant at, Fact fact, String who) {
-    store.lock(id);
     Live live = live(id);
     Optional<TreatmentEvent> taken =
         live.events().stream().filter(event -> event.id().equals(eventId)).findFirst();
@@ -199,9 +279,15 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         late || fact instanceof TreatmentEvent.Corrected
             ? TreatmentState.replay(live.plan(), events)
             : live.state().after(live.plan(), event);
-    Live after = new Live(id, live.visitId(), live.plan(), state, events);
+    boolean reaches =
+        late
+            || fact instanceof TreatmentEvent.Corrected
+            || fact instanceof TreatmentEvent.TakenBack;
+    int settled = reaches ? events.size() : live.settled();
+    Live after = new Live(id, live.visitId(), live.plan(), state, events, settled);
     if (after.state().phase().closed()) {
       store.close(id, when);
+      if (after.state().phase() == Phase.SIGNED) store.sign(id, when, after.plan());
       audit.note(who, "close treatment", id);
       if (!live.state().phase().closed())
         takeFromBottle(after, LocalDate.ofInstant(when, clock.getZone()), who);
