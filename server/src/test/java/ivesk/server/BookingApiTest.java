@@ -8,6 +8,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /// The book over HTTP: two visits on one day, another length, a visit that does not take place, and
 /// whom an alarm calls.
@@ -140,5 +141,39 @@ class BookingApiTest {
     assertThat(notHers.status()).isEqualTo(403);
     assertThat(practice.get("/api/practice/numbers").body().get("poisonCentre").asString())
         .isEqualTo("555 0142");
+  }
+
+  @Test
+  void aVisitOnADayThatIsClosedIsWarnedOf() {
+    JsonNode details = practice.get("/api/practice").body();
+    practice.signIn("marit", "harbour");
+    JsonNode visit = practice.visit("Oumar Belgrave");
+    String day = visit.get("day").asString();
+    ObjectNode closed = (ObjectNode) details.deepCopy();
+    closed
+        .putArray("opening")
+        .add("MONDAY")
+        .add("TUESDAY")
+        .add("WEDNESDAY")
+        .add("THURSDAY")
+        .add("FRIDAY")
+        .add("SATURDAY")
+        .add("SUNDAY");
+    closed.putArray("closedDays").addObject().put("day", day).put("why", "stocktaking");
+    assertThat(practice.put("/api/practice", closed.toString()).status()).isEqualTo(200);
+    String path = "/api/visits/" + visit.get("id").asString();
+    assertThat(practice.get(path).body().get("warnings").toString())
+        .contains("closed this day: stocktaking");
+    closed.putArray("closedDays");
+    closed.putArray("opening").add(LocalDate.parse(day).plusDays(1).getDayOfWeek().name());
+    practice.put("/api/practice", closed.toString());
+    assertThat(practice.get(path).body().get("warnings").toString())
+        .contains("not open on this day of the week");
+    closed.put("zone", "Atlantis/Centre");
+    Answer wrong = practice.put("/api/practice", closed.toString());
+    assertThat(wrong.status()).isEqualTo(400);
+    assertThat(wrong.detail()).contains("no time zone 'Atlantis/Centre'");
+    practice.put("/api/practice", details.toString());
+    practice.signIn("ines", "harbour");
   }
 }

@@ -54,7 +54,7 @@ class DoorTest {
   @ParameterizedTest
   @CsvSource({"localhost, 200", "127.0.0.1:8740, 200", "ivesk.example, 421", "10.1.2.3, 421"})
   void aRequestMeantForAnotherHostIsNotAnswered(String host, int status) throws IOException {
-    assertThat(raw("GET /api/session HTTP/1.1\r\nHost: " + host + "\r\n\r\n"))
+    assertThat(raw("GET /api/session HTTP/1.1\r\nHost: " + host + "\r\nAccept: */*\r\n\r\n"))
         .startsWith("HTTP/1.1 " + status);
   }
 

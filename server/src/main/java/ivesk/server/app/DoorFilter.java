@@ -60,14 +60,24 @@ class DoorFilter extends OncePerRequestFilter {
     String host = request.getHeader("Host");
     String name = host == null ? "" : host.toLowerCase(Locale.ROOT).replaceFirst(":[0-9]+$", "");
     if (!names.contains(name)) {
-      response.sendError(HttpServletResponse.SC_MISDIRECTED_REQUEST);
+      refuse(response, HttpServletResponse.SC_MISDIRECTED_REQUEST, "Ivesk has another address.");
       return;
     }
     if (request.getContentLengthLong() > MOST_BYTES) {
-      response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+      refuse(
+          response,
+          HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
+          "This is larger than anything that Ivesk takes in. Nothing was kept.");
       return;
     }
     rest.doFilter(new Bounded(request), response);
+  }
+
+  private static void refuse(HttpServletResponse response, int status, String why)
+      throws IOException {
+    response.setStatus(status);
+    response.setContentType("text/plain");
+    response.getWriter().write(why);
   }
 
   /// A request whose body is read up to the limit and no further.

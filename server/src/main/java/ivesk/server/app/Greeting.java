@@ -10,10 +10,12 @@ import org.springframework.stereotype.Component;
 @Component
 class Greeting {
   private final String words;
+  private final boolean tls;
   private int port;
 
-  Greeting(@Value("${ivesk.words:}") String words) {
+  Greeting(@Value("${ivesk.words:}") String words, @Value("${server.ssl.key-store:}") String keys) {
     this.words = words;
+    this.tls = !keys.isEmpty();
   }
 
   @EventListener
@@ -23,7 +25,7 @@ class Greeting {
 
   @EventListener(ApplicationReadyEvent.class)
   void ready() {
-    System.out.println("Ivesk is at http://127.0.0.1:" + port + "/");
+    System.out.println("Ivesk is at " + (tls ? "https" : "http") + "://127.0.0.1:" + port + "/");
     if (!words.isEmpty()) System.out.println(words);
     System.out.println("Ctrl-C ends it.");
   }

@@ -46,6 +46,7 @@ class WebFilesConfiguration implements WebMvcConfigurer {
             "/**",
             request ->
                 !request.path().startsWith("/api")
+                    && !request.path().equals("/error")
                     && !request.path().contains(".")
                     && request.headers().accept().stream()
                         .anyMatch(type -> type.includes(MediaType.TEXT_HTML)),

@@ -18,6 +18,7 @@ import java.util.Optional;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.event.ApplicationPreparedEvent;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.ConfigurableEnvironment;
@@ -40,6 +41,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
         case ApplicationEnvironmentPreparedEvent prepared -> guard(prepared.getEnvironment());
         case ApplicationPreparedEvent prepared ->
             hold((DefaultListableBeanFactory) prepared.getApplicationContext().getBeanFactory());
+        case ApplicationReadyEvent ready -> data.closeToOthers(data.database());
         default -> {}
       }
     } catch (IOException e) {

@@ -292,7 +292,7 @@ class VisitPath {
     LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
     Instant from = day.atStartOfDay(clock.getZone()).toInstant();
     Instant to = day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
-    List<String> warnings = new ArrayList<>();
+    List<String> warnings = new ArrayList<>(shutOn(day));
     for (Visit other : visits.between(from, to)) {
       if (other.id().equals(visit.id()) || other.cancelled().isPresent()) continue;
       String at = Words.hour(other.startsAt().atZone(clock.getZone()).toLocalTime());
@@ -305,6 +305,27 @@ class VisitPath {
       }
     }
     return warnings;
+  }
+
+  /// Why the practice is shut on a day; none where it is open.
+  private List<String> shutOn(LocalDate day) {
+    Optional<String> closed =
+        practice.closedDays().stream()
+            .filter(one -> one.day().equals(day))
+            .map(one -> "the practice is closed this day: " + one.why())
+            .findFirst();
+    boolean open =
+        practice
+            .details()
+            .map(details -> details.opening().contains(day.getDayOfWeek()))
+            .orElse(true);
+    return closed
+        .or(() ->
+            open
+                ? Optional.empty()
+                : Optional.of("the practice is not open on this day of the week"))
+        .stream()
+        .toList();
   }
 
   private static boolean overlap(Visit one, Visit other) {

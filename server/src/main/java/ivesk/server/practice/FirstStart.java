@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.annotation.Profile;
@@ -19,12 +20,14 @@ class FirstStart {
 
   private final AccountStore accounts;
   private final Clock clock;
+  private final boolean tls;
   private int port;
   private Optional<Offer> offer = Optional.empty();
 
   private record Offer(String hash, Instant until) {}
 
-  FirstStart(AccountStore accounts, Clock clock) {
+  FirstStart(AccountStore accounts, Clock clock, @Value("${server.ssl.key-store:}") String keys) {
+    this.tls = !keys.isEmpty();
     this.accounts = accounts;
     this.clock = clock;
   }
@@ -38,7 +41,8 @@ class FirstStart {
   void ready() {
     if (!accounts.accounts().isEmpty()) return;
     System.out.println("Nobody works here yet. Open this address on this machine within 30 min:");
-    System.out.println("http://127.0.0.1:" + port + "/first-start#" + offer());
+    System.out.println(
+        (tls ? "https" : "http") + "://127.0.0.1:" + port + "/first-start#" + offer());
   }
 
   synchronized String offer() {

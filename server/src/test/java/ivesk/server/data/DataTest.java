@@ -173,7 +173,7 @@ class DataTest {
 
   @Test
   void theFilesAreThisAccountsAlone(@TempDir Path folder) throws IOException {
-    DataFolder data = copy(folder);
+    DataFolder data = new DataFolder(folder, Optional.empty());
     try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
       assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.folder())))
           .isEqualTo("rwx------");
