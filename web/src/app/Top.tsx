@@ -1,5 +1,6 @@
 import classNames from "classnames/bind";
 import { Link, NavLink, useLocation } from "react-router";
+import { useMay } from "../parts/practice";
 import { Rooms } from "../parts/Rooms";
 import { Finder } from "./Finder";
 import { Person } from "./Person";
@@ -10,6 +11,7 @@ const cx = classNames.bind(styles);
 /** The top of every desk screen. */
 export function Top() {
   const { pathname } = useLocation();
+  const reads = useMay("RECORD");
   return (
     <header className={cx("top")}>
       <Link to="/" className={cx("brand")} aria-label="ivesk, to Today">
@@ -21,7 +23,7 @@ export function Top() {
         </NavLink>
         <NavLink to="/clients">Clients</NavLink>
         <NavLink to="/bench">Bench</NavLink>
-        <NavLink to="/shelf">Shelf</NavLink>
+        {reads && <NavLink to="/shelf">Shelf</NavLink>}
         <NavLink to="/practice">Practice</NavLink>
       </nav>
       {pathname !== "/" && <Rooms />}

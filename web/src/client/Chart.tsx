@@ -8,6 +8,7 @@ import type { Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
+import { useMay } from "../parts/practice";
 import { Ribbon } from "../parts/Ribbon";
 import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
@@ -29,6 +30,7 @@ export default function Chart() {
   const visits = useQuery(clientVisitsQuery(clientId));
   const [picked, setPicked] = useState<string | null>(null);
   const [editing, setEditing] = useState(false);
+  const reads = useMay("RECORD");
   const queries = useQueryClient();
   const archive = useMutation({
     mutationFn: async (archived: boolean) =>
@@ -89,7 +91,7 @@ export default function Chart() {
                   onClick={() => setPicked(visit.id)}
                 >
                   <span className="mono">{day(visit.startsAt)}</span>
-                  <b>{visit.formula ?? "no peel yet"}</b>
+                  <b>{reads ? (visit.formula ?? "no peel yet") : hour(visit.startsAt)}</b>
                   <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
                 </button>
               </li>
@@ -100,7 +102,7 @@ export default function Chart() {
           )}
         </section>
         <section className="side" aria-label="Record">
-          {shown && <Record visit={shown} />}
+          {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}
         </section>
       </main>
       {editing && client.data && (
@@ -111,6 +113,21 @@ export default function Chart() {
         />
       )}
     </>
+  );
+}
+
+/** What the desk sees of a visit: when and where; it is changed from its day. */
+function Booked({ visit }: { visit: Visit }) {
+  return (
+    <div className="pad stack">
+      <h2>
+        {day(visit.startsAt)}, {hour(visit.startsAt)}
+      </h2>
+      <p>
+        {visit.room}, {visit.minutes} min, with {visit.therapist}
+      </p>
+      <p className="soft">What was asked, planned and done is read by who treats.</p>
+    </div>
   );
 }
 

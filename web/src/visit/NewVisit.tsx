@@ -13,7 +13,7 @@ import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
-import { practiceQuery } from "../parts/practice";
+import { practiceQuery, useMay } from "../parts/practice";
 import { atPractice, instantOf } from "../parts/words";
 import { Segments } from "../parts/Segments";
 import { todayQuery } from "../parts/today";
@@ -33,6 +33,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
   const rooms = useQuery(practiceQuery).data?.rooms ?? [];
   const [picked, setRoom] = useState<string | null>(null);
   const room = picked ?? rooms[0] ?? "";
+  const reads = useMay("RECORD");
   const isNew = typeof whom === "string" && whom.trim() !== "";
 
   const add = useMutation({
@@ -60,7 +61,7 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
     onSuccess: async (visit) => {
       await queries.invalidateQueries({ queryKey: ["today"] });
       await queries.invalidateQueries({ queryKey: ["clients"] });
-      await navigate(`/visits/${visit.id}/consult`);
+      await navigate(reads ? `/visits/${visit.id}/consult` : `/clients/${visit.clientId}`);
     },
   });
 

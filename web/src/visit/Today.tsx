@@ -7,11 +7,13 @@ import { Link, useSearchParams } from "react-router";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { steadyNow } from "../parts/steadyNow";
+import { useMay } from "../parts/practice";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
 import { clock, day, hour, plural, wholeDay } from "../parts/words";
 import { ReadPatch } from "../screening/ReadPatch";
+import { ChangeVisit } from "./ChangeVisit";
 import { NewVisit } from "./NewVisit";
 import { dayQuery, todayQuery } from "../parts/today";
 import styles from "./Today.module.css";
@@ -22,6 +24,7 @@ export default function Today() {
   const today = useQuery(todayQuery);
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
+  const reads = useMay("RECORD");
   const day = params.get("day");
   const other = useQuery({ ...dayQuery(day ?? ""), enabled: day !== null });
   const shown = day === null ? today.data : other.data;
@@ -29,17 +32,19 @@ export default function Today() {
     setParams(next === today.data?.today ? {} : { day: next }, { replace: true });
   return (
     <>
-      <div className={cx("columns", "today")}>
+      <div className={cx("columns", "today", reads ? "" : "book")}>
         <main className="pad">
           <ErrorNote error={today.error} />
           <ErrorNote error={other.error} />
           {shown && <Visits today={shown} onDay={show} onAdd={() => setAdding(true)} />}
         </main>
-        <aside className="side" aria-label="What waits">
-          {today.data && <Notices notices={today.data.notices} />}
-          {today.data && <PatchReads reads={today.data.patchReads} />}
-          {today.data && <Waiting visits={today.data.visits} />}
-        </aside>
+        {(reads || (today.data?.notices.length ?? 0) > 0) && (
+          <aside className="side" aria-label="What waits">
+            {today.data && <Notices notices={today.data.notices} />}
+            {today.data && reads && <PatchReads reads={today.data.patchReads} />}
+            {today.data && reads && <Waiting visits={today.data.visits} />}
+          </aside>
+        )}
       </div>
       {adding && <NewVisit onClose={() => setAdding(false)} />}
     </>
@@ -55,6 +60,8 @@ function Visits({
   onDay: (day: string) => void;
   onAdd: () => void;
 }) {
+  const reads = useMay("RECORD");
+  const [changing, setChanging] = useState<Visit | null>(null);
   const [offset] = useState(() => Date.parse(today.serverNow) - steadyNow());
   const running = today.visits
     .filter(
@@ -98,7 +105,13 @@ function Visits({
       <ul className={cx("visits")}>
         {today.visits.map((visit) => (
           <li key={visit.id} className={cx(visit.signedAt || visit.cancelled ? "signed" : "")}>
-            <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+            <Link
+              to={
+                reads
+                  ? `/visits/${visit.id}/${visit.here.toLowerCase()}`
+                  : `/clients/${visit.clientId}`
+              }
+            >
               <span className={cx("at", "mono")}>
                 {hour(visit.startsAt)}
                 {visit.day !== today.day && <small>{day(visit.day)}</small>}
@@ -106,8 +119,10 @@ function Visits({
               <span>
                 <b>{visit.clientName}</b>
                 <small>
-                  {visit.formula ?? "consult"}
-                  {visit.pastPeels > 0 && `, peel ${visit.pastPeels + 1}`} · {visit.room}
+                  {reads && `${visit.formula ?? "consult"}`}
+                  {visit.pastPeels > 0 && `, peel ${visit.pastPeels + 1}`}
+                  {reads && " · "}
+                  {visit.room}
                 </small>
                 {visit.warnings.map((warning) => (
                   <small key={warning} className="warn">
@@ -120,9 +135,20 @@ function Visits({
               </span>
               <Steps visit={visit} />
             </Link>
+            {!reads && visit.treatmentId === undefined && !visit.cancelled && (
+              <Button
+                size="small"
+                color="inherit"
+                className={cx("change")}
+                onClick={() => setChanging(visit)}
+              >
+                Change
+              </Button>
+            )}
           </li>
         ))}
       </ul>
+      {changing && <ChangeVisit visit={changing} onClose={() => setChanging(null)} />}
       <div className="row">
         <Button variant="contained" onClick={onAdd}>
           New visit
@@ -138,6 +164,7 @@ function alarmed(visit: Visit): boolean {
 
 function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const now = useNow(offset, 250);
+  const reads = useMay("RECORD");
   const running = visit.running;
   if (!running) return null;
   const over = running.limitAt !== undefined && now >= Date.parse(running.limitAt);
@@ -154,20 +181,28 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
           {visit.clientName} · {visit.room}
         </b>
         <small>
-          {visit.formula}, layer {running.layer} of {Math.max(running.layer, running.layersPlanned)}
-          {running.lastAnswer !== undefined && `, last answer ${running.lastAnswer}`}
-          {running.limitAt &&
-            running.elapsed &&
-            ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
-          · with {visit.therapist}
+          {reads && (
+            <>
+              {visit.formula}, layer {running.layer} of{" "}
+              {Math.max(running.layer, running.layersPlanned)}
+              {running.lastAnswer !== undefined && `, last answer ${running.lastAnswer}`}
+              {running.limitAt &&
+                running.elapsed &&
+                ` · limit at ${clock(Date.parse(running.limitAt) - Date.parse(running.elapsed))}`}{" "}
+              ·{" "}
+            </>
+          )}
+          with {visit.therapist}
         </small>
         <small className={cx("advice")}>
           {running.alarm ?? (over ? "End now" : running.advice)}
         </small>
       </span>
-      <Link className={cx("open")} to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
-        Open
-      </Link>
+      {reads && (
+        <Link className={cx("open")} to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>
+          Open
+        </Link>
+      )}
     </section>
   );
 }

@@ -64,6 +64,8 @@ class Pictures extends Journey {
   @Test
   void couch() {
     server.pass(20 * 3600);
+    // Nobody stays signed in over a night.
+    browser.signIn();
     show("Oumar Belgrave", "choose");
     browser.press("SAL-20");
     browser.press("Plan this");

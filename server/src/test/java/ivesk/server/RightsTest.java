@@ -209,6 +209,28 @@ class RightsTest {
     assertThat(described).isEqualTo(new TreeSet<>(table.keySet()));
   }
 
+  /// Names and times, and what runs; nothing of what was asked, found or planned.
+  @Test
+  void theDeskSeesTheBookAndNoRecord() {
+    Practice desk = practice.another().signIn("pelle", "harbour");
+    Practice treats = practice.another().signIn("ines", "harbour");
+    JsonNode all = treats.get("/api/today").body().get("visits");
+    JsonNode seen = desk.get("/api/today").body().get("visits");
+    assertThat(seen.size()).isEqualTo(all.size());
+    int limits = 0;
+    for (int i = 0; i < seen.size(); i++) {
+      assertThat(seen.get(i).get("clientName")).isEqualTo(all.get(i).get("clientName"));
+      assertThat(seen.get(i).get("startsAt")).isEqualTo(all.get(i).get("startsAt"));
+      limits += all.get(i).get("limits").size();
+      assertThat(seen.get(i).get("limits")).isEmpty();
+      assertThat(seen.get(i).has("phototype")).isFalse();
+      assertThat(seen.get(i).has("formula")).isFalse();
+      assertThat(seen.get(i).get("allergies").asString()).isEmpty();
+    }
+    assertThat(limits).isPositive();
+    assertThat(desk.get("/api/today").body().get("patchReads")).isEmpty();
+  }
+
   /// Ids of nothing, the first of each list of words.
   private static String filled(String path, JsonNode operation) {
     String filled = path;

@@ -5,6 +5,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.screening.PatchTestService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
@@ -37,6 +38,7 @@ class VisitController {
   private final ClientStore clients;
   private final Treatments treatments;
   private final PatchTestService patchTests;
+  private final AccountStore accounts;
   private final Health health;
   private final Audit audit;
   private final Clock clock;
@@ -47,6 +49,7 @@ class VisitController {
       ClientStore clients,
       Treatments treatments,
       PatchTestService patchTests,
+      AccountStore accounts,
       Health health,
       Audit audit,
       Clock clock) {
@@ -55,6 +58,7 @@ class VisitController {
     this.clients = clients;
     this.treatments = treatments;
     this.patchTests = patchTests;
+    this.accounts = accounts;
     this.health = health;
     this.audit = audit;
     this.clock = clock;
@@ -85,7 +89,7 @@ class VisitController {
   /// @param day another than today
   @May(Right.BOOK)
   @GetMapping("/today")
-  TodayView today(@RequestParam Optional<LocalDate> day) {
+  TodayView today(@RequestParam Optional<LocalDate> day, Principal who) {
     LocalDate today = LocalDate.now(clock);
     LocalDate shown = day.orElse(today);
     List<Visit> booked =
@@ -102,8 +106,13 @@ class VisitController {
         today,
         shown,
         clock.instant(),
-        Stream.concat(stillOpen, booked.stream()).map(path::of).toList(),
-        patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()),
+        Stream.concat(stillOpen, booked.stream())
+            .map(path::of)
+            .map(view -> shown(view, who))
+            .toList(),
+        !reads(who)
+            ? List.of()
+            : patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()),
         health.notices());
   }
 
@@ -126,14 +135,14 @@ class VisitController {
             Optional.empty());
     visits.add(visit);
     audit.note(who.getName(), "add visit", visit.id());
-    return path.of(visit);
+    return shown(path.of(visit), who);
   }
 
   @May(Right.BOOK)
   @GetMapping("/visits/{id}")
   VisitPath.VisitView visit(@PathVariable UUID id, Principal who) {
     audit.noteOnce(who.getName(), "read visit", id);
-    return path.of(visits.get(id));
+    return shown(path.of(visits.get(id)), who);
   }
 
   /// Moving the date moves everything that is computed from it.
@@ -146,7 +155,7 @@ class VisitController {
     requireBookable(body.startsAt(), visit.minutes(), visit.room());
     visits.book(id, body.startsAt(), visit.minutes(), visit.room());
     audit.note(who.getName(), "move visit", id);
-    return path.of(visits.get(id));
+    return shown(path.of(visits.get(id)), who);
   }
 
   /// Another time, length or room.
@@ -159,7 +168,7 @@ class VisitController {
     requireBookable(body.startsAt(), body.minutes(), body.room());
     visits.book(id, body.startsAt(), body.minutes(), body.room().strip());
     audit.note(who.getName(), "book visit anew", id);
-    return path.of(visits.get(id));
+    return shown(path.of(visits.get(id)), who);
   }
 
   /// It does not take place; it stays in the book with why.
@@ -173,14 +182,22 @@ class VisitController {
     }
     visits.cancel(id, body.why().strip(), clock.instant());
     audit.note(who.getName(), "cancel visit", id);
-    return path.of(visits.get(id));
+    return shown(path.of(visits.get(id)), who);
   }
 
   @May(Right.BOOK)
   @GetMapping("/clients/{clientId}/visits")
   List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
     audit.noteOnce(who.getName(), "read chart", clientId);
-    return path.ofClient(clientId);
+    return path.ofClient(clientId).stream().map(view -> shown(view, who)).toList();
+  }
+
+  private boolean reads(Principal who) {
+    return accounts.may(who.getName(), Right.RECORD);
+  }
+
+  private VisitPath.VisitView shown(VisitPath.VisitView view, Principal who) {
+    return reads(who) ? view : view.forTheDesk();
   }
 
   private void requireBookable(Instant startsAt, int minutes, String room) {

@@ -131,7 +131,43 @@ class VisitPath {
       String needs,
       List<String> warnings,
       Optional<String> cancelled,
-      Optional<String> unreadable) {}
+      Optional<String> unreadable) {
+
+    /// What the desk sees: who comes when, and what runs; nothing of what was asked, found or
+    /// planned.
+    VisitView forTheDesk() {
+      return new VisitView(
+          id,
+          clientId,
+          clientName,
+          age,
+          Optional.empty(),
+          occupation,
+          "",
+          "",
+          startsAt,
+          day,
+          minutes,
+          room,
+          therapist,
+          Verdict.PROCEED,
+          List.of(),
+          stations.stream()
+              .map(one -> new StationView(one.id(), one.progress(), "", one.missing()))
+              .toList(),
+          here,
+          Optional.empty(),
+          0,
+          Optional.empty(),
+          treatmentId,
+          running,
+          signedAt,
+          cancelled.isPresent() || signedAt.isPresent() ? needs : "",
+          warnings,
+          cancelled,
+          Optional.empty());
+    }
+  }
 
   void requireMovable(Visit visit) {
     if (treatments.ofVisit(visit.id()).isPresent()) {
