@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -32,6 +33,7 @@ public class BackupService {
   private final Path folder;
   private final Audit audit;
   private final Clock clock;
+  private final AtomicBoolean busy = new AtomicBoolean();
   private volatile Optional<String> failed = Optional.empty();
 
   BackupService(
@@ -97,12 +99,28 @@ public class BackupService {
     Instant tonight = LocalDate.now(clock).atTime(NIGHT).atZone(clock.getZone()).toInstant();
     Instant due = clock.instant().isBefore(tonight) ? tonight.minus(Duration.ofDays(1)) : tonight;
     boolean made = newest().flatMap(Backups::madeAt).filter(at -> !at.isBefore(due)).isPresent();
-    if (made) return;
-    try {
-      backUp("server");
-    } catch (IOException e) {
-      LOG.error("the nightly backup failed: {}", e.getMessage());
-    }
+    if (!made)
+      apart(() -> {
+        try {
+          backUp("server");
+        } catch (IOException e) {
+          LOG.error("the nightly backup failed: {}", e.getMessage());
+        }
+      });
+  }
+
+  /// On a thread of its own: clocks and followers do not wait for a backup.
+  private void apart(Runnable work) {
+    if (!busy.compareAndSet(false, true)) return;
+    Thread.ofVirtual()
+        .name("backup")
+        .start(() -> {
+          try {
+            work.run();
+          } finally {
+            busy.set(false);
+          }
+        });
   }
 
   /// What `./ivesk backup` asks for while this server holds the database.
@@ -110,18 +128,30 @@ public class BackupService {
   void asked() throws IOException {
     Path wish = data.folder().resolve("backup-wanted");
     if (!Files.exists(wish)) return;
-    Files.delete(wish);
-    String answer;
+    apart(() -> answer(wish));
+  }
+
+  private void answer(Path wish) {
     try {
-      Backups.Proven proven = backUp("terminal");
-      answer =
-          proven.file() + "\n" + proven.bytes() + " bytes, " + proven.allRows() + " rows read back";
+      Files.deleteIfExists(wish);
+      String answer;
+      try {
+        Backups.Proven proven = backUp("terminal");
+        answer =
+            proven.file()
+                + "\n"
+                + proven.bytes()
+                + " bytes, "
+                + proven.allRows()
+                + " rows read back";
+      } catch (IOException e) {
+        answer = "failed\n" + e.getMessage();
+      }
+      Path writing = data.folder().resolve("backup-done.part");
+      Files.writeString(writing, answer);
+      Files.move(writing, data.folder().resolve("backup-done"));
     } catch (IOException e) {
-      answer = "failed\n" + e.getMessage();
+      LOG.error("the asked backup could not be answered: {}", e.getMessage());
     }
-    Path done = data.folder().resolve("backup-done");
-    Path writing = data.folder().resolve("backup-done.part");
-    Files.writeString(writing, answer);
-    Files.move(writing, done);
   }
 }

@@ -20,9 +20,10 @@ import java.util.Optional;
 import org.h2.tools.ChangeFileEncryption;
 
 /// What `./ivesk` does with a practice's data without a page: backup, restore, verify, move,
-/// encrypt.
+/// encrypt, doctor.
 public final class Commands {
   private static final Duration PATIENCE = Duration.ofMinutes(30);
+  private static final long LITTLE_MB = 1024;
 
   private static final DateTimeFormatter STAMP =
       DateTimeFormatter.ofPattern("uuuuMMdd-HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
@@ -70,6 +71,7 @@ public final class Commands {
       case "verify" -> verify(file);
       case "move" -> move(file.orElseThrow(() -> missing("the file to write")));
       case "encrypt" -> encrypt();
+      case "doctor" -> doctor();
       default -> throw new StartRefused("There is no command " + command + ".", "");
     }
   }
@@ -225,6 +227,77 @@ public final class Commands {
       out.println("Start from now on with --key-file. Whoever loses the key loses the practice.");
       out.println(
           "Open to whoever reads it is still " + proven.file() + ", and every older backup.");
+    }
+  }
+
+  /// Looks at a whole installation: what is well, and what to do where something is not.
+  private void doctor() throws IOException, SQLException {
+    boolean well = true;
+    well &=
+        say(
+            data.kind() == DataFolder.Kind.PLAIN || data.kind() == DataFolder.Kind.CIPHER,
+            "There is a practice in " + data.folder(),
+            "there is none, or its file is damaged: start Ivesk, it says which backup fits");
+    well &=
+        say(
+            data.isOwn(data.folder()) && data.isOwn(data.database()) && data.isOwn(data.access()),
+            "Its files are this account's alone",
+            "close them: chmod -R go= " + data.folder());
+    long freeMb = Files.getFileStore(data.folder()).getUsableSpace() >> 20;
+    well &=
+        say(
+            freeMb > LITTLE_MB,
+            "The disk has " + freeMb + " MB left",
+            "make room before it is full");
+    Optional<Path> newest = Backups.newest(backups);
+    boolean fresh =
+        newest
+            .flatMap(Backups::madeAt)
+            .filter(made -> made.isAfter(clock.instant().minus(Duration.ofDays(3))))
+            .isPresent();
+    well &=
+        say(
+            fresh,
+            "The newest backup is of the last three days",
+            "./ivesk backup, and see that Ivesk runs at night");
+    if (newest.isPresent()) {
+      well &= reads("The newest backup reads through", () -> Backups.prove(data, newest.get()));
+    }
+    Optional<FileChannel> free = lock();
+    if (free.isEmpty()) {
+      out.println("well     Ivesk runs on these data now");
+    } else {
+      try (FileChannel held = free.get()) {
+        well &=
+            reads(
+                "The data read through, and the audit trail is whole",
+                () -> {
+                  DataFolder whole = opened();
+                  try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
+                    DatabaseFile.readThrough(database);
+                    ivesk.server.app.Audit.verify(database);
+                  }
+                });
+      }
+    }
+    out.println(well ? "All is well." : "See to what is marked.");
+  }
+
+  private boolean say(boolean well, String what, String otherwise) {
+    out.println((well ? "well     " : "see to   ") + what + (well ? "" : "? No: " + otherwise));
+    return well;
+  }
+
+  private interface Reading {
+    void read() throws IOException, SQLException;
+  }
+
+  private boolean reads(String what, Reading reading) {
+    try {
+      reading.read();
+      return say(true, what, "");
+    } catch (IOException | SQLException e) {
+      return say(false, what, e.getMessage());
     }
   }
 

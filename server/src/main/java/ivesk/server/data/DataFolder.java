@@ -116,6 +116,14 @@ public record DataFolder(Path folder, Optional<String> fileKey) {
     }
   }
 
+  /// Whether nobody else can read it; where the system has no such rights, yes.
+  boolean isOwn(Path file) throws IOException {
+    return !posix()
+        || Files.exists(file)
+            && PosixFilePermissions.toString(Files.getPosixFilePermissions(file))
+                .endsWith("------");
+  }
+
   private boolean posix() throws IOException {
     return Files.getFileStore(folder).supportsFileAttributeView("posix");
   }

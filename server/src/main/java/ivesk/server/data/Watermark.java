@@ -26,7 +26,7 @@ class Watermark {
   }
 
   @Scheduled(fixedDelay = 5_000, initialDelay = 5_000)
-  void write() throws IOException {
+  synchronized void write() throws IOException {
     String reached =
         jdbc.sql("SELECT no || ' ' || hash FROM audit_seal ORDER BY no DESC LIMIT 1")
             .query(String.class)

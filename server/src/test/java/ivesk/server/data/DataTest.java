@@ -279,6 +279,22 @@ class DataTest {
   }
 
   @Test
+  void theDoctorSaysWhatIsWellAndWhatToDo(@TempDir Path folder) throws Exception {
+    DataFolder data = copy(folder);
+    data.makeFolder();
+    data.closeToOthers(data.database());
+    data.closeToOthers(data.access());
+    assertThat(run(data, "doctor")).endsWith("All is well.\n").doesNotContain("see to");
+    Files.setPosixFilePermissions(data.access(), PosixFilePermissions.fromString("rw-r--r--"));
+    Path backup = Backups.newest(data.backups()).orElseThrow();
+    Files.write(backup, new byte[100]);
+    assertThat(run(data, "doctor"))
+        .contains("see to   Its files are this account's alone? No: close them: chmod -R go= ")
+        .contains("see to   The newest backup reads through? No:")
+        .endsWith("See to what is marked.\n");
+  }
+
+  @Test
   void rotationKeepsDaysWeeksAndMonths(@TempDir Path folder) throws IOException {
     for (int day = 0; day < 500; day++) {
       LocalDate on = LocalDate.of(2026, 11, 26).minusDays(day);
