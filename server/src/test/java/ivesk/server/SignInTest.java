@@ -78,6 +78,17 @@ class SignInTest {
     assertThat(browser.get("/api/today").status()).isEqualTo(401);
   }
 
+  /// Else a write beside a read would be refused now and then.
+  @Test
+  void readingLeavesTheTokenOfWritesAsItIs() {
+    Practice browser = practice.another().signIn("ines", "harbour");
+    String token = browser.cookie("XSRF-TOKEN");
+    for (String path : new String[] {"/api/session", "/api/today", "/api/clients", "/api/self"}) {
+      assertThat(browser.get(path).status()).isEqualTo(200);
+      assertThat(browser.cookie("XSRF-TOKEN")).as(path).isEqualTo(token);
+    }
+  }
+
   @Test
   void aNewPasswordEndsEveryOtherSignIn() {
     Practice one = somebody("tove", "Tove Amund", "THERAPIST");

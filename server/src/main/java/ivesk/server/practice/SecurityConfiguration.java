@@ -14,7 +14,6 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
@@ -52,8 +51,11 @@ class SecurityConfiguration {
                 // The page itself holds no client's data; all of that comes from /api.
                 .anyRequest()
                 .permitAll())
-        .sessionManagement(
-            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        // No session: who asks is known anew each time. Told as a policy, it would make a new token
+        // at every request, and a write beside a read would come with the old one.
+        .sessionManagement(AbstractHttpConfigurer::disable)
+        .securityContext(context ->
+            context.securityContextRepository(new RequestAttributeSecurityContextRepository()))
         .csrf(csrf -> csrf.spa())
         .formLogin(AbstractHttpConfigurer::disable)
         .logout(AbstractHttpConfigurer::disable)
