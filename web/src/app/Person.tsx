@@ -22,6 +22,7 @@ export function Person() {
   const account = session?.account;
   if (!account) return null;
   const others = session.byPin.filter(({ username }) => username !== account.username);
+  const short = /^(?:Dr\.? )?\S+/.exec(account.name)?.[0] ?? account.name;
   const close = () => setOpen(false);
   return (
     <>
@@ -32,7 +33,8 @@ export function Person() {
         data-person={account.username}
         onClick={() => setOpen(true)}
       >
-        {account.name}
+        {short}
+        <span className={cx("rest")}>{account.name.slice(short.length)}</span>
       </button>
       {open && (
         <Dialog open onClose={close} maxWidth="xs" fullWidth aria-labelledby="person">
