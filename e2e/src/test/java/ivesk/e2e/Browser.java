@@ -12,8 +12,8 @@ import java.util.function.Function;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
-import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -113,7 +113,7 @@ final class Browser implements AutoCloseable {
     see("visits");
   }
 
-  /// Looks again twenty times a second.
+  /// Looks again twenty times a second; what a page that is just replaced answers does not count.
   private WebDriverWait patiently() {
     return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50));
   }
@@ -121,9 +121,7 @@ final class Browser implements AutoCloseable {
   /// Waits for an element and gives it to the work, again when the page replaced it meanwhile.
   <T> T with(By by, Function<WebElement, T> work) {
     return patiently()
-        .ignoring(StaleElementReferenceException.class)
-        .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
-        .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
+        .ignoring(WebDriverException.class)
         .withMessage(
             () -> "for " + by + " on " + driver.getCurrentUrl() + "; the page says: " + text())
         .until((WebDriver d) -> {
@@ -342,7 +340,7 @@ final class Browser implements AutoCloseable {
 
   void see(String words) {
     patiently()
-        .ignoring(StaleElementReferenceException.class)
+        .ignoring(WebDriverException.class)
         .withMessage(
             () -> "to see '" + words + "' on " + driver.getCurrentUrl() + "; it says: " + text())
         .until(d -> text().contains(words));
