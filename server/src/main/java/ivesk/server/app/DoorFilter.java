@@ -15,8 +15,6 @@ import java.util.HashSet;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.web.server.context.WebServerInitializedEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -46,11 +44,6 @@ class DoorFilter extends OncePerRequestFilter {
         names.add(name.contains(":") ? "[" + name + "]" : name);
       }
     }
-  }
-
-  @EventListener
-  void listening(WebServerInitializedEvent event) {
-    logger.debug("called by " + names);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package ivesk.server.data;
 
+import ivesk.server.app.Sha256;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
@@ -9,10 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
@@ -176,16 +175,14 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
   }
 
   private static String sum(Path file) throws IOException {
+    MessageDigest digest = Sha256.digest();
     try (var in = Files.newInputStream(file)) {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
       byte[] buffer = new byte[1 << 16];
       for (int read = in.read(buffer); read > 0; read = in.read(buffer)) {
         digest.update(buffer, 0, read);
       }
-      return Files.size(file) + " " + HexFormat.of().formatHex(digest.digest());
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
     }
+    return Files.size(file) + " " + Sha256.hex(digest);
   }
 
   /// After the database was closed: what it is now is what the next start must find.

@@ -1,8 +1,8 @@
 package ivesk.server.practice;
 
+import ivesk.server.app.Sha256;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.HexFormat;
 
@@ -43,13 +43,7 @@ final class Tokens {
 
   /// SHA-256, for what is long and random; passwords go through the password encoder.
   static String hash(String token) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Sha256.of(token);
   }
 
   /// Compares in a time that tells nothing.
