@@ -4273,6 +4273,7 @@ export interface operations {
             query?: {
                 find?: string;
                 archived?: boolean;
+                after?: string;
             };
             header?: never;
             path?: never;

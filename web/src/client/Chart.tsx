@@ -17,7 +17,8 @@ import { day, hour, plural, second } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "./ClientForm";
-import { auditQuery, clientQuery, clientVisitsQuery } from "./queries";
+import { AuditTrail } from "./AuditTrail";
+import { clientQuery, clientVisitsQuery } from "./queries";
 import whoStripStyles from "../parts/WhoStrip.module.css";
 import styles from "./Chart.module.css";
 
@@ -42,7 +43,11 @@ export default function Chart() {
       ),
     onSuccess: async (changed) => {
       queries.setQueryData(clientQuery(clientId).queryKey, changed);
-      await queries.invalidateQueries({ queryKey: ["clients", "found"] });
+      await Promise.all(
+        ["found", "listed"].map((which) =>
+          queries.invalidateQueries({ queryKey: ["clients", which] }),
+        ),
+      );
     },
   });
   const newest = (visits.data ?? []).toReversed();
@@ -100,6 +105,7 @@ export default function Chart() {
           {visits.data && newest.length === 0 && (
             <p className="pad soft">No visit yet. The first is added on Today.</p>
           )}
+          {reads && <AuditTrail title="Who looked at this chart" about={clientId} />}
         </section>
         <section className="side" aria-label="Record">
           {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}
@@ -145,7 +151,7 @@ function Record({ visit }: { visit: Visit }) {
         <p>
           <Link to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>Open the visit</Link>
         </p>
-        <AuditTrail visitId={visit.id} />
+        <AuditTrail title="Who looked at this visit, and who changed it" about={visit.id} />
       </div>
     );
   }
@@ -181,34 +187,8 @@ function Record({ visit }: { visit: Visit }) {
       </div>
       {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(visit.startsAt)}`} />}
       <Log treatment={data} />
-      <AuditTrail visitId={visit.id} />
+      <AuditTrail title="Who looked at this visit, and who changed it" about={visit.id} />
     </>
-  );
-}
-
-/** Who did what with a visit. */
-function AuditTrail({ visitId }: { visitId: string }) {
-  const [open, setOpen] = useState(false);
-  const audit = useQuery({ ...auditQuery(visitId), enabled: open });
-  return (
-    <details className={cx("log")} onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>Audit trail</summary>
-      <ol>
-        {audit.data?.map((entry, i) => (
-          <li key={i}>
-            <span className="mono">{`${day(entry.at)} ${hour(entry.at)}`}</span>
-            <span>
-              {entry.what}
-              {entry.details && <small className="under">{entry.details}</small>}
-            </span>
-            <span className="soft">
-              {entry.who}
-              {entry.address && <small className="under mono">{entry.address}</small>}
-            </span>
-          </li>
-        ))}
-      </ol>
-    </details>
   );
 }
 

@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { useQuery } from "@tanstack/react-query";
+import { useInfiniteQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -9,7 +9,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { plural } from "../parts/words";
 import { ClientForm } from "./ClientForm";
-import { findClientsQuery } from "./queries";
+import { listedClientsQuery } from "./queries";
 import styles from "./Clients.module.css";
 
 const cx = classNames.bind(styles);
@@ -19,14 +19,16 @@ export default function Clients() {
   const [wanted, setWanted] = useState("");
   const [archived, setArchived] = useState(false);
   const [adding, setAdding] = useState(false);
-  const found = useQuery(findClientsQuery(wanted, archived));
-  const clients = found.data?.clients ?? [];
+  const found = useInfiniteQuery(listedClientsQuery(wanted, archived));
+  const pages = found.data?.pages ?? [];
+  const clients = pages.flatMap((page) => page.clients);
+  const total = pages.at(-1)?.total;
   return (
     <>
       <main className={cx("pad", "clients")}>
         <div className="row wrap">
           <h1 className="grow">
-            Clients <small className={cx("soft", "mono", "count")}>{found.data?.total}</small>
+            Clients <small className={cx("soft", "mono", "count")}>{total}</small>
           </h1>
           <TextField
             label="Find by any part of the name"
@@ -71,10 +73,13 @@ export default function Clients() {
                 : "Clients stand here with what they told. Add the first one."}
           </p>
         )}
-        {found.data && !wanted.trim() && found.data.total > clients.length && (
-          <p className="soft">
-            The first {clients.length} of {plural(found.data.total, "client")}. Type a part of a
-            name to find the others.
+        {found.hasNextPage && total !== undefined && (
+          <p className="row soft">
+            The first {clients.length} of {plural(total, "client")}. Type a part of a name to find
+            the others, or
+            <Button onClick={() => void found.fetchNextPage()} disabled={found.isFetchingNextPage}>
+              Show more
+            </Button>
           </p>
         )}
       </main>

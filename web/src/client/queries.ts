@@ -1,5 +1,8 @@
-import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+
+/** So many entries the server says at a time. */
+const AUDIT_PAGE = 200;
 
 /** Clients by any part of the name; the answer before stays in sight until the next is there. */
 export function findClientsQuery(find: string, archived = false) {
@@ -7,6 +10,25 @@ export function findClientsQuery(find: string, archived = false) {
     queryKey: ["clients", "found", find.trim(), archived],
     queryFn: async () =>
       body(await api.GET("/api/clients", { params: { query: { find: find.trim(), archived } } })),
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** The same as the list of Clients shows it: all of them by pages, or the ones found. */
+export function listedClientsQuery(find: string, archived: boolean) {
+  return infiniteQueryOptions({
+    queryKey: ["clients", "listed", find.trim(), archived],
+    queryFn: async ({ pageParam }) =>
+      body(
+        await api.GET("/api/clients", {
+          params: { query: { find: find.trim(), archived, after: pageParam } },
+        }),
+      ),
+    initialPageParam: undefined as string | undefined,
+    getNextPageParam: (last, pages) =>
+      !find.trim() && pages.flatMap((page) => page.clients).length < last.total
+        ? last.clients.at(-1)?.id
+        : undefined,
     placeholderData: keepPreviousData,
   });
 }
@@ -30,10 +52,18 @@ export function clientVisitsQuery(clientId: string) {
   });
 }
 
+/** Who looked at something and who changed it, the newest first. */
 export function auditQuery(id: string) {
-  return queryOptions({
+  return infiniteQueryOptions({
     queryKey: ["audit", id],
-    queryFn: async () => body(await api.GET("/api/audit/{id}", { params: { path: { id } } })),
+    queryFn: async ({ pageParam }) =>
+      body(
+        await api.GET("/api/audit/{id}", {
+          params: { path: { id }, query: { before: pageParam } },
+        }),
+      ),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (last) => (last.length === AUDIT_PAGE ? last.at(-1)?.id : undefined),
     staleTime: 0,
   });
 }

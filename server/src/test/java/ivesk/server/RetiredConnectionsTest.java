@@ -36,6 +36,9 @@ class RetiredConnectionsTest {
               "INSERT INTO plan_zone (visit_id, position, zone)"
                   + " SELECT visit_id, 0, 'CHIN' FROM visit_plan LIMIT 1"),
           Map.entry(
+              "CLIENT_NAME_PART",
+              "INSERT INTO client_name_part SELECT FALSE, 2, 'part', id FROM client LIMIT 1"),
+          Map.entry(
               "OUTSIDE_PEEL",
               "INSERT INTO outside_peel"
                   + " (id, client_id, formula, region, done_on, outcome, seen, entered_at, entered_by)"

@@ -40,13 +40,7 @@ public class Audit {
   private final JdbcClient jdbc;
   private final ObjectProvider<Owners> owners;
   private final Clock clock;
-  private final Map<String, Instant> noted =
-      new LinkedHashMap<>() {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Instant> eldest) {
-          return size() > REMEMBERED;
-        }
-      };
+  private final Map<String, Instant> noted = new AtHand<>(REMEMBERED);
 
   Audit(JdbcClient jdbc, ObjectProvider<Owners> owners, Clock clock) {
     this.jdbc = jdbc;

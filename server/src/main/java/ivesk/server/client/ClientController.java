@@ -76,11 +76,18 @@ class ClientController {
   record FoundClients(List<Client> clients, int total) {}
 
   /// Clients by any part of the name, whatever its case and accents.
+  ///
+  /// @param after of all clients, those that follow one by name
   @GetMapping
   FoundClients clients(
       @RequestParam(defaultValue = "") String find,
-      @RequestParam(defaultValue = "false") boolean archived) {
-    return new FoundClients(clients.find(find, archived, MOST_FOUND), clients.count(archived));
+      @RequestParam(defaultValue = "false") boolean archived,
+      @RequestParam Optional<UUID> after) {
+    return new FoundClients(
+        after.isPresent()
+            ? clients.page(archived, after, MOST_FOUND)
+            : clients.find(find, archived, MOST_FOUND),
+        clients.count(archived));
   }
 
   @GetMapping("/{id}")

@@ -6,14 +6,23 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 @Component
 public class ClientStore {
+  /// A name's beginning, the beginning of a later word of it, inside a word.
+  private static final int PLACES = 3;
+
+  private static final int PART = 60;
+
   private final JdbcClient jdbc;
 
   ClientStore(JdbcClient jdbc) {
@@ -29,6 +38,7 @@ public class ClientStore {
             """)
         .params(values(client))
         .update();
+    keepParts(client.id());
   }
 
   /// Saves over the version that was read.
@@ -48,12 +58,14 @@ public class ClientStore {
             .params(values)
             .update();
     if (changed == 0) throw new Stale("This client");
+    keepParts(client.id());
   }
 
   void archive(UUID id, Optional<LocalDate> on) {
     jdbc.sql("UPDATE client SET archived_on = ?, version = version + 1 WHERE id = ?")
         .params(on.orElse(null), id)
         .update();
+    keepParts(id);
   }
 
   public Client get(UUID id) {
@@ -64,34 +76,97 @@ public class ClientStore {
         .orElseThrow(() -> new NotFound("client", id));
   }
 
-  /// Clients whose name holds each of the words: those that begin with the first of them, then
-  /// those with a name that begins with it, then the others; by name.
+  /// Clients whose name holds each of the words: first those whose name begins with the longest of
+  /// them, then those with a later name that does, then the others; by name.
   List<Client> find(String words, boolean archived, int most) {
-    StringBuilder where =
-        new StringBuilder(archived ? "archived_on IS NOT NULL" : "archived_on IS NULL");
-    List<Object> values = new ArrayList<>();
-    for (String word : Client.searchable(words).split("\\s+")) {
-      if (word.isEmpty()) continue;
-      where.append(" AND search LIKE ? ESCAPE '!'");
+    List<String> all =
+        Stream.of(Client.searchable(words).split("\\s+"))
+            .filter(word -> !word.isEmpty())
+            .sorted(Comparator.comparing(String::length).reversed())
+            .toList();
+    if (all.isEmpty()) return page(archived, Optional.empty(), most);
+    Map<UUID, Client> found = new LinkedHashMap<>();
+    for (int place = 0; place < PLACES && found.size() < most; place++) {
+      for (Client one : found(all, archived, place, most)) found.putIfAbsent(one.id(), one);
+    }
+    return found.values().stream().limit(most).toList();
+  }
+
+  private List<Client> found(List<String> words, boolean archived, int place, int most) {
+    String longest = cut(words.getFirst());
+    List<Object> values = new ArrayList<>(List.of(archived, place, longest, longest + '\uffff'));
+    StringBuilder others = new StringBuilder();
+    for (String word : words.subList(1, words.size())) {
+      others.append(" AND search LIKE ? ESCAPE '!'");
       values.add("%" + word.replaceAll("[!%_]", "!$0") + "%");
     }
-    String first = Client.searchable(words).strip().split("\\s+")[0].replaceAll("[!%_]", "!$0");
-    values.addAll(List.of(first + "%", "% " + first + "%", most));
+    values.add(2 * most);
     return jdbc.sql(
-            "SELECT * FROM client WHERE "
-                + where
-                + " ORDER BY CASE WHEN search LIKE ? ESCAPE '!' THEN 0"
-                + " WHEN search LIKE ? ESCAPE '!' THEN 1 ELSE 2 END, search, id LIMIT ?")
+            """
+            SELECT client.* FROM client_name_part JOIN client ON client.id = client_id
+            WHERE archived = ? AND place = ? AND part >= ? AND part < ? %s
+            ORDER BY archived, place, part, client_id LIMIT ?\
+            """
+                .formatted(others))
         .params(values)
         .query(ClientStore::client)
         .list();
   }
 
-  int count(boolean archived) {
+  /// Clients by name, from the one after another on.
+  ///
+  /// @param after the last of the page before; empty for the first page
+  List<Client> page(boolean archived, Optional<UUID> after, int most) {
+    String name =
+        after
+            .flatMap(id ->
+                jdbc.sql("SELECT search FROM client WHERE id = ?")
+                    .param(id)
+                    .query(String.class)
+                    .optional())
+            .map(ClientStore::cut)
+            .orElse("");
     return jdbc.sql(
-            "SELECT COUNT(*) FROM client WHERE archived_on IS " + (archived ? "NOT NULL" : "NULL"))
-        .query(Integer.class)
-        .single();
+            """
+            SELECT client.* FROM client_name_part JOIN client ON client.id = client_id
+            WHERE archived = ? AND place = 0 AND part >= ? AND (part > ? OR client_id > ?)
+            ORDER BY archived, place, part, client_id LIMIT ?\
+            """)
+        .params(archived, name, name, after.orElse(new UUID(0, 0)), most)
+        .query(ClientStore::client)
+        .list();
+  }
+
+  int count(boolean archived) {
+    int away =
+        jdbc.sql("SELECT COUNT(*) FROM client WHERE archived_on >= DATE '1900-01-01'")
+            .query(Integer.class)
+            .single();
+    if (archived) return away;
+    return jdbc.sql("SELECT COUNT(*) FROM client").query(Integer.class).single() - away;
+  }
+
+  /// So much of a name is kept with its parts.
+  private static String cut(String part) {
+    return part.length() > PART ? part.substring(0, PART) : part;
+  }
+
+  /// Keeps the name from each of its letters on, as it is now.
+  private void keepParts(UUID id) {
+    jdbc.sql("DELETE FROM client_name_part WHERE client_id = ?").param(id).update();
+    jdbc.sql(
+            """
+            INSERT INTO client_name_part (archived, place, part, client_id)
+            SELECT DISTINCT archived_on IS NOT NULL,
+              CASE WHEN x = 1 THEN 0
+                WHEN SUBSTRING(search FROM x - 1 FOR 1) IN (' ', '-', '''') THEN 1 ELSE 2 END,
+              SUBSTRING(search FROM x FOR ?), id
+            FROM client, SYSTEM_RANGE(1, 160)
+            WHERE id = ? AND x <= CHAR_LENGTH(search)
+              AND SUBSTRING(search FROM x FOR 1) NOT IN (' ', '-', '''')\
+            """)
+        .params(PART, id)
+        .update();
   }
 
   private static List<Object> values(Client client) {

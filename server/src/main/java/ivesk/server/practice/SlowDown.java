@@ -1,8 +1,8 @@
 package ivesk.server.practice;
 
+import ivesk.server.app.AtHand;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
@@ -14,13 +14,7 @@ final class SlowDown {
   private static final int REMEMBERED = 10_000;
 
   private final int free;
-  private final Map<String, Tries> tries =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Tries> eldest) {
-          return size() > REMEMBERED;
-        }
-      };
+  private final Map<String, Tries> tries = new AtHand<>(REMEMBERED);
 
   private record Tries(int failed, Instant next) {}
 

@@ -4,6 +4,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
+import ivesk.server.app.AtHand;
 import ivesk.server.screening.PastPeels;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -15,7 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -23,12 +23,14 @@ import org.springframework.stereotype.Component;
 /// whatever its visit was booked for and whether or not its record was signed.
 @Component
 class RecordedPeels implements PastPeels {
+  private static final int MOST_AT_HAND = 20_000;
+
   private final VisitStore visits;
   private final Treatments treatments;
   private final Clock clock;
 
   /// A signed record changes no more, so that it is replayed only once.
-  private final Map<UUID, Done> signed = new ConcurrentHashMap<>();
+  private final Map<UUID, Done> signed = new AtHand<>(MOST_AT_HAND);
 
   private record Done(Instant firstTouch, PastPeel peel) {}
 

@@ -11,6 +11,7 @@ import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentState;
+import ivesk.server.app.AtHand;
 import ivesk.server.app.Audit;
 import ivesk.server.app.ClockWatch;
 import ivesk.server.app.Problems.NotFound;

@@ -1,4 +1,4 @@
-package ivesk.server.treatment;
+package ivesk.server.app;
 
 import java.util.AbstractMap;
 import java.util.LinkedHashMap;
@@ -6,11 +6,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 
-/// The so many that were asked for last.
-final class AtHand<K, V> extends AbstractMap<K, V> {
+/// The so many that were asked for last; those before them are forgotten, so that no memory fills.
+public final class AtHand<K, V> extends AbstractMap<K, V> {
   private final Map<K, V> kept;
 
-  AtHand(int most) {
+  public AtHand(int most) {
     kept =
         new LinkedHashMap<>(16, 0.75f, true) {
           @Override
@@ -28,6 +28,11 @@ final class AtHand<K, V> extends AbstractMap<K, V> {
   @Override
   public synchronized V put(K key, V value) {
     return kept.put(key, value);
+  }
+
+  @Override
+  public synchronized V remove(Object key) {
+    return kept.remove(key);
   }
 
   /// Works it out apart: others are not kept waiting.
