@@ -125,7 +125,7 @@ public class ScaleBench {
     Path data = folder.resolve("practice");
     DriverManagerDataSource database =
         new DriverManagerDataSource(
-            "jdbc:h2:file:%s;DB_CLOSE_DELAY=-1;RETENTION_TIME=0".formatted(data.resolve("ivesk")),
+            "jdbc:h2:file:%s;DB_CLOSE_DELAY=-1".formatted(data.resolve("ivesk")),
             "ivesk",
             Files.readString(data.resolve("access")).strip());
     jdbc = JdbcClient.create(database);

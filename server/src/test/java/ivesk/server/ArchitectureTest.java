@@ -173,7 +173,7 @@ class ArchitectureTest {
                     "clinician_opening",
                     "policy",
                     "practice_number")),
-            Map.entry("client", Set.of("client")),
+            Map.entry("client", Set.of("client", "client_name_part")),
             Map.entry("visit", Set.of("visit")),
             Map.entry("skin", Set.of("consult", "product_kind")),
             Map.entry("formula", Set.of("product", "lot")),

@@ -609,18 +609,20 @@ class PracticeTest {
     /// A fault of the server's own is no bad input: it is logged, and says so.
     @Test
     void butAFaultFromInsideIsTheServers() {
-      String screening = "/api/visits/" + visitId("Maren Holt") + "/screening";
+      String visit = visitId("Maren Holt");
+      String screening = "/api/visits/" + visit + "/screening";
       JdbcClient jdbc = practice.bean(JdbcClient.class);
       jdbc.sql(
-              "INSERT INTO policy (question, answer, set_by, set_at)"
-                  + " VALUES ('REST', 'never', 'ines', CURRENT_TIMESTAMP)")
+              "INSERT INTO screening_answer (visit_id, question, choice, answered_at, answered_by)"
+                  + " VALUES (?, 'NEVER_ASKED', 'YES', CURRENT_TIMESTAMP, 'ines')")
+          .param(visit)
           .update();
       try {
         Answer broken = practice.get(screening);
         assertThat(broken.status()).isEqualTo(500);
         assertThat(broken.detail()).doesNotContain("Nothing was saved").contains("Try again");
       } finally {
-        jdbc.sql("DELETE FROM policy WHERE question = 'REST'").update();
+        jdbc.sql("DELETE FROM screening_answer WHERE question = 'NEVER_ASKED'").update();
       }
     }
   }

@@ -6,12 +6,14 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -76,6 +78,17 @@ public class ClientStore {
         .orElseThrow(() -> new NotFound("client", id));
   }
 
+  /// Some clients, by id.
+  public Map<UUID, Client> all(Collection<UUID> ids) {
+    if (ids.isEmpty()) return Map.of();
+    return jdbc
+        .sql("SELECT * FROM client WHERE id IN (:ids)")
+        .param("ids", ids)
+        .query(ClientStore::client)
+        .stream()
+        .collect(Collectors.toMap(Client::id, client -> client));
+  }
+
   /// Clients whose name holds each of the words: first those whose name begins with the longest of
   /// them, then those with a later name that does, then the others; by name.
   List<Client> find(String words, boolean archived, int most) {
@@ -102,12 +115,10 @@ public class ClientStore {
     }
     values.add(2 * most);
     return jdbc.sql(
-            """
-            SELECT client.* FROM client_name_part JOIN client ON client.id = client_id
-            WHERE archived = ? AND place = ? AND part >= ? AND part < ? %s
-            ORDER BY archived, place, part, client_id LIMIT ?\
-            """
-                .formatted(others))
+            "SELECT client.* FROM client_name_part JOIN client ON client.id = client_id"
+                + " WHERE archived = ? AND place = ? AND part >= ? AND part < ?"
+                + others
+                + " ORDER BY archived, place, part, client_id LIMIT ?")
         .params(values)
         .query(ClientStore::client)
         .list();
@@ -159,11 +170,11 @@ public class ClientStore {
             INSERT INTO client_name_part (archived, place, part, client_id)
             SELECT DISTINCT archived_on IS NOT NULL,
               CASE WHEN x = 1 THEN 0
-                WHEN SUBSTRING(search FROM x - 1 FOR 1) IN (' ', '-', '''') THEN 1 ELSE 2 END,
-              SUBSTRING(search FROM x FOR ?), id
+                WHEN SUBSTRING(search, x - 1, 1) IN (' ', '-', '''') THEN 1 ELSE 2 END,
+              SUBSTRING(search, x, ?), id
             FROM client, SYSTEM_RANGE(1, 160)
             WHERE id = ? AND x <= CHAR_LENGTH(search)
-              AND SUBSTRING(search FROM x FOR 1) NOT IN (' ', '-', '''')\
+              AND SUBSTRING(search, x, 1) NOT IN (' ', '-', '''')\
             """)
         .params(PART, id)
         .update();

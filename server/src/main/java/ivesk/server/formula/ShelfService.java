@@ -7,6 +7,7 @@ import ivesk.core.quantity.Volume;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Stale;
+import ivesk.server.app.Remembered;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,8 +15,6 @@ import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /// The practice's shelf: shipped formulas, own products by version, bottles.
 @Service
@@ -24,20 +23,18 @@ public class ShelfService {
   private final Audit audit;
 
   /// Read by every screening and selection; read anew after a change.
-  private volatile Shelf shelf;
+  private final Remembered<Shelf> shelf;
 
   ShelfService(ShelfStore store, Audit audit) {
     this.store = store;
     this.audit = audit;
+    this.shelf =
+        new Remembered<>(
+            () -> Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
   }
 
   public Shelf shelf() {
-    Shelf known = shelf;
-    if (known == null) {
-      known = Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList());
-      shelf = known;
-    }
-    return known;
+    return shelf.get();
   }
 
   /// Keeps a label under the next version.
@@ -50,7 +47,7 @@ public class ShelfService {
     Formula formula = BadInput.in("label", () -> product.formula(next));
     store.add(formula, false, who);
     audit.note(who, "save product", formula.code() + " version " + formula.label().version());
-    changed();
+    shelf.changed();
     return formula;
   }
 
@@ -65,7 +62,7 @@ public class ShelfService {
     Product label = Product.of(formula);
     store.add(label.formula(store.version(code) + 1), true, who);
     audit.note(who, "retire product", code);
-    changed();
+    shelf.changed();
   }
 
   List<KeptLot> lots() {
@@ -85,7 +82,7 @@ public class ShelfService {
           "lot " + lot.number() + " of " + lot.formulaCode() + " is on the shelf already");
     }
     audit.note(who, "save lot", lot.formulaCode() + " " + lot.number() + " " + id);
-    changed();
+    shelf.changed();
   }
 
   /// Takes off what a peel used, and opens the bottle if it was sealed. A lot that is no longer
@@ -94,21 +91,6 @@ public class ShelfService {
   public void take(String code, String number, Volume poured, LocalDate day, String who) {
     store.take(code, number, poured, day);
     audit.note(who, "take from lot", code + " " + number);
-    changed();
-  }
-
-  /// Forgets what was read, once what was written is committed.
-  private void changed() {
-    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
-      shelf = null;
-      return;
-    }
-    TransactionSynchronizationManager.registerSynchronization(
-        new TransactionSynchronization() {
-          @Override
-          public void afterCompletion(int status) {
-            shelf = null;
-          }
-        });
+    shelf.changed();
   }
 }

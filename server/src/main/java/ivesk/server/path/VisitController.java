@@ -92,6 +92,7 @@ class VisitController {
   TodayView today(@RequestParam Optional<LocalDate> day, Principal who) {
     LocalDate today = LocalDate.now(clock);
     LocalDate shown = day.orElse(today);
+    boolean reads = reads(who);
     List<Visit> booked =
         visits.between(
             shown.atStartOfDay(clock.getZone()).toInstant(),
@@ -106,11 +107,10 @@ class VisitController {
         today,
         shown,
         clock.instant(),
-        Stream.concat(stillOpen, booked.stream())
-            .map(path::of)
-            .map(view -> shown(view, who))
+        path.ofDay(Stream.concat(stillOpen, booked.stream()).toList()).stream()
+            .map(view -> reads ? view : view.forTheDesk())
             .toList(),
-        !reads(who)
+        !reads
             ? List.of()
             : patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()),
         health.notices());

@@ -19,6 +19,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.PastPeels;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
@@ -29,14 +30,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.Period;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /// How far along its eight stations a visit is, each with its answer, and what a shut one misses.
@@ -47,6 +49,7 @@ class VisitPath {
   private final ScreeningService screening;
   private final PlanService plans;
   private final Treatments treatments;
+  private final PastPeels pastPeels;
   private final PracticeStore practice;
   private final AccountStore accounts;
   private final Clock clock;
@@ -57,6 +60,7 @@ class VisitPath {
       ScreeningService screening,
       PlanService plans,
       Treatments treatments,
+      PastPeels pastPeels,
       PracticeStore practice,
       AccountStore accounts,
       Clock clock) {
@@ -65,6 +69,7 @@ class VisitPath {
     this.screening = screening;
     this.plans = plans;
     this.treatments = treatments;
+    this.pastPeels = pastPeels;
     this.practice = practice;
     this.accounts = accounts;
     this.clock = clock;
@@ -181,11 +186,38 @@ class VisitPath {
   /// Where a record of this client cannot be read here, the visit says so instead of its answers,
   /// and the chart still opens.
   VisitView of(Visit visit) {
+    return of(visit, bookedOn(day(visit)));
+  }
+
+  private VisitView of(Visit visit, List<Visit> booked) {
     try {
-      return readable(visit);
+      return readable(visit, booked);
     } catch (StorageMapper.Unreadable e) {
       return unreadable(visit, e.getMessage());
     }
+  }
+
+  /// A day's visits as its list shows them: what is on the couch or signed is not worked out again.
+  List<VisitView> ofDay(List<Visit> shown) {
+    Map<LocalDate, List<Visit>> bookings = new HashMap<>();
+    List<UUID> ids = shown.stream().map(Visit::id).toList();
+    Map<UUID, SignedRecord> signed = treatments.signed(ids);
+    Map<UUID, Live> open = treatments.open(ids);
+    Map<UUID, Client> all = clients.all(shown.stream().map(Visit::clientId).toList());
+    List<VisitView> views = new ArrayList<>();
+    for (Visit visit : shown) {
+      SignedRecord record = signed.get(visit.id());
+      Live live = open.get(visit.id());
+      List<Visit> booked = bookings.computeIfAbsent(day(visit), this::bookedOn);
+      if (record != null) {
+        views.add(signed(visit, all.get(visit.clientId()), record, pastPeels.before(visit).size()));
+      } else if (live != null && live.state().phase() != Phase.READY) {
+        views.add(onTheCouch(visit, all.get(visit.clientId()), live, booked));
+      } else {
+        views.add(of(visit, booked));
+      }
+    }
+    return views;
   }
 
   /// A client's visits as the chart lists them: a signed one is not worked out again.
@@ -204,13 +236,132 @@ class VisitPath {
   }
 
   private VisitView signed(Visit visit, Client client, SignedRecord record, int peels) {
-    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
+    return view(
+        visit,
+        client,
+        new Found(
+            Optional.of(record.phototype()),
+            Verdict.PROCEED,
+            List.of(),
+            brief(station -> Progress.DONE, Optional.empty()),
+            Station.AFTER,
+            Optional.of(record.formula()),
+            peels,
+            Optional.empty(),
+            Optional.of(record.id()),
+            Optional.empty(),
+            Optional.of(record.signedAt()),
+            "signed",
+            List.of(),
+            Optional.empty()));
+  }
+
+  /// Screening is over where the treatment has begun.
+  private VisitView onTheCouch(Visit visit, Client client, Live live, List<Visit> booked) {
+    Station here = here(live.state().phase());
+    return view(
+        visit,
+        client,
+        new Found(
+            Optional.of(live.plan().phototype()),
+            Verdict.PROCEED,
+            List.of(),
+            brief(station -> progress(station, here), Optional.empty()),
+            here,
+            Optional.of(live.plan().formula().code()),
+            pastPeels.before(visit).size(),
+            Optional.empty(),
+            Optional.of(live.id()),
+            Optional.of(running(live)),
+            Optional.empty(),
+            visit.cancelled().map(reason -> "cancelled: " + reason).orElse(needs(here)),
+            warnings(visit, client, booked),
+            Optional.empty()));
+  }
+
+  private VisitView unreadable(Visit visit, String why) {
+    String missing = "a record cannot be read here";
+    return view(
+        visit,
+        clients.get(visit.clientId()),
+        new Found(
+            Optional.empty(),
+            Verdict.WAIT,
+            List.of(),
+            brief(station -> Progress.AHEAD, Optional.of(missing)),
+            Station.CONSULT,
+            Optional.empty(),
+            0,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            missing,
+            List.of(),
+            Optional.of(why)));
+  }
+
+  private VisitView readable(Visit visit, List<Visit> booked) {
+    Client client = clients.get(visit.clientId());
+    ScreeningFacts facts = screening.facts(visit.id());
+    Screening outcome = screening.screen(visit.id(), facts);
+    Optional<Live> live = treatments.ofVisit(visit.id());
+    Optional<PlanService.Progress> plan = plans.progress(visit.id());
+    Optional<String> formula =
+        live.map(l -> l.plan().formula().code()).or(() -> plan.map(PlanService.Progress::formula));
+    boolean kept = plan.filter(PlanService.Progress::kept).isPresent();
+    Optional<Phase> phase = live.map(l -> l.state().phase());
+    boolean signed = phase.filter(p -> p == Phase.SIGNED).isPresent();
+    Station here = phase.map(VisitPath::here).orElseGet(() -> here(facts, outcome, formula, kept));
+    return view(
+        visit,
+        client,
+        new Found(
+            facts.skin().phototype(),
+            outcome.verdict(),
+            outcome.limits().words(),
+            stations(facts, outcome, formula, kept, live, here, signed),
+            here,
+            formula,
+            facts.peelsHere().size(),
+            facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
+            live.map(Live::id),
+            live.filter(l -> !l.state().phase().closed()).map(this::running),
+            live.filter(l -> signed).map(l -> l.state().lastEventAt()),
+            visit
+                .cancelled()
+                .map(reason -> "cancelled: " + reason)
+                .orElseGet(() ->
+                    stopped(phase) ? "stopped before any acid" : needs(here, outcome, signed)),
+            signed || visit.cancelled().isPresent() ? List.of() : warnings(visit, client, booked),
+            Optional.empty()));
+  }
+
+  /// What a view says beside who comes when.
+  private record Found(
+      Optional<Phototype> phototype,
+      Verdict verdict,
+      List<String> limits,
+      List<StationView> stations,
+      Station here,
+      Optional<String> formula,
+      int pastPeels,
+      Optional<String> lastPeel,
+      Optional<UUID> treatmentId,
+      Optional<RunningView> running,
+      Optional<Instant> signedAt,
+      String needs,
+      List<String> warnings,
+      Optional<String> unreadable) {}
+
+  private VisitView view(Visit visit, Client client, Found found) {
+    LocalDate day = day(visit);
     return new VisitView(
         visit.id(),
         client.id(),
         client.name(),
         client.ageOn(day),
-        Optional.of(record.phototype()),
+        found.phototype(),
         client.occupation(),
         client.allergies(),
         client.comfort(),
@@ -218,129 +369,57 @@ class VisitPath {
         day,
         visit.minutes(),
         visit.room(),
-        name(visit.therapist()),
-        Verdict.PROCEED,
-        List.of(),
-        Arrays.stream(Station.values())
-            .map(station -> new StationView(station, Progress.DONE, "", Optional.empty()))
-            .toList(),
-        Station.AFTER,
-        Optional.of(record.formula()),
-        peels,
-        Optional.empty(),
-        Optional.of(record.id()),
-        Optional.empty(),
-        Optional.of(record.signedAt()),
-        "signed",
-        List.of(),
+        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        found.verdict(),
+        found.limits(),
+        found.stations(),
+        found.here(),
+        found.formula(),
+        found.pastPeels(),
+        found.lastPeel(),
+        found.treatmentId(),
+        found.running(),
+        found.signedAt(),
+        found.needs(),
+        found.warnings(),
         visit.cancelled(),
-        Optional.empty());
+        found.unreadable());
   }
 
-  private String name(String username) {
-    return accounts.account(username).map(AccountStore.Account::name).orElse("");
+  private LocalDate day(Visit visit) {
+    return LocalDate.ofInstant(visit.startsAt(), clock.getZone());
   }
 
-  private VisitView unreadable(Visit visit, String why) {
-    Client client = clients.get(visit.clientId());
-    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
-    Optional<String> missing = Optional.of("a record cannot be read here");
-    return new VisitView(
-        visit.id(),
-        client.id(),
-        client.name(),
-        Period.between(client.dateOfBirth(), day).getYears(),
-        Optional.empty(),
-        client.occupation(),
-        client.allergies(),
-        client.comfort(),
-        visit.startsAt(),
-        day,
-        visit.minutes(),
-        visit.room(),
-        name(visit.therapist()),
-        Verdict.WAIT,
-        List.of(),
-        Arrays.stream(Station.values())
-            .map(station -> new StationView(station, Progress.AHEAD, "", missing))
-            .toList(),
-        Station.CONSULT,
-        Optional.empty(),
-        0,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        "a record cannot be read here",
-        List.of(),
-        visit.cancelled(),
-        Optional.of(why));
-  }
-
-  private VisitView readable(Visit visit) {
-    Client client = clients.get(visit.clientId());
-    ScreeningFacts facts = screening.facts(visit.id());
-    Screening outcome = screening.screen(visit.id(), facts);
-    Optional<Live> live = treatments.ofVisit(visit.id());
-    Optional<String> formula =
-        live.map(l -> l.plan().formula().code()).or(() -> plans.formula(visit.id()));
-    boolean kept = plans.kept(visit.id());
-    Optional<Phase> phase = live.map(l -> l.state().phase());
-    boolean signed = phase.filter(p -> p == Phase.SIGNED).isPresent();
-    Station here = here(facts, outcome, formula, kept, phase);
-    return new VisitView(
-        visit.id(),
-        client.id(),
-        client.name(),
-        facts.age(),
-        facts.skin().phototype(),
-        client.occupation(),
-        client.allergies(),
-        client.comfort(),
-        visit.startsAt(),
-        facts.peelDate(),
-        visit.minutes(),
-        visit.room(),
-        name(visit.therapist()),
-        outcome.verdict(),
-        outcome.limits().words(),
-        stations(facts, outcome, formula, kept, live, here, signed),
-        here,
-        formula,
-        facts.peelsHere().size(),
-        facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
-        live.map(Live::id),
-        live.filter(l -> !l.state().phase().closed()).map(this::running),
-        live.filter(l -> signed).map(l -> l.state().lastEventAt()),
-        visit
-            .cancelled()
-            .map(reason -> "cancelled: " + reason)
-            .orElseGet(
-                () -> stopped(phase) ? "stopped before any acid" : needs(here, outcome, signed)),
-        signed || visit.cancelled().isPresent() ? List.of() : warnings(visit, client),
-        visit.cancelled(),
-        Optional.empty());
+  private List<Visit> bookedOn(LocalDate day) {
+    return visits.between(
+        day.atStartOfDay(clock.getZone()).toInstant(),
+        day.plusDays(1).atStartOfDay(clock.getZone()).toInstant());
   }
 
   /// What the book itself says against a visit: the client is booked twice that day, or somebody
   /// else has the room.
-  private List<String> warnings(Visit visit, Client client) {
-    LocalDate day = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
-    Instant from = day.atStartOfDay(clock.getZone()).toInstant();
-    Instant to = day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
-    List<String> warnings = new ArrayList<>(shutOn(day));
-    for (Visit other : visits.between(from, to)) {
+  private List<String> warnings(Visit visit, Client client, List<Visit> booked) {
+    List<String> warnings = new ArrayList<>(shutOn(day(visit)));
+    for (Visit other : booked) {
       if (other.id().equals(visit.id()) || other.cancelled().isPresent()) continue;
-      String at = Words.hour(other.startsAt().atZone(clock.getZone()).toLocalTime());
-      boolean open =
-          treatments.ofVisit(other.id()).filter(l -> l.state().phase().closed()).isEmpty();
-      if (other.clientId().equals(visit.clientId()) && open) {
-        warnings.add(client.name() + " is booked twice this day, at " + at + " too");
-      } else if (open && overlap(visit, other) && other.room().equalsIgnoreCase(visit.room())) {
-        warnings.add(visit.room() + " is taken from " + at + " for " + other.minutes() + " min");
+      if (other.clientId().equals(visit.clientId()) && open(other)) {
+        warnings.add(client.name() + " is booked twice this day, at " + at(other) + " too");
+      } else if (overlap(visit, other)
+          && other.room().equalsIgnoreCase(visit.room())
+          && open(other)) {
+        warnings.add(
+            visit.room() + " is taken from " + at(other) + " for " + other.minutes() + " min");
       }
     }
     return warnings;
+  }
+
+  private String at(Visit visit) {
+    return Words.hour(visit.startsAt().atZone(clock.getZone()).toLocalTime());
+  }
+
+  private boolean open(Visit visit) {
+    return treatments.ofVisit(visit.id()).filter(l -> l.state().phase().closed()).isEmpty();
   }
 
   /// Why the practice is shut on a day; none where it is open.
@@ -376,20 +455,18 @@ class VisitPath {
     return phase.filter(Phase.STOPPED::equals).isPresent();
   }
 
+  private static Station here(Phase phase) {
+    return switch (phase) {
+      case READY, STOPPED -> Station.READY;
+      case ARMED, ACID -> Station.TREAT;
+      case ENDING, SETTLING, AT_REST -> Station.SETTLE;
+      case CHECKED, SIGNED -> Station.AFTER;
+    };
+  }
+
+  /// Before a treatment.
   private static Station here(
-      ScreeningFacts facts,
-      Screening outcome,
-      Optional<String> formula,
-      boolean kept,
-      Optional<Phase> phase) {
-    if (phase.isPresent()) {
-      return switch (phase.get()) {
-        case READY, STOPPED -> Station.READY;
-        case ARMED, ACID -> Station.TREAT;
-        case ENDING, SETTLING, AT_REST -> Station.SETTLE;
-        case CHECKED, SIGNED -> Station.AFTER;
-      };
-    }
+      ScreeningFacts facts, Screening outcome, Optional<String> formula, boolean kept) {
     if (kept) return Station.READY;
     if (formula.isPresent()) return Station.PLAN;
     if (facts.skin().phototype().isEmpty() || facts.skin().sensitivity().isEmpty()) {
@@ -413,18 +490,27 @@ class VisitPath {
     Optional<TreatmentState> state = live.map(Live::state);
     List<StationView> stations = new ArrayList<>();
     for (Station station : Station.values()) {
-      Progress progress =
-          signed || station.ordinal() < here.ordinal()
-              ? Progress.DONE
-              : station == here ? Progress.HERE : Progress.AHEAD;
       stations.add(
           new StationView(
               station,
-              progress,
+              signed ? Progress.DONE : progress(station, here),
               answer(station, facts, outcome, formula, kept, state),
               missing(station, outcome, formula, kept, state)));
     }
     return stations;
+  }
+
+  private static Progress progress(Station station, Station here) {
+    int ahead = station.compareTo(here);
+    return ahead < 0 ? Progress.DONE : ahead == 0 ? Progress.HERE : Progress.AHEAD;
+  }
+
+  /// The stations without their answers, as a list shows them.
+  private static List<StationView> brief(
+      Function<Station, Progress> progress, Optional<String> missing) {
+    return Arrays.stream(Station.values())
+        .map(station -> new StationView(station, progress.apply(station), "", missing))
+        .toList();
   }
 
   private static String answer(
@@ -509,7 +595,6 @@ class VisitPath {
   private static String needs(Station here, Screening outcome, boolean signed) {
     if (signed) return "signed";
     return switch (here) {
-      case CONSULT -> "consult";
       case SCREEN ->
           outcome.unasked() > 0
               ? Words.count(outcome.unasked(), "answer") + " not asked yet"
@@ -519,6 +604,14 @@ class VisitPath {
                       + outcome.until().map(day -> " until " + Words.day(day)).orElse("")
                       + ": "
                       + decisive(outcome);
+      case CONSULT, CHOOSE, PLAN, READY, TREAT, SETTLE, AFTER -> needs(here);
+    };
+  }
+
+  private static String needs(Station here) {
+    return switch (here) {
+      case CONSULT -> "consult";
+      case SCREEN -> "screening";
       case CHOOSE -> "choose a formula";
       case PLAN -> "keep the plan";
       case READY -> "ready for the couch";

@@ -39,12 +39,15 @@ public class PlanService {
     this.audit = audit;
   }
 
-  public Optional<String> formula(UUID visitId) {
-    return store.of(visitId).map(Chosen::formulaCode);
-  }
+  /// How far a visit's plan has come.
+  ///
+  /// @param formula that was chosen
+  /// @param kept whether the plan is
+  public record Progress(String formula, boolean kept) {}
 
-  public boolean kept(UUID visitId) {
-    return store.of(visitId).map(Chosen::kept).orElse(false);
+  /// Empty before a choice.
+  public Optional<Progress> progress(UUID visitId) {
+    return store.progress(visitId);
   }
 
   /// What is planned for a visit, with the facts that made it.

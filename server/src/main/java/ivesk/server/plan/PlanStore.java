@@ -31,6 +31,14 @@ class PlanStore {
   /// @param zones empty takes all that are planned
   public record NextStage(String formula, List<Zone> zones) {}
 
+  Optional<PlanService.Progress> progress(UUID visitId) {
+    return jdbc.sql("SELECT formula_code, kept FROM visit_plan WHERE visit_id = ?")
+        .param(visitId)
+        .query((row, n) ->
+            new PlanService.Progress(row.getString("formula_code"), row.getBoolean("kept")))
+        .optional();
+  }
+
   Optional<Chosen> of(UUID visitId) {
     List<Zone> zones =
         jdbc.sql("SELECT zone FROM plan_zone WHERE visit_id = ? ORDER BY position")

@@ -1,6 +1,7 @@
 package ivesk.server.practice;
 
 import ivesk.core.practice.Policies.LicenceScope;
+import ivesk.server.app.Remembered;
 import ivesk.server.app.Right;
 import ivesk.server.app.Role;
 import java.sql.ResultSet;
@@ -17,12 +18,16 @@ import org.springframework.stereotype.Component;
 /// Who works here, and the hashes of what each knows.
 @Component
 public class AccountStore {
-  private static final String COLUMNS = "SELECT username, name, role, scope, locked FROM account";
-
   private final JdbcClient jdbc;
+  private final Remembered<List<Account>> accounts;
 
   AccountStore(JdbcClient jdbc) {
     this.jdbc = jdbc;
+    this.accounts =
+        new Remembered<>(() ->
+            jdbc.sql("SELECT username, name, role, scope, locked FROM account ORDER BY name")
+                .query(AccountStore::account)
+                .list());
   }
 
   /// @param scope what this person's licence covers, where it is less than the practice's
@@ -57,10 +62,7 @@ public class AccountStore {
   }
 
   public Optional<Account> account(String username) {
-    return jdbc.sql(COLUMNS + " WHERE username = ?")
-        .param(username)
-        .query(AccountStore::account)
-        .optional();
+    return accounts().stream().filter(one -> one.username().equals(username)).findFirst();
   }
 
   /// Whether somebody's role may do what belongs to a right.
@@ -70,7 +72,7 @@ public class AccountStore {
 
   /// By name, locked ones too.
   public List<Account> accounts() {
-    return jdbc.sql(COLUMNS + " ORDER BY name").query(AccountStore::account).list();
+    return accounts.get();
   }
 
   private static Account account(ResultSet row, int n) throws SQLException {
@@ -89,6 +91,7 @@ public class AccountStore {
         .params(
             account.username(), account.name(), passwordHash, account.role().name(), scope(account))
         .update();
+    accounts.changed();
   }
 
   void change(Account account) {
@@ -100,6 +103,7 @@ public class AccountStore {
             account.locked(),
             account.username())
         .update();
+    accounts.changed();
   }
 
   private static @Nullable String scope(Account account) {

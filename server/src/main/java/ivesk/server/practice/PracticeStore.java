@@ -3,6 +3,7 @@ package ivesk.server.practice;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
+import ivesk.server.app.Remembered;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -24,6 +25,9 @@ import org.springframework.stereotype.Component;
 public class PracticeStore {
   private final JdbcClient jdbc;
   private final AccountStore accounts;
+  private final Remembered<Optional<Details>> details = new Remembered<>(this::readDetails);
+  private final Remembered<List<ClosedDay>> closedDays = new Remembered<>(this::readClosedDays);
+  private final Remembered<Policies> policies = new Remembered<>(this::readPolicies);
 
   PracticeStore(JdbcClient jdbc, AccountStore accounts) {
     this.jdbc = jdbc;
@@ -44,6 +48,10 @@ public class PracticeStore {
 
   /// Empty until the first start.
   public Optional<Details> details() {
+    return details.get();
+  }
+
+  private Optional<Details> readDetails() {
     return jdbc.sql("SELECT name, town, zone, rooms, opening FROM practice")
         .query((row, n) ->
             new Details(
@@ -68,12 +76,17 @@ public class PracticeStore {
             String.join("\n", details.rooms()),
             details.opening().stream().map(DayOfWeek::name).collect(Collectors.joining(" ")))
         .update();
+    this.details.changed();
   }
 
   /// @param why "public holiday", "stocktaking"
   public record ClosedDay(LocalDate day, String why) {}
 
   public List<ClosedDay> closedDays() {
+    return closedDays.get();
+  }
+
+  private List<ClosedDay> readClosedDays() {
     return jdbc.sql("SELECT on_date, why FROM closed_day ORDER BY on_date")
         .query((row, n) ->
             new ClosedDay(row.getObject("on_date", LocalDate.class), row.getString("why")))
@@ -87,6 +100,7 @@ public class PracticeStore {
           .params(closed.day(), closed.why())
           .update();
     }
+    closedDays.changed();
   }
 
   /// Whom an alarm calls.
@@ -119,6 +133,10 @@ public class PracticeStore {
 
   /// The practice's policies, with what the supervising clinician has opened.
   public Policies policies() {
+    return policies.get();
+  }
+
+  private Policies readPolicies() {
     List<Restricted> opened =
         jdbc.sql("SELECT substance FROM clinician_opening")
             .query((row, n) -> Restricted.valueOf(row.getString("substance")))
@@ -154,6 +172,7 @@ public class PracticeStore {
             "MERGE INTO policy (question, answer, set_by, set_at) KEY (question) VALUES (?, ?, ?, ?)")
         .params(question.name(), answer, who, at.atOffset(ZoneOffset.UTC))
         .update();
+    policies.changed();
   }
 
   /// By whom and when the supervising clinician opened something.
@@ -175,11 +194,13 @@ public class PracticeStore {
 
   public void close(Restricted substance) {
     jdbc.sql("DELETE FROM clinician_opening WHERE substance = ?").param(substance.name()).update();
+    policies.changed();
   }
 
   public void open(Restricted substance, String clinician, Instant at) {
     jdbc.sql("INSERT INTO clinician_opening (substance, opened_by, opened_at) VALUES (?, ?, ?)")
         .params(substance.name(), clinician, at.atOffset(ZoneOffset.UTC))
         .update();
+    policies.changed();
   }
 }

@@ -7,8 +7,9 @@ import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,15 +41,20 @@ public class ConsultService {
     if (own.isPresent())
       return new Current(own.get().consult(), own.get().version(), Optional.empty());
     Visit visit = visits.get(visitId);
-    LocalDate day = day(visit);
-    return visits.ofClient(visit.clientId()).stream()
-        .filter(earlier -> earlier.startsAt().isBefore(visit.startsAt()))
-        .sorted(Comparator.comparing(Visit::startsAt).reversed())
-        .flatMap(earlier ->
-            store.find(earlier.id()).stream()
-                .map(saved ->
-                    new Current(saved.consult().carriedOver(day), 0, Optional.of(day(earlier)))))
+    List<Visit> earlier =
+        visits.ofClient(visit.clientId()).stream()
+            .filter(other -> other.startsAt().isBefore(visit.startsAt()))
+            .toList();
+    Set<UUID> kept = store.kept(earlier.stream().map(Visit::id).toList());
+    return earlier.reversed().stream()
+        .filter(other -> kept.contains(other.id()))
         .findFirst()
+        .flatMap(other ->
+            store
+                .find(other.id())
+                .map(saved ->
+                    new Current(
+                        saved.consult().carriedOver(day(visit)), 0, Optional.of(day(other)))))
         .orElse(new Current(Consult.EMPTY, 0, Optional.empty()));
   }
 

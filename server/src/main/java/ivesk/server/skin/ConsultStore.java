@@ -6,7 +6,9 @@ import ivesk.server.app.StorageMapper.Shape;
 import ivesk.server.app.StorageMapper.Upcaster;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -35,6 +37,16 @@ class ConsultStore {
         .query((row, n) ->
             new Saved(storage.read(row.getBytes("answers"), CONSULT), row.getInt("version")))
         .optional();
+  }
+
+  /// Those of some visits that have a consult of their own.
+  Set<UUID> kept(List<UUID> visits) {
+    if (visits.isEmpty()) return Set.of();
+    return Set.copyOf(
+        jdbc.sql("SELECT visit_id FROM consult WHERE visit_id IN (:visits)")
+            .param("visits", visits)
+            .query(UUID.class)
+            .list());
   }
 
   /// Saves over the version that was read.

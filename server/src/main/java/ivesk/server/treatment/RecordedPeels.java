@@ -12,6 +12,7 @@ import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,23 +43,29 @@ class RecordedPeels implements PastPeels {
 
   @Override
   public List<PastPeel> before(Visit visit) {
-    Optional<Instant> own = done(visit.id()).map(Done::firstTouch);
-    return visits.ofClient(visit.clientId()).stream()
-        .filter(other -> !other.id().equals(visit.id()))
-        .flatMap(other -> done(other.id()).stream())
+    List<UUID> booked = visits.ofClient(visit.clientId()).stream().map(Visit::id).toList();
+    List<TreatmentStore.Row> all = treatments.ofVisits(booked);
+    Optional<Instant> own =
+        all.stream()
+            .filter(row -> row.visitId().equals(visit.id()))
+            .flatMap(row -> done(row).stream())
+            .map(Done::firstTouch)
+            .findFirst();
+    return all.stream()
+        .filter(row -> !row.visitId().equals(visit.id()))
+        .flatMap(row -> done(row).stream())
         .filter(other -> own.isEmpty() || other.firstTouch().isBefore(own.get()))
+        .sorted(Comparator.comparing(Done::firstTouch))
         .map(Done::peel)
         .toList();
   }
 
-  private Optional<Done> done(UUID visitId) {
-    Done known = signed.get(visitId);
+  private Optional<Done> done(TreatmentStore.Row row) {
+    Done known = signed.get(row.id());
     if (known != null) return Optional.of(known);
-    Optional<Live> live = treatments.ofVisit(visitId);
-    Optional<Done> done = live.flatMap(this::done);
-    if (live.filter(l -> l.state().phase() == Phase.SIGNED).isPresent()) {
-      done.ifPresent(peel -> signed.put(visitId, peel));
-    }
+    Live live = treatments.live(row.id());
+    Optional<Done> done = done(live);
+    if (live.state().phase() == Phase.SIGNED) done.ifPresent(peel -> signed.put(row.id(), peel));
     return done;
   }
 

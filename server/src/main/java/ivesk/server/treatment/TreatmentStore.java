@@ -64,6 +64,15 @@ class TreatmentStore implements Audit.Owners {
         .optional();
   }
 
+  /// The treatments of some visits.
+  List<Row> ofVisits(List<UUID> visits) {
+    if (visits.isEmpty()) return List.of();
+    return jdbc.sql("SELECT * FROM treatment WHERE visit_id IN (:visits)")
+        .param("visits", visits)
+        .query(TreatmentStore::row)
+        .list();
+  }
+
   /// Visits whose treatment is neither signed nor stopped.
   List<UUID> openVisits() {
     return jdbc.sql("SELECT visit_id FROM treatment WHERE closed_at IS NULL ORDER BY opened_at")

@@ -145,6 +145,17 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     return store.ofVisit(visitId).map(row -> live(row.id()));
   }
 
+  /// Those of some visits that are neither signed nor stopped, by visit.
+  public Map<UUID, Live> open(List<UUID> visits) {
+    return ofVisits(visits).stream()
+        .filter(row -> row.closedAt().isEmpty())
+        .collect(Collectors.toMap(TreatmentStore.Row::visitId, row -> live(row.id())));
+  }
+
+  List<TreatmentStore.Row> ofVisits(List<UUID> visits) {
+    return store.ofVisits(visits);
+  }
+
   @Override
   public boolean by(String username) {
     return store.openVisits().stream()
