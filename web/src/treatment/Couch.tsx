@@ -78,7 +78,9 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
       )}
       {live.unsent.length > 0 && live.away && (
         <p className="warn">
-          Not saved yet: {live.unsent.length}. Kept on this screen, sent when the server is back.
+          {live.full
+            ? `The server's disk is full. Not saved yet: ${live.unsent.length}. Kept on this screen, sent when there is room.`
+            : `Not saved yet: ${live.unsent.length}. Kept on this screen, sent when the server is back.`}
         </p>
       )}
       {live.away && live.unsent.length === 0 && (

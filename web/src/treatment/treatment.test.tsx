@@ -563,7 +563,7 @@ describe("the sensation keys", () => {
 });
 
 describe("a treatment without the server", () => {
-  let answering: "yes" | "no" | "refuse" | "signed out" | "broken by answers";
+  let answering: "yes" | "no" | "refuse" | "signed out" | "full" | "broken by answers";
   let posted: NewEvent[];
 
   beforeEach(() => {
@@ -581,6 +581,9 @@ describe("a treatment without the server", () => {
       if (request.method === "GET") return Response.json(treatment());
       if (answering === "signed out") {
         return Response.json({ detail: "Please sign in." }, { status: 403 });
+      }
+      if (answering === "full") {
+        return Response.json({ detail: "The disk is full." }, { status: 507 });
       }
       if (answering === "refuse") {
         return Response.json({ detail: "No layer now." }, { status: 422 });
@@ -636,6 +639,18 @@ describe("a treatment without the server", () => {
     act(() => result.current.say({ type: "LayerStarted", zones: ["NOSE"], nextRung: false }));
     await waitFor(() => expect(result.current.refused).toBe("No layer now."));
     expect(result.current.unsent).toHaveLength(0);
+  });
+
+  it("keeps what a full disk does not take, says so and goes on by itself", async () => {
+    const { result } = live();
+    await waitFor(() => expect(result.current.treatment).toBeDefined());
+    answering = "full";
+    act(() => result.current.say({ type: "SensationAnswered", value: 4 }));
+    await waitFor(() => expect(result.current.full).toBe(true));
+    expect(result.current.unsent).toHaveLength(1);
+    answering = "yes";
+    await waitFor(() => expect(result.current.unsent).toHaveLength(0), { timeout: 4000 });
+    expect(result.current.full).toBe(false);
   });
 
   it("drops nothing over a session that has ended", async () => {

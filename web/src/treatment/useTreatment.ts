@@ -27,6 +27,9 @@ function aged(treatment: Treatment, keptAt: string | null): Treatment {
 /** Answers that judge an event; any other leaves it to be sent again. */
 const DECIDED = [400, 404, 409, 422];
 
+/** The answer of a server whose disk is full. */
+const FULL = 507;
+
 export interface LiveTreatment {
   treatment: Treatment | undefined;
   /** Events that the server has not taken yet. */
@@ -36,6 +39,8 @@ export interface LiveTreatment {
   /** This device has no room: what waits is lost with the page. */
   unkept: boolean;
   away: boolean;
+  /** The server's disk takes nothing more: what is said waits here until there is room. */
+  full: boolean;
   refused: string | null;
   say: (...facts: Fact[]) => void;
   error: unknown;
@@ -51,6 +56,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   const queue = useMemo(() => new Queue(id), [id]);
   const [unsent, setUnsent] = useState<NewEvent[]>(() => queue.all());
   const [away, setAway] = useState(false);
+  const [full, setFull] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const offset = useOffset(query.data, query.dataUpdatedAt);
   const serverOffset = useRef(offset);
@@ -105,7 +111,9 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         queries.setQueryData(treatmentQuery(id).queryKey, whole(before, fresh));
         moved ||= before?.phase !== fresh.phase || before.alarms.length !== fresh.alarms.length;
         setAway(false);
+        setFull(false);
       } catch (problem) {
+        setFull(problem instanceof Problem && problem.status === FULL);
         if (problem instanceof Problem && DECIDED.includes(problem.status)) {
           queue.remove(next.id);
           setRefused(problem.message);
@@ -196,6 +204,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     offset,
     unkept: unsent.length > 0 && queue.unkept,
     away,
+    full,
     refused,
     say,
     error: query.error,

@@ -233,6 +233,7 @@ public class ScaleBench {
     run();
     jdbc.sql("DROP ALIAS made").update();
     jdbc.sql("DROP ALIAS called").update();
+    jdbc.sql("SET DB_CLOSE_DELAY 0").update();
     jdbc.sql("SHUTDOWN COMPACT").update();
     Files.delete(data.resolve("seal"));
   }

@@ -35,6 +35,11 @@ public final class AtHand<K, V> extends AbstractMap<K, V> {
     return kept.remove(key);
   }
 
+  @Override
+  public synchronized void clear() {
+    kept.clear();
+  }
+
   /// Works it out apart: others are not kept waiting.
   @Override
   public V computeIfAbsent(K key, Function<? super K, ? extends V> work) {

@@ -58,6 +58,22 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
   }
 
+  /// The disk takes nothing more.
+  public static class NoRoom extends RuntimeException {}
+
+  @ExceptionHandler
+  ProblemDetail noRoom(NoRoom e) {
+    return noRoom();
+  }
+
+  private static ProblemDetail noRoom() {
+    return problem(
+        HttpStatus.INSUFFICIENT_STORAGE,
+        "The disk is full",
+        "The disk of the server is full: this was not saved there. Everything before it is. Make"
+            + " room; it goes on by itself.");
+  }
+
   @ExceptionHandler
   ProblemDetail notFound(NotFound e) {
     return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
@@ -119,6 +135,10 @@ public class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail unexpected(Exception e) {
+    if (ClosedDatabase.isBehind(e)) {
+      LOG.error("the database takes nothing: {}", e.getMessage());
+      return noRoom();
+    }
     LOG.error("unexpected", e);
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,

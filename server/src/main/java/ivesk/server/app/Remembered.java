@@ -46,7 +46,8 @@ public final class Remembered<T> {
             .anyMatch(one -> one instanceof Remembered<?>.Forget forget && forget.of() == this);
   }
 
-  private synchronized void forget() {
+  /// Reads it again at the next turn.
+  public synchronized void forget() {
     changes++;
     known = null;
   }

@@ -21,7 +21,7 @@ final class DatabaseFile {
 
   static Connection open(DataFolder data, Path file, String more) throws SQLException, IOException {
     return DriverManager.getConnection(
-        data.url(file) + ";IFEXISTS=TRUE" + more, USER, data.password());
+        data.url(file) + ";IFEXISTS=TRUE;DB_CLOSE_DELAY=0" + more, USER, data.password());
   }
 
   /// Reads every row of every table.

@@ -26,8 +26,9 @@ import org.springframework.core.env.MapPropertySource;
 /// Before the database is opened: the folder is this account's alone, nobody else runs on it, and
 /// its file is whole. A file that is not is left as it is, and the backup that fits is named.
 public class StartGuard implements ApplicationListener<ApplicationEvent> {
-  /// Up to this size a file is copied and read through where nobody knows that it is whole.
-  private static final long READ_THROUGH_BYTES = 256L << 20;
+  /// Up to this size a file is copied and read through where nobody knows that it is whole, and
+  /// sealed when it is closed.
+  private long readThroughBytes;
 
   private DataFolder data;
   private FileChannel channel;
@@ -56,6 +57,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
 
   private void guard(ConfigurableEnvironment environment) throws IOException {
     if (data != null) return;
+    readThroughBytes = environment.getProperty("ivesk.read-through-mb", Long.class, 256L) << 20;
     Path folder = Path.of(environment.getProperty("ivesk.data", "./data/practice"));
     Optional<String> key = FileKey.given(environment.getProperty("ivesk.key-file"));
     DataFolder given = new DataFolder(folder.toAbsolutePath().normalize(), key);
@@ -96,7 +98,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     }
   }
 
-  private static DataFolder check(DataFolder given) throws IOException {
+  private DataFolder check(DataFolder given) throws IOException {
     DataFolder whole = given;
     switch (given.kind()) {
       case NONE -> {
@@ -133,8 +135,8 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     return e.getMessage().lines().findFirst().orElse("").replaceFirst(" \\[[0-9-]+]$", "");
   }
 
-  private static void readCopy(DataFolder data) throws IOException, SQLException {
-    if (Files.size(data.database()) > READ_THROUGH_BYTES) {
+  private void readCopy(DataFolder data) throws IOException, SQLException {
+    if (Files.size(data.database()) > readThroughBytes) {
       try (Connection database = DatabaseFile.open(data, data.database(), ";ACCESS_MODE_DATA=r")) {
         DatabaseFile.look(database);
         Watermark.requireReached(database, data);
@@ -190,7 +192,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     DataFolder closed = data;
     if (Files.exists(closed.database())) {
       closed.closeToOthers(closed.database());
-      if (Files.size(closed.database()) <= READ_THROUGH_BYTES) {
+      if (Files.size(closed.database()) <= readThroughBytes) {
         closed.writeOwn(closed.seal(), sum(closed.database()));
       }
     }

@@ -6,12 +6,14 @@ import ivesk.core.formula.Shelf;
 import ivesk.core.quantity.Volume;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.app.Remembered;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +33,11 @@ public class ShelfService {
     this.shelf =
         new Remembered<>(
             () -> Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
+  }
+
+  @EventListener
+  void forget(DatabaseReopened reopened) {
+    shelf.forget();
   }
 
   public Shelf shelf() {

@@ -5,11 +5,11 @@ import ivesk.server.app.ClockWatch;
 import ivesk.server.data.BackupService;
 import ivesk.server.data.Backups;
 import ivesk.server.data.DataFolder;
+import ivesk.server.data.DiskRoom;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.practice.PracticeStore.NumberKind;
 import ivesk.server.treatment.Treatments;
 import java.io.IOException;
-import java.nio.file.FileStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -24,10 +24,8 @@ import org.springframework.stereotype.Component;
 /// How the installation is: what it holds, when it was backed up, what somebody should see to.
 @Component
 class Health {
-  /// With less free, MB, it is said: days before nothing more can be kept.
-  private static final long LITTLE_MB = 1024;
-
   private final DataFolder data;
+  private final DiskRoom room;
   private final BackupService backups;
   private final ClockWatch watch;
   private final Treatments treatments;
@@ -37,12 +35,14 @@ class Health {
 
   Health(
       DataFolder data,
+      DiskRoom room,
       BackupService backups,
       ClockWatch watch,
       Treatments treatments,
       PracticeStore practice,
       Clock clock) {
     this.data = data;
+    this.room = room;
     this.backups = backups;
     this.watch = watch;
     this.treatments = treatments;
@@ -92,7 +92,7 @@ class Health {
         data.folder().toString(),
         data.fileKey().isPresent(),
         mb(Files.size(file)),
-        freeMb().orElse(-1L),
+        room.freeMb().orElse(-1L),
         backups.folder().toString(),
         made,
         treatments.openVisits().size(),
@@ -103,21 +103,7 @@ class Health {
     return Math.round(bytes / 104_857.6) / 10.0;
   }
 
-  private Optional<Long> freeMb() {
-    try {
-      FileStore disk = Files.getFileStore(data.folder());
-      return Optional.of(disk.getUsableSpace() >> 20);
-    } catch (IOException unknown) {
-      return Optional.empty();
-    }
-  }
-
   List<String> notices() {
-    Optional<String> disk =
-        freeMb()
-            .filter(free -> free < LITTLE_MB)
-            .map(free ->
-                "The disk is nearly full: " + free + " MB are left. Make room before it is.");
     Optional<String> jump =
         watch
             .standing()
@@ -130,7 +116,9 @@ class Health {
         practice.hasNumber(NumberKind.EMERGENCY)
             ? Optional.empty()
             : Optional.of("An alarm has no number to call: set it under Practice.");
-    return Stream.of(jump, disk, backups.notice(), numbers).flatMap(Optional::stream).toList();
+    return Stream.of(jump, room.notice(), backups.notice(), numbers)
+        .flatMap(Optional::stream)
+        .toList();
   }
 
   private static String far(Duration ahead) {

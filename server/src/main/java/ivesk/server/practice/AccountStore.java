@@ -1,6 +1,7 @@
 package ivesk.server.practice;
 
 import ivesk.core.practice.Policies.LicenceScope;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Remembered;
 import ivesk.server.app.Right;
 import ivesk.server.app.Role;
@@ -12,6 +13,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -28,6 +30,11 @@ public class AccountStore {
             jdbc.sql("SELECT username, name, role, scope, locked FROM account ORDER BY name")
                 .query(AccountStore::account)
                 .list());
+  }
+
+  @EventListener
+  void forget(DatabaseReopened reopened) {
+    accounts.forget();
   }
 
   /// @param scope what this person's licence covers, where it is less than the practice's

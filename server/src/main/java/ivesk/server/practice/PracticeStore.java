@@ -3,6 +3,7 @@ package ivesk.server.practice;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Remembered;
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -32,6 +34,13 @@ public class PracticeStore {
   PracticeStore(JdbcClient jdbc, AccountStore accounts) {
     this.jdbc = jdbc;
     this.accounts = accounts;
+  }
+
+  @EventListener
+  void forget(DatabaseReopened reopened) {
+    details.forget();
+    closedDays.forget();
+    policies.forget();
   }
 
   /// @param zone in which every hour and day is said

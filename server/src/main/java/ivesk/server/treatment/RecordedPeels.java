@@ -5,6 +5,7 @@ import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.server.app.AtHand;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.screening.PastPeels;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /// The peels of a client, read off their events. A peel counts from the first touch of its acid,
@@ -39,6 +41,11 @@ class RecordedPeels implements PastPeels {
     this.visits = visits;
     this.treatments = treatments;
     this.clock = clock;
+  }
+
+  @EventListener
+  void forget(DatabaseReopened reopened) {
+    signed.clear();
   }
 
   @Override

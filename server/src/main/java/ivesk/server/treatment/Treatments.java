@@ -14,6 +14,7 @@ import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.Audit;
 import ivesk.server.app.ClockWatch;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Reused;
@@ -33,6 +34,7 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -199,6 +201,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     }
   }
 
+  @EventListener
+  void forget(DatabaseReopened reopened) {
+    atHand.clear();
+  }
+
   /// As it is now; those that were asked for lately are at hand.
   public Live live(UUID id) {
     Live known = atHand.get(id);
@@ -244,7 +251,13 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     } finally {
       lock.unlock();
     }
-    disk.force();
+    try {
+      disk.force();
+    } catch (RuntimeException e) {
+      // Perhaps it is not on the disk: then it is not at hand either, and is taken again.
+      atHand.remove(id);
+      throw e;
+    }
     streams.changed(id, live.events().size());
     return live;
   }

@@ -130,6 +130,19 @@ class DataTest {
     }
   }
 
+  /// A file of ten years is not read through at each start after a power cut; it is looked at, and
+  /// written on as any other.
+  @Test
+  void aLargeFileIsWrittenOnAfterAPowerCut(@TempDir Path folder) throws Exception {
+    DataFolder data = copy(folder);
+    Files.delete(data.seal());
+    try (ConfigurableApplicationContext running =
+        Practice.start("start", folder, "--ivesk.read-through-mb=0")) {
+      running.getBean(ivesk.server.app.Audit.class).note("test", "write", "practice");
+    }
+    assertThat(data.seal()).as("no sum of a large file").doesNotExist();
+  }
+
   @ParameterizedTest
   @EnumSource
   void afterAPowerCutToo(Damage damage, @TempDir Path folder) throws Exception {
