@@ -385,7 +385,7 @@ public class ScaleBench {
 
   /// Beside a raw loop in the same run: one row of the same database by its key, over the same door.
   private void within100(String what, int times, Asking asking) throws Exception {
-    sorted(times / 2, asking);
+    sorted(times, asking);
     long[] ours = sorted(times, asking);
     double raw =
         at(

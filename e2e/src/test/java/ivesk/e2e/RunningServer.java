@@ -7,10 +7,12 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,13 +50,48 @@ final class RunningServer implements AutoCloseable {
   /// A fresh demo practice whose clock stands at `now`.
   static RunningServer demo(String name, Instant now) {
     try {
-      Path data = folder(name);
+      return demo(folder(name), now);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /// The same in a folder that is there, on a disk of its own.
+  static RunningServer demo(Path data, Instant now) {
+    try {
       copy(MADE.computeIfAbsent(now, RunningServer::make), data);
       RunningServer server = new RunningServer(data, freePort(), "demo");
       server.start(now);
       return server;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  /// Runs one of the commands of `./ivesk` on the data, while no server holds them.
+  ///
+  /// @return what it said
+  String command(String... words) {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                ProcessHandle.current().info().command().orElse("java"),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "ivesk.server.IveskApplication"));
+    command.addAll(List.of(words));
+    command.add("--data=" + data.toAbsolutePath());
+    try {
+      Process run = new ProcessBuilder(command).redirectErrorStream(true).start();
+      String said = new String(run.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      if (run.waitFor() != 0) throw new IllegalStateException(said);
+      return said;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
     }
   }
 

@@ -22,6 +22,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /// The house, as ARCHITECTURE.md draws it.
 @AnalyzeClasses(packages = "ivesk", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -109,6 +110,11 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule THE_SERVER_HAS_NO_CIRCLE =
       slices().matching("ivesk.server.(*)..").should().beFreeOfCycles();
+
+  /// A stream over rows that nobody closes keeps its connection; eight of them stop the practice.
+  @ArchTest
+  static final ArchRule NO_ROWS_ARE_STREAMED =
+      noClasses().should().callMethod(JdbcClient.MappedQuerySpec.class, "stream");
 
   /// A German machine must print the same numbers: core's words and the server's go through one
   /// formatter that names its language.

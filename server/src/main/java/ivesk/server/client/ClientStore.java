@@ -85,6 +85,7 @@ public class ClientStore {
         .sql("SELECT * FROM client WHERE id IN (:ids)")
         .param("ids", ids)
         .query(ClientStore::client)
+        .list()
         .stream()
         .collect(Collectors.toMap(Client::id, client -> client));
   }
