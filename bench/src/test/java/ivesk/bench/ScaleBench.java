@@ -16,6 +16,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -335,6 +338,12 @@ public class ScaleBench {
   // What is asked
 
   private void signIn() throws Exception {
+    assertThat(
+            post("/api/sign-in", "{\"username\":\"ines\",\"password\":\"harbour\"}").statusCode())
+        .isEqualTo(204);
+  }
+
+  private HttpResponse<String> post(String path, String json) throws Exception {
     String token =
         ((CookieManager) http.cookieHandler().orElseThrow())
             .getCookieStore().getCookies().stream()
@@ -342,18 +351,13 @@ public class ScaleBench {
                 .findFirst()
                 .orElseThrow()
                 .getValue();
-    int status =
-        http.send(
-                HttpRequest.newBuilder(URI.create(base + "/api/sign-in"))
-                    .header("Content-Type", "application/json")
-                    .header("X-XSRF-TOKEN", token)
-                    .POST(
-                        HttpRequest.BodyPublishers.ofString(
-                            "{\"username\":\"ines\",\"password\":\"harbour\"}"))
-                    .build(),
-                HttpResponse.BodyHandlers.discarding())
-            .statusCode();
-    assertThat(status).isEqualTo(204);
+    return http.send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token)
+            .POST(HttpRequest.BodyPublishers.ofString(json))
+            .build(),
+        HttpResponse.BodyHandlers.ofString());
   }
 
   private String get(String path) throws Exception {
@@ -456,5 +460,44 @@ public class ScaleBench {
         "audit of a client",
         300,
         n -> get("/api/audit/" + id(1, random.nextInt(CLIENTS))));
+  }
+
+  /// Each with a screen that follows; what is said is on the disk and told before it counts.
+  @Test
+  void twoHundredTreatmentsWithFollowers() throws Exception {
+    AtomicInteger told = new AtomicInteger();
+    List<CompletableFuture<?>> followers = new ArrayList<>();
+    for (int x = 1; x <= RUNNING; x++) {
+      followers.add(
+          http.sendAsync(
+                  HttpRequest.newBuilder(
+                          URI.create(base + "/api/treatments/" + id(6, x) + "/stream"))
+                      .build(),
+                  HttpResponse.BodyHandlers.ofLines())
+              .thenAcceptAsync(
+                  answer ->
+                      answer
+                          .body()
+                          .filter(line -> line.startsWith("data:"))
+                          .forEach(line -> told.incrementAndGet()),
+                  Executors.newVirtualThreadPerTaskExecutor()));
+    }
+    long until = System.nanoTime() + 20_000_000_000L;
+    while (told.get() < RUNNING && System.nanoTime() < until) Thread.sleep(50);
+    assertThat(told.get()).as("followers").isEqualTo(RUNNING);
+    within100(
+        "an event of one of 200 treatments with followers",
+        2 * RUNNING,
+        n -> {
+          HttpResponse<String> taken =
+              post(
+                  "/api/treatments/" + id(6, 1 + n % RUNNING) + "/events?since=1000000",
+                  "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"NoteWritten\",\"text\":\"calm\"}}"
+                      .formatted(UUID.randomUUID(), Instant.now()));
+          assertThat(taken.statusCode()).as(taken.body()).isEqualTo(200);
+        });
+    Thread.sleep(500);
+    assertThat(told.get()).as("told of each event").isEqualTo(RUNNING + 4 * RUNNING);
+    followers.forEach(one -> one.cancel(true));
   }
 }

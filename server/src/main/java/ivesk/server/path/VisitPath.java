@@ -19,7 +19,6 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
-import ivesk.server.screening.PastPeels;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
@@ -49,7 +48,6 @@ class VisitPath {
   private final ScreeningService screening;
   private final PlanService plans;
   private final Treatments treatments;
-  private final PastPeels pastPeels;
   private final PracticeStore practice;
   private final AccountStore accounts;
   private final Clock clock;
@@ -60,7 +58,6 @@ class VisitPath {
       ScreeningService screening,
       PlanService plans,
       Treatments treatments,
-      PastPeels pastPeels,
       PracticeStore practice,
       AccountStore accounts,
       Clock clock) {
@@ -69,7 +66,6 @@ class VisitPath {
     this.screening = screening;
     this.plans = plans;
     this.treatments = treatments;
-    this.pastPeels = pastPeels;
     this.practice = practice;
     this.accounts = accounts;
     this.clock = clock;
@@ -197,45 +193,43 @@ class VisitPath {
     }
   }
 
-  /// A day's visits as its list shows them: what is on the couch or signed is not worked out again.
+  /// A day's visits as its list shows them.
   List<VisitView> ofDay(List<Visit> shown) {
+    return listed(shown, clients.all(shown.stream().map(Visit::clientId).toList()));
+  }
+
+  /// A client's visits as the chart lists them.
+  List<VisitView> ofClient(UUID clientId) {
+    return listed(visits.ofClient(clientId), Map.of(clientId, clients.get(clientId)));
+  }
+
+  /// What is on the couch or signed is not worked out again.
+  private List<VisitView> listed(List<Visit> shown, Map<UUID, Client> all) {
     Map<LocalDate, List<Visit>> bookings = new HashMap<>();
     List<UUID> ids = shown.stream().map(Visit::id).toList();
     Map<UUID, SignedRecord> signed = treatments.signed(ids);
     Map<UUID, Live> open = treatments.open(ids);
-    Map<UUID, Client> all = clients.all(shown.stream().map(Visit::clientId).toList());
     List<VisitView> views = new ArrayList<>();
     for (Visit visit : shown) {
+      Client client = all.get(visit.clientId());
       SignedRecord record = signed.get(visit.id());
       Live live = open.get(visit.id());
-      List<Visit> booked = bookings.computeIfAbsent(day(visit), this::bookedOn);
       if (record != null) {
-        views.add(signed(visit, all.get(visit.clientId()), record, pastPeels.before(visit).size()));
+        views.add(signed(visit, client, record));
       } else if (live != null && live.state().phase() != Phase.READY) {
-        views.add(onTheCouch(visit, all.get(visit.clientId()), live, booked));
+        views.add(onTheCouch(visit, client, live, booked(bookings, visit)));
       } else {
-        views.add(of(visit, booked));
+        views.add(of(visit, booked(bookings, visit)));
       }
     }
     return views;
   }
 
-  /// A client's visits as the chart lists them: a signed one is not worked out again.
-  List<VisitView> ofClient(UUID clientId) {
-    List<Visit> all = visits.ofClient(clientId);
-    Map<UUID, SignedRecord> signed = treatments.signed(all.stream().map(Visit::id).toList());
-    Client client = clients.get(clientId);
-    List<VisitView> views = new ArrayList<>();
-    int peels = 0;
-    for (Visit visit : all) {
-      SignedRecord record = signed.get(visit.id());
-      views.add(record == null ? of(visit) : signed(visit, client, record, peels));
-      if (record != null) peels++;
-    }
-    return views;
+  private List<Visit> booked(Map<LocalDate, List<Visit>> bookings, Visit visit) {
+    return bookings.computeIfAbsent(day(visit), this::bookedOn);
   }
 
-  private VisitView signed(Visit visit, Client client, SignedRecord record, int peels) {
+  private VisitView signed(Visit visit, Client client, SignedRecord record) {
     return view(
         visit,
         client,
@@ -246,7 +240,7 @@ class VisitPath {
             brief(station -> Progress.DONE, Optional.empty()),
             Station.AFTER,
             Optional.of(record.formula()),
-            peels,
+            0,
             Optional.empty(),
             Optional.of(record.id()),
             Optional.empty(),
@@ -269,7 +263,7 @@ class VisitPath {
             brief(station -> progress(station, here), Optional.empty()),
             here,
             Optional.of(live.plan().formula().code()),
-            pastPeels.before(visit).size(),
+            0,
             Optional.empty(),
             Optional.of(live.id()),
             Optional.of(running(live)),
@@ -338,6 +332,8 @@ class VisitPath {
   }
 
   /// What a view says beside who comes when.
+  ///
+  /// @param pastPeels counted for who is still to come; 0 for the others
   private record Found(
       Optional<Phototype> phototype,
       Verdict verdict,
