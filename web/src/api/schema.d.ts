@@ -397,7 +397,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -431,6 +431,38 @@ export interface paths {
         put?: never;
         post: operations["backUp"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/past-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pastTheirTime"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/past-time/{clientId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["erase"];
         options?: never;
         head?: never;
         patch?: never;
@@ -734,7 +766,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end"];
+        delete: operations["end_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1055,6 +1087,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete: operations["end"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2790,6 +2838,15 @@ export interface components {
             finalMl: number;
             parts: components["schemas"]["Weighed"][];
         };
+        PastTime: {
+            /** Format: uuid */
+            clientId: string;
+            /** Format: date */
+            keptUntil: string;
+            /** Format: date */
+            lastVisit: string;
+            name: string;
+        };
         PatchPlaced: {
             families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             site: string;
@@ -3022,6 +3079,8 @@ export interface components {
         };
         PracticeView: {
             closedDays: components["schemas"]["ClosedDay"][];
+            /** Format: int32 */
+            keepYears: number;
             name: string;
             opening: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             rooms: string[];
@@ -3361,7 +3420,7 @@ export interface components {
             account?: components["schemas"]["Account"];
             byPin: components["schemas"]["PinHolder"][];
             practice?: string;
-            rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "PEOPLE")[];
+            rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "ERASE" | "PEOPLE")[];
             started: boolean;
             zone: string;
         };
@@ -3636,6 +3695,8 @@ export interface components {
             serverNow: string;
             /** Format: date */
             today: string;
+            /** Format: uuid */
+            tour?: string;
             visits: components["schemas"]["VisitView"][];
         };
         Told: {
@@ -3648,6 +3709,10 @@ export interface components {
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: int32 */
             value: number;
+        };
+        TourView: {
+            /** Format: uuid */
+            visitId: string;
         };
         TreatmentPlan: {
             addOn?: components["schemas"]["AddOn"];
@@ -4501,7 +4566,7 @@ export interface operations {
             };
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4559,6 +4624,48 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HealthView"];
+                };
+            };
+        };
+    };
+    pastTheirTime: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastTime"][];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastTime"][];
                 };
             };
         };
@@ -5063,7 +5170,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5579,6 +5686,44 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["TodayView"];
                 };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TourView"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -35,6 +35,7 @@ export type ConsentWords = Schemas["ConsentWords"];
 export type SignedName = Schemas["SignedName"];
 export type FamilyConsent = Schemas["FamilyView"];
 export type DueRead = Schemas["DueRead"];
+export type PastTime = Schemas["PastTime"];
 export type Policy = Schemas["PolicyView"];
 export type Family = Schemas["FamilyView"]["id"];
 export type Rack = Schemas["RackView"];

@@ -22,6 +22,7 @@ const EMPTY: Practice = {
   rooms: ["room 1", "room 2"],
   opening: ["MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY"],
   closedDays: [],
+  keepYears: 10,
 };
 
 /** Makes the practice and its owner, by the address that the terminal has shown. */

@@ -3,8 +3,10 @@ import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import { ErrorNote } from "../parts/ErrorNote";
+import { useMay } from "../parts/practice";
 import { Strip } from "../parts/Strip";
 import { decimal, day, hour } from "../parts/words";
+import { PastTime } from "./PastTime";
 import { healthQuery } from "./queries";
 import styles from "./Health.module.css";
 
@@ -21,6 +23,7 @@ export default function Health() {
       await queries.invalidateQueries({ queryKey: ["today"] });
     },
   });
+  const erases = useMay("ERASE");
   const state = health.data;
   return (
     <main className={cx("columns", "health")}>
@@ -58,6 +61,7 @@ export default function Health() {
             </dl>
           </>
         )}
+        {erases && <PastTime />}
       </section>
       <section className="side" aria-label="Backups" tabIndex={0}>
         <Strip title="Backups" code={state?.backups.length} />

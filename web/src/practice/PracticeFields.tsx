@@ -45,6 +45,15 @@ export function PracticeFields({
         onChange={(e) => set({ town: e.target.value })}
         slotProps={{ htmlInput: { maxLength: 120 } }}
       />
+      <TextField
+        label="Charts are kept, years"
+        type="number"
+        required
+        value={value.keepYears}
+        onChange={(e) => set({ keepYears: Number(e.target.value) })}
+        slotProps={{ htmlInput: { min: 1, max: 60 } }}
+        helperText="After the last visit; of who was a child then, after coming of age. The local law decides."
+      />
       <Autocomplete
         options={ZONES.includes(value.zone) ? ZONES : [value.zone, ...ZONES]}
         value={value.zone}

@@ -26,3 +26,8 @@ export const selfQuery = queryOptions({
   queryKey: ["self"],
   queryFn: async () => body(await api.GET("/api/self")),
 });
+
+export const pastTimeQuery = queryOptions({
+  queryKey: ["past-time"],
+  queryFn: async () => body(await api.GET("/api/past-time")),
+});

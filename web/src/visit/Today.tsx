@@ -15,6 +15,7 @@ import { clock, day, hour, plural, wholeDay } from "../parts/words";
 import { ReadPatch } from "../screening/ReadPatch";
 import { ChangeVisit } from "./ChangeVisit";
 import { NewVisit } from "./NewVisit";
+import { Tour } from "./Tour";
 import { dayQuery, todayQuery } from "../parts/today";
 import styles from "./Today.module.css";
 
@@ -41,6 +42,7 @@ export default function Today() {
         {(reads || (today.data?.notices.length ?? 0) > 0) && (
           <aside className="side" aria-label="What waits">
             {today.data && <Notices notices={today.data.notices} />}
+            {today.data && reads && <Tour visitId={today.data.tour} offered={params.has("tour")} />}
             {today.data && reads && <PatchReads reads={today.data.patchReads} />}
             {today.data && reads && <Waiting visits={today.data.visits} />}
           </aside>

@@ -182,7 +182,7 @@ class ArchitectureTest {
                     "clinician_opening",
                     "policy",
                     "practice_number")),
-            Map.entry("client", Set.of("client", "client_name_part")),
+            Map.entry("client", Set.of("client", "client_name_part", "tour")),
             Map.entry("visit", Set.of("visit")),
             Map.entry("skin", Set.of("consult", "product_kind")),
             Map.entry("formula", Set.of("product", "lot")),

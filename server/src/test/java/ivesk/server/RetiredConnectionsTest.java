@@ -38,6 +38,7 @@ class RetiredConnectionsTest {
           Map.entry(
               "CLIENT_NAME_PART",
               "INSERT INTO client_name_part SELECT FALSE, 2, 'part', id FROM client LIMIT 1"),
+          Map.entry("TOUR", "INSERT INTO tour SELECT client_id, id FROM visit LIMIT 1"),
           Map.entry(
               "OUTSIDE_PEEL",
               "INSERT INTO outside_peel"

@@ -119,6 +119,8 @@ class RightsTest {
       GET /api/visits/{id}/selection
       POST /api/visits/{id}/selection/try
       POST /api/visits/{visitId}/treatment
+      POST /api/tour
+      DELETE /api/tour
       """;
 
   private static final String CLINICIAN =
@@ -142,6 +144,8 @@ class RightsTest {
 
   private static final String OWNER =
       """
+      GET /api/past-time
+      DELETE /api/past-time/{clientId}
       GET /api/people
       POST /api/people
       PUT /api/people/{username}

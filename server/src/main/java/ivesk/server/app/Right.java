@@ -22,6 +22,7 @@ public enum Right {
   CLINICIAN("opening what is restricted", SUPERVISOR),
   PRACTICE("policies, numbers of an alarm, rooms, days", OWNER, SUPERVISOR),
   WATCH("who looked at what, and how the installation is", OWNER, SUPERVISOR),
+  ERASE("taking out charts that are past their time", OWNER),
   PEOPLE("adding, changing, locking and resetting accounts", OWNER);
 
   private final String label;

@@ -212,4 +212,20 @@ public class ClientStore {
         Optional.ofNullable(row.getObject("archived_on", LocalDate.class)),
         row.getInt("version"));
   }
+
+  /// The visit of the made-up client of the tour, while there is one.
+  public Optional<UUID> tour() {
+    return jdbc.sql("SELECT visit_id FROM tour").query(UUID.class).optional();
+  }
+
+  public void keepTour(UUID clientId, UUID visitId) {
+    jdbc.sql("INSERT INTO tour (client_id, visit_id) VALUES (?, ?)")
+        .params(clientId, visitId)
+        .update();
+  }
+
+  /// For good; nothing of this client may be left elsewhere.
+  public void erase(UUID id) {
+    jdbc.sql("DELETE FROM client WHERE id = ?").param(id).update();
+  }
 }

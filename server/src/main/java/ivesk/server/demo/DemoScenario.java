@@ -162,7 +162,8 @@ class DemoScenario implements ApplicationRunner {
             "Skerrow",
             clock.getZone(),
             List.of("room 1", "room 2"),
-            EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.SATURDAY)));
+            EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.SATURDAY),
+            PracticeStore.Details.KEEP_YEARS));
     practice.open(Restricted.TCA, "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.EMERGENCY, "112", "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.POISON_CENTRE, "555 0142", "thea", clock.instant());

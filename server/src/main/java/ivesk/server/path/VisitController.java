@@ -70,13 +70,15 @@ class VisitController {
   ///   signature, the first
   /// @param patchReads patch tests whose read is due by the end of the day
   /// @param notices what somebody should see to: backups, the machine's clock
+  /// @param tour the visit of the made-up client, while there is one
   record TodayView(
       LocalDate today,
       LocalDate day,
       Instant serverNow,
       List<VisitPath.VisitView> visits,
       List<PatchTestService.DueRead> patchReads,
-      List<String> notices) {}
+      List<String> notices,
+      Optional<UUID> tour) {}
 
   record NewVisit(UUID clientId, Instant startsAt, Optional<Integer> minutes, String room) {}
 
@@ -113,7 +115,8 @@ class VisitController {
         !reads
             ? List.of()
             : patchTests.due(today.plusDays(1).atStartOfDay(clock.getZone()).toInstant()),
-        health.notices());
+        health.notices(),
+        clients.tour());
   }
 
   @May(Right.BOOK)

@@ -50,6 +50,11 @@ public class PlanService {
     return store.progress(visitId);
   }
 
+  /// Takes plans out for good.
+  public void erase(List<UUID> visits) {
+    visits.forEach(store::erase);
+  }
+
   /// What is planned for a visit, with the facts that made it.
   ///
   /// @param plan the first stage, as the choice and the limits of the day make it

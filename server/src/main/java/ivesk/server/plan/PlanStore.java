@@ -111,4 +111,8 @@ class PlanStore {
           .update();
     }
   }
+
+  void erase(UUID visitId) {
+    jdbc.sql("DELETE FROM visit_plan WHERE visit_id = ?").param(visitId).update();
+  }
 }

@@ -41,13 +41,15 @@ class PracticeController {
   /// @param rooms 1 to 12, each 1 to 20 letters
   /// @param opening at least one
   /// @param closedDays single days on which nobody works
+  /// @param keepYears how long charts are kept after the last visit, 1 to 60
   record PracticeView(
       String name,
       String town,
       String zone,
       List<String> rooms,
       Set<DayOfWeek> opening,
-      List<ClosedDay> closedDays) {
+      List<ClosedDay> closedDays,
+      int keepYears) {
 
     Details details() {
       BadInput.check("name", () -> Require.text("the practice's name", name, 120));
@@ -69,12 +71,15 @@ class PracticeController {
       if (closedDays.stream().map(ClosedDay::day).distinct().count() < closedDays.size()) {
         throw new BadInput("closedDays", "a day is there twice");
       }
+      BadInput.check(
+          "keepYears", () -> Require.range("years that charts are kept", keepYears, 1, 60));
       return new Details(
           name.strip(),
           town.strip(),
           zoneOf(zone),
           rooms.stream().map(String::strip).toList(),
-          opening);
+          opening,
+          keepYears);
     }
   }
 
@@ -95,7 +100,8 @@ class PracticeController {
         details.zone().getId(),
         details.rooms(),
         details.opening(),
-        practice.closedDays());
+        practice.closedDays(),
+        details.keepYears());
   }
 
   @May(Right.PRACTICE)

@@ -46,13 +46,27 @@ public class PracticeStore {
   /// @param zone in which every hour and day is said
   /// @param rooms by name, in their order
   /// @param opening days on which the practice is open
+  /// @param keepYears how long charts are kept after the last visit, 1 to 60
   public record Details(
-      String name, String town, ZoneId zone, List<String> rooms, Set<DayOfWeek> opening) {
+      String name,
+      String town,
+      ZoneId zone,
+      List<String> rooms,
+      Set<DayOfWeek> opening,
+      int keepYears) {
+
+    /// What many laws ask for at most; the local one decides. Common practice, no source.
+    public static final int KEEP_YEARS = 10;
 
     /// What holds where nothing was said: two rooms, open every day.
     public static final Details UNSAID =
         new Details(
-            "", "", ZoneOffset.UTC, List.of("room 1", "room 2"), EnumSet.allOf(DayOfWeek.class));
+            "",
+            "",
+            ZoneOffset.UTC,
+            List.of("room 1", "room 2"),
+            EnumSet.allOf(DayOfWeek.class),
+            KEEP_YEARS);
   }
 
   /// Empty until the first start.
@@ -61,7 +75,7 @@ public class PracticeStore {
   }
 
   private Optional<Details> readDetails() {
-    return jdbc.sql("SELECT name, town, zone, rooms, opening FROM practice")
+    return jdbc.sql("SELECT name, town, zone, rooms, opening, keep_years FROM practice")
         .query((row, n) ->
             new Details(
                 row.getString("name"),
@@ -70,20 +84,22 @@ public class PracticeStore {
                 List.of(row.getString("rooms").split("\n")),
                 Arrays.stream(row.getString("opening").split(" "))
                     .map(DayOfWeek::valueOf)
-                    .collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class)))))
+                    .collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class))),
+                row.getInt("keep_years")))
         .optional();
   }
 
   public void setDetails(Details details) {
     jdbc.sql(
-            "MERGE INTO practice (one, name, town, zone, rooms, opening) KEY (one)"
-                + " VALUES (TRUE, ?, ?, ?, ?, ?)")
+            "MERGE INTO practice (one, name, town, zone, rooms, opening, keep_years) KEY (one)"
+                + " VALUES (TRUE, ?, ?, ?, ?, ?, ?)")
         .params(
             details.name(),
             details.town(),
             details.zone().getId(),
             String.join("\n", details.rooms()),
-            details.opening().stream().map(DayOfWeek::name).collect(Collectors.joining(" ")))
+            details.opening().stream().map(DayOfWeek::name).collect(Collectors.joining(" ")),
+            details.keepYears())
         .update();
     this.details.changed();
   }

@@ -128,4 +128,21 @@ class ConsentStore {
         .query((row, n) -> row.getBytes("picture"))
         .optional();
   }
+
+  /// With the signatures under them.
+  void erase(UUID clientId) {
+    List<UUID> signatures =
+        jdbc.sql(
+                """
+                SELECT signature_id FROM consent WHERE client_id = ?
+                UNION SELECT guardian_signature_id FROM consent WHERE client_id = ?\
+                """)
+            .params(clientId, clientId)
+            .query((row, n) -> row.getObject(1, UUID.class))
+            .list();
+    jdbc.sql("DELETE FROM consent WHERE client_id = ?").param(clientId).update();
+    for (UUID one : signatures) {
+      if (one != null) jdbc.sql("DELETE FROM signature WHERE id = ?").param(one).update();
+    }
+  }
 }

@@ -95,4 +95,8 @@ class OutsidePeelStore {
         new PastPeel.Outside(
             row.getBoolean("seen"), Optional.ofNullable(row.getString("higher_because"))));
   }
+
+  void erase(UUID clientId) {
+    jdbc.sql("DELETE FROM outside_peel WHERE client_id = ?").param(clientId).update();
+  }
 }

@@ -109,4 +109,13 @@ class PatchTestStore {
         Family.valueOf(row.getString("family")),
         row.getObject("placed_at", OffsetDateTime.class).toInstant());
   }
+
+  void erase(UUID clientId) {
+    jdbc.sql(
+            "DELETE FROM patch_test_read"
+                + " WHERE patch_test_id IN (SELECT id FROM patch_test WHERE client_id = ?)")
+        .param(clientId)
+        .update();
+    jdbc.sql("DELETE FROM patch_test WHERE client_id = ?").param(clientId).update();
+  }
 }

@@ -138,6 +138,14 @@ public class ScreeningService {
     return Screening.screen(facts, store.settlements(visitId));
   }
 
+  /// Takes everything that was asked, agreed and tested out for good.
+  public void erase(UUID clientId, List<UUID> visits) {
+    visits.forEach(store::erase);
+    outsidePeels.erase(clientId);
+    patchTests.erase(clientId);
+    consents.erase(clientId);
+  }
+
   /// Answers a question, or takes its answer back.
   @Transactional
   public void answer(UUID visitId, Question question, Optional<Answer> answer, String who) {

@@ -161,4 +161,9 @@ class ScreeningStore {
             OffsetDateTime.now(clock))
         .update();
   }
+
+  void erase(UUID visitId) {
+    jdbc.sql("DELETE FROM screening_answer WHERE visit_id = ?").param(visitId).update();
+    jdbc.sql("DELETE FROM settlement WHERE visit_id = ?").param(visitId).update();
+  }
 }

@@ -58,6 +58,11 @@ public class ConsultService {
         .orElse(new Current(Consult.EMPTY, 0, Optional.empty()));
   }
 
+  /// Takes consults out for good.
+  public void erase(List<UUID> visits) {
+    visits.forEach(store::erase);
+  }
+
   /// Saves over the version that was read.
   @Transactional
   public void save(UUID visitId, Consult consult, int version, String who) {

@@ -75,4 +75,8 @@ class ConsultStore {
             .update();
     if (changed == 0) throw new Stale("This consult");
   }
+
+  void erase(UUID visitId) {
+    jdbc.sql("DELETE FROM consult WHERE visit_id = ?").param(visitId).update();
+  }
 }

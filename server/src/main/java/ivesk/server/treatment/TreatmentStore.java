@@ -162,4 +162,13 @@ class TreatmentStore implements Audit.Owners {
         Optional.ofNullable(row.getObject("closed_at", OffsetDateTime.class))
             .map(OffsetDateTime::toInstant));
   }
+
+  void erase(UUID visitId) {
+    jdbc.sql(
+            "DELETE FROM treatment_event"
+                + " WHERE treatment_id IN (SELECT id FROM treatment WHERE visit_id = ?)")
+        .param(visitId)
+        .update();
+    jdbc.sql("DELETE FROM treatment WHERE visit_id = ?").param(visitId).update();
+  }
 }

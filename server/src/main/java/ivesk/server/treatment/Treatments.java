@@ -158,6 +158,14 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     return store.ofVisits(visits);
   }
 
+  /// Takes records out for good.
+  public void erase(List<UUID> visits) {
+    for (TreatmentStore.Row row : store.ofVisits(visits)) {
+      store.erase(row.visitId());
+      atHand.remove(row.id());
+    }
+  }
+
   @Override
   public boolean by(String username) {
     return store.openVisits().stream()

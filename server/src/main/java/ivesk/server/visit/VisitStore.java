@@ -103,4 +103,25 @@ public class VisitStore implements Audit.Owners {
         row.getString("therapist"),
         Optional.ofNullable(row.getString("cancelled_why")));
   }
+
+  /// The last visits of clients who have not come since, the oldest first.
+  public List<Visit> lastBefore(Instant since, int most) {
+    return jdbc.sql(
+            """
+            SELECT * FROM visit WHERE starts_at < ? AND NOT EXISTS (
+              SELECT 1 FROM visit later
+              WHERE later.client_id = visit.client_id
+                AND (later.starts_at > visit.starts_at
+                  OR later.starts_at = visit.starts_at AND later.id > visit.id))
+            ORDER BY starts_at LIMIT ?\
+            """)
+        .params(since.atOffset(ZoneOffset.UTC), most)
+        .query(VisitStore::visit)
+        .list();
+  }
+
+  /// For good; nothing of these visits may be left elsewhere.
+  public void erase(List<UUID> ids) {
+    for (UUID id : ids) jdbc.sql("DELETE FROM visit WHERE id = ?").param(id).update();
+  }
 }

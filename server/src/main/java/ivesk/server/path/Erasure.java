@@ -1,0 +1,96 @@
+package ivesk.server.path;
+
+import ivesk.server.app.Audit;
+import ivesk.server.client.Client;
+import ivesk.server.client.ClientStore;
+import ivesk.server.plan.PlanService;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningService;
+import ivesk.server.skin.ConsultService;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/// Takes a client's chart out for good. What stays: that somebody erased it and when, in the audit
+/// trail, which holds ids and no names; and the backups made before, until they are rotated out.
+@Component
+class Erasure {
+  private static final int AGE_OF_MAJORITY = 18;
+  private static final int MOST_SHOWN = 50;
+
+  private final VisitStore visits;
+  private final ClientStore clients;
+  private final ConsultService consults;
+  private final ScreeningService screening;
+  private final PlanService plans;
+  private final Treatments treatments;
+  private final PracticeStore practice;
+  private final Audit audit;
+  private final Clock clock;
+
+  Erasure(
+      VisitStore visits,
+      ClientStore clients,
+      ConsultService consults,
+      ScreeningService screening,
+      PlanService plans,
+      Treatments treatments,
+      PracticeStore practice,
+      Audit audit,
+      Clock clock) {
+    this.visits = visits;
+    this.clients = clients;
+    this.consults = consults;
+    this.screening = screening;
+    this.plans = plans;
+    this.treatments = treatments;
+    this.practice = practice;
+    this.audit = audit;
+    this.clock = clock;
+  }
+
+  /// @param lastVisit the latest, also one that was cancelled
+  /// @param keptUntil the last day on which the chart must be kept
+  record PastTime(UUID clientId, String name, LocalDate lastVisit, LocalDate keptUntil) {}
+
+  /// Charts that need not be kept any longer, those of the longest ago first; at most fifty.
+  List<PastTime> pastTheirTime() {
+    LocalDate today = LocalDate.now(clock);
+    LocalDate last = today.minusYears(keepYears());
+    return visits.lastBefore(last.atStartOfDay(clock.getZone()).toInstant(), MOST_SHOWN).stream()
+        .map(visit -> pastTime(clients.get(visit.clientId()), visit))
+        .filter(one -> one.keptUntil().isBefore(today))
+        .toList();
+  }
+
+  /// Years after the last visit; for who was a child then, after coming of age.
+  PastTime pastTime(Client client, Visit last) {
+    LocalDate day = LocalDate.ofInstant(last.startsAt(), clock.getZone());
+    LocalDate ofAge = client.dateOfBirth().plusYears(AGE_OF_MAJORITY);
+    LocalDate from = day.isBefore(ofAge) ? ofAge : day;
+    return new PastTime(client.id(), client.name(), day, from.plusYears(keepYears()));
+  }
+
+  private int keepYears() {
+    return practice.details().orElse(PracticeStore.Details.UNSAID).keepYears();
+  }
+
+  /// All or nothing of a client.
+  @Transactional
+  public void erase(UUID clientId, String why, String who) {
+    List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    treatments.erase(all);
+    plans.erase(all);
+    screening.erase(clientId, all);
+    consults.erase(all);
+    visits.erase(all);
+    clients.erase(clientId);
+    audit.note(who, "erase chart", clientId, why);
+  }
+}
