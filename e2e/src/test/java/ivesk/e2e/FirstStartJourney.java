@@ -54,6 +54,15 @@ class FirstStartJourney {
     browser.press("Make the practice");
     browser.see("Sunniva Arle");
     browser.see("Nobody is booked today");
+    browser.press("Begin the tour");
+    browser.see("Nora Tryout does not exist");
+    browser.axe("the tour");
+    browser.press("Consult");
+    browser.at("/consult");
+    browser.see("made up for the tour");
+    browser.open("/");
+    browser.press("Throw Nora Tryout away");
+    browser.see("Nobody is booked today");
 
     // The address did its work.
     browser.open("/");

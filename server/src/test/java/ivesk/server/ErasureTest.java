@@ -112,8 +112,10 @@ class ErasureTest {
     assertThat(count("signature")).isLessThan(signatures);
     assertThat(practice.get("/api/clients/" + greta).status()).isEqualTo(404);
     JsonNode trail = practice.get("/api/audit/" + greta).body();
-    assertThat(trail.get(0).get("what").asString()).isEqualTo("erase chart");
-    assertThat(trail.get(0).get("who").asString()).isEqualTo("marit");
+    assertThat(trail)
+        .anyMatch(one ->
+            one.get("what").asString().equals("erase chart")
+                && one.get("who").asString().equals("marit"));
   }
 
   private long count(String table) {
@@ -122,7 +124,7 @@ class ErasureTest {
 
   @Test
   void whoWasAChildIsKeptFromComingOfAge() {
-    UUID bruno = client("Bruno Castellan");
+    UUID bruno = client("Bruno Castelmar");
     LocalDate today = LocalDate.now(ZoneOffset.UTC);
     jdbc.sql("UPDATE client SET date_of_birth = ? WHERE id = ?")
         .params(today.minusYears(27), bruno)
@@ -132,7 +134,7 @@ class ErasureTest {
     jdbc.sql("UPDATE client SET date_of_birth = ? WHERE id = ?")
         .params(today.minusYears(29), bruno)
         .update();
-    assertThat(pastTheirTime()).containsExactly("Bruno Castellan");
+    assertThat(pastTheirTime()).containsExactly("Bruno Castelmar");
   }
 
   @Test
