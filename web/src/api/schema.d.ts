@@ -2384,6 +2384,7 @@ export interface components {
             openTreatments: number;
             /** Format: date-time */
             serverNow: string;
+            slowest: components["schemas"]["SlowAnswer"][];
             /** Format: date-time */
             startedAt: string;
             version: string;
@@ -3532,6 +3533,15 @@ export interface components {
             severities: {
                 [key: string]: number;
             };
+        };
+        SlowAnswer: {
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            meanMs: number;
+            question: string;
+            /** Format: double */
+            slowestMs: number;
         };
         SseEmitter: {
             /** Format: int64 */

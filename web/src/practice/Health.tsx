@@ -59,6 +59,16 @@ export default function Health() {
               <Fact of="Free on that disk" is={`${decimal(state.freeMb / 1024, 1)} GB`} />
               <Fact of="Treatments open" is={String(state.openTreatments)} />
             </dl>
+            <Strip title="Slowest answers of a day" />
+            <dl>
+              {state.slowest.map((one) => (
+                <Fact
+                  key={one.question}
+                  of={one.question}
+                  is={`${decimal(one.slowestMs, 0)} ms at most, ${decimal(one.meanMs, 1)} ms on average of ${one.count}`}
+                />
+              ))}
+            </dl>
           </>
         )}
         {erases && <PastTime />}

@@ -137,7 +137,7 @@ class DataJourney {
     Instant until = Instant.now().plusSeconds(150);
     while (Instant.now().isBefore(until)) {
       try (Stream<Path> all = Files.exists(backups) ? Files.list(backups) : Stream.empty()) {
-        List<Path> made = all.filter(file -> !file.toString().endsWith(".part")).toList();
+        List<Path> made = all.filter(file -> file.toString().endsWith(".zip")).toList();
         if (!made.isEmpty()) return made.getFirst();
       } catch (IOException e) {
         throw new UncheckedIOException(e);

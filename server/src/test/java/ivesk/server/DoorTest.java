@@ -59,6 +59,15 @@ class DoorTest {
   }
 
   @Test
+  void aWatchdogHearsWhetherItIsUpAndNothingElse() throws IOException {
+    assertThat(practice.asStranger("/actuator/health").body().toString())
+        .isEqualTo("{\"groups\":[\"liveness\",\"readiness\"],\"status\":\"UP\"}");
+    for (String other : List.of("metrics", "env", "beans", "heapdump", "loggers", "mappings")) {
+      assertThat(practice.asStranger("/actuator/" + other).status()).as(other).isEqualTo(404);
+    }
+  }
+
+  @Test
   void aBodyThatIsTooLargeIsRefusedBeforeItIsRead() throws IOException {
     assertThat(
             raw(

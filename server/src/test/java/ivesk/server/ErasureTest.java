@@ -135,6 +135,7 @@ class ErasureTest {
         .params(today.minusYears(29), bruno)
         .update();
     assertThat(pastTheirTime()).containsExactly("Bruno Castelmar");
+    practice.delete("/api/past-time/" + bruno);
   }
 
   @Test

@@ -1,5 +1,9 @@
 package ivesk.server.path;
 
+import static java.util.concurrent.TimeUnit.MILLISECONDS;
+
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.Timer;
 import ivesk.core.Words;
 import ivesk.server.app.ClockWatch;
 import ivesk.server.data.BackupService;
@@ -16,6 +20,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -30,6 +35,7 @@ class Health {
   private final ClockWatch watch;
   private final Treatments treatments;
   private final PracticeStore practice;
+  private final MeterRegistry timers;
   private final Clock clock;
   private final Instant started;
 
@@ -40,6 +46,7 @@ class Health {
       ClockWatch watch,
       Treatments treatments,
       PracticeStore practice,
+      MeterRegistry timers,
       Clock clock) {
     this.data = data;
     this.room = room;
@@ -47,6 +54,7 @@ class Health {
     this.watch = watch;
     this.treatments = treatments;
     this.practice = practice;
+    this.timers = timers;
     this.clock = clock;
     this.started = clock.instant();
   }
@@ -55,6 +63,7 @@ class Health {
   /// @param freeMb on the disk of the data
   /// @param backups the newest first
   /// @param openTreatments neither signed nor stopped
+  /// @param slowest the five questions that were answered the slowest in the last day
   /// @param notices what somebody should see to
   record HealthView(
       String version,
@@ -69,7 +78,13 @@ class Health {
       String backupFolder,
       List<BackupView> backups,
       int openTreatments,
+      List<SlowAnswer> slowest,
       List<String> notices) {}
+
+  /// @param question method and address, without anybody's id
+  /// @param count since the start
+  /// @param slowestMs of the last day, ms
+  record SlowAnswer(String question, long count, double meanMs, double slowestMs) {}
 
   record BackupView(String name, Instant madeAt, double mb) {}
 
@@ -96,7 +111,24 @@ class Health {
         backups.folder().toString(),
         made,
         treatments.openVisits().size(),
+        slowest(),
         notices());
+  }
+
+  private List<SlowAnswer> slowest() {
+    return timers.find("http.server.requests").timers().stream()
+        .filter(timer -> String.valueOf(timer.getId().getTag("uri")).startsWith("/api/"))
+        // A stream is open for as long as somebody follows.
+        .filter(timer -> !timer.getId().getTag("uri").endsWith("/stream"))
+        .sorted(Comparator.comparing((Timer timer) -> timer.max(MILLISECONDS)).reversed())
+        .limit(5)
+        .map(timer ->
+            new SlowAnswer(
+                timer.getId().getTag("method") + " " + timer.getId().getTag("uri"),
+                timer.count(),
+                Math.round(timer.mean(MILLISECONDS) * 10) / 10.0,
+                Math.round(timer.max(MILLISECONDS) * 10) / 10.0))
+        .toList();
   }
 
   private static double mb(long bytes) {
