@@ -22,6 +22,7 @@ class JsonConfiguration {
     return builder -> {
       Quantities.into(builder::addMixIn);
       builder
+          .addModule(new NearDates())
           .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
           // An empty Optional is left out, as the description says.
           .changeDefaultPropertyInclusion(

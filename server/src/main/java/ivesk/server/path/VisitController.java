@@ -94,6 +94,10 @@ class VisitController {
   TodayView today(@RequestParam Optional<LocalDate> day, Principal who) {
     LocalDate today = LocalDate.now(clock);
     LocalDate shown = day.orElse(today);
+    if (shown.isBefore(today.minusYears(100)) || shown.isAfter(today.plusYears(100))) {
+      throw new BadInput(
+          "day", "the day is " + shown + "; allowed is a hundred years around today");
+    }
     boolean reads = reads(who);
     List<Visit> booked =
         visits.between(

@@ -48,7 +48,8 @@ class ProductKindController {
   @Transactional
   List<ProductKind> save(
       @PathVariable UUID id, @RequestBody ProductKindChange body, Principal who) {
-    String name = Require.text("kind of product", body.name().strip(), 120);
+    String name =
+        BadInput.in("name", () -> Require.text("kind of product", body.name().strip(), 120));
     try {
       kinds.save(new ProductKind(id, name, body.actives()));
     } catch (DuplicateKeyException e) {
