@@ -3769,6 +3769,7 @@ export interface components {
             answers: components["schemas"]["Told"][];
             care: components["schemas"]["CareView"][];
             checkInSeconds: number[];
+            clockJump?: string;
             clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
             contactLimitSeconds?: number;

@@ -86,6 +86,9 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
       {live.away && live.unsent.length === 0 && (
         <p className="warn">The server does not answer. Clocks and limit go on here.</p>
       )}
+      {live.treatment?.clockJump !== undefined && (
+        <p className="warn">{live.treatment.clockJump}</p>
+      )}
       {live.refused && <ErrorNote error={live.refused} />}
     </div>
   );

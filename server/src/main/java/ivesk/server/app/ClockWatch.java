@@ -1,5 +1,6 @@
 package ivesk.server.app;
 
+import ivesk.core.Words;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -43,7 +44,21 @@ public class ClockWatch {
   ///
   /// @param at by the time that goes on
   /// @param ahead how far the machine's clock is ahead of it
-  public record Jump(Instant at, Duration ahead) {}
+  public record Jump(Instant at, Duration ahead) {
+    public String words() {
+      Duration by = ahead.abs();
+      String far =
+          by.toMinutes() < 1
+              ? Words.count(by.toSeconds(), "second")
+              : by.toHours() < 1
+                  ? Words.count(by.toMinutes(), "minute")
+                  : by.toHours() + " h " + by.toMinutesPart() + " min";
+      return "The machine's clock was set "
+          + far
+          + (ahead.isNegative() ? " back" : " ahead")
+          + ". Running clocks were not moved; it is followed when the last peel is at rest.";
+    }
+  }
 
   public Optional<Jump> standing() {
     return standing;

@@ -10,11 +10,11 @@ import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.module.SimpleModule;
 
-/// Dates and times as they are sent: of the years 1900 to 2199. Beyond them lies nobody's life, and
-/// arithmetic that fails.
+/// Dates and times as they are sent: of the years 1 to 9999. Beyond them lies arithmetic that
+/// fails; what is likely at all, each rule says itself.
 final class NearDates extends SimpleModule {
-  static final int FIRST_YEAR = 1900;
-  static final int LAST_YEAR = 2199;
+  static final int FIRST_YEAR = 1;
+  static final int LAST_YEAR = 9999;
 
   NearDates() {
     addDeserializer(
@@ -52,8 +52,7 @@ final class NearDates extends SimpleModule {
         // Said below.
       }
       return (T)
-          context.handleWeirdStringValue(
-              handledType(), words, "give one of the years 1900 to 2199");
+          context.handleWeirdStringValue(handledType(), words, "give one of the years 1 to 9999");
     }
   }
 }

@@ -4,7 +4,6 @@ import static java.util.concurrent.TimeUnit.MILLISECONDS;
 
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.Timer;
-import ivesk.core.Words;
 import ivesk.server.app.ClockWatch;
 import ivesk.server.data.BackupService;
 import ivesk.server.data.Backups;
@@ -17,7 +16,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -136,14 +134,7 @@ class Health {
   }
 
   List<String> notices() {
-    Optional<String> jump =
-        watch
-            .standing()
-            .map(one ->
-                "The machine's clock was set "
-                    + far(one.ahead())
-                    + ". Running clocks were not moved; it is followed when the last peel is at"
-                    + " rest.");
+    Optional<String> jump = watch.standing().map(ClockWatch.Jump::words);
     Optional<String> numbers =
         practice.hasNumber(NumberKind.EMERGENCY)
             ? Optional.empty()
@@ -151,16 +142,5 @@ class Health {
     return Stream.of(jump, room.notice(), backups.notice(), numbers)
         .flatMap(Optional::stream)
         .toList();
-  }
-
-  private static String far(Duration ahead) {
-    Duration by = ahead.abs();
-    String words =
-        by.toMinutes() < 1
-            ? Words.count(by.toSeconds(), "second")
-            : by.toHours() < 1
-                ? Words.count(by.toMinutes(), "minute")
-                : by.toHours() + " h " + by.toMinutesPart() + " min";
-    return words + (ahead.isNegative() ? " back" : " ahead");
   }
 }

@@ -5,6 +5,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.server.app.Audit;
+import ivesk.server.app.ClockWatch;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
@@ -42,6 +43,7 @@ class TreatmentController {
   private final TransactionTemplate transaction;
   private final SignIns signIns;
   private final Audit audit;
+  private final ClockWatch watch;
   private final Clock clock;
 
   TreatmentController(
@@ -52,6 +54,7 @@ class TreatmentController {
       TransactionTemplate transaction,
       SignIns signIns,
       Audit audit,
+      ClockWatch watch,
       Clock clock) {
     this.treatments = treatments;
     this.streams = streams;
@@ -60,6 +63,7 @@ class TreatmentController {
     this.transaction = transaction;
     this.signIns = signIns;
     this.audit = audit;
+    this.watch = watch;
     this.clock = clock;
   }
 
@@ -154,6 +158,10 @@ class TreatmentController {
   }
 
   private TreatmentView view(Treatments.Live live, int since) {
-    return TreatmentView.of(live, clock.instant().truncatedTo(ChronoUnit.MILLIS), since);
+    return TreatmentView.of(
+        live,
+        clock.instant().truncatedTo(ChronoUnit.MILLIS),
+        since,
+        watch.standing().map(ClockWatch.Jump::words));
   }
 }

@@ -47,6 +47,7 @@ import java.util.stream.Collectors;
 /// @param shortened what would be left if the gate shortened it; empty when that shuts the formula
 /// @param alarms what stands until somebody says how it ended, the gravest first
 /// @param checkInSeconds how long after each of the eleven answers the next is due
+/// @param clockJump how the machine's clock was set while this runs; its own goes on
 /// @param eventsFrom how many entries before these the screen knows already
 /// @param whyOwed it was ended before its least time and nobody has said why
 record TreatmentView(
@@ -86,6 +87,7 @@ record TreatmentView(
     boolean whyOwed,
     String summary,
     boolean recalculated,
+    Optional<String> clockJump,
     Optional<UndoView> undo,
     int eventsFrom,
     List<EventView> events) {
@@ -145,7 +147,7 @@ record TreatmentView(
 
   /// @param since number of the newest entry that the screen has; where one of those has changed
   ///   its place or its meaning since, all are told again
-  static TreatmentView of(Live live, Instant now, int since) {
+  static TreatmentView of(Live live, Instant now, int since, Optional<String> clockJump) {
     int from = since <= live.events().size() && since >= live.settled() ? since : 0;
     TreatmentState state = live.state();
     Optional<Integer> prep = Treatment.prepAnswer(state);
@@ -205,6 +207,7 @@ record TreatmentView(
         Treatment.whyOwed(state),
         Outcome.summary(live.plan(), state, now),
         live.events().getLast().fact() instanceof Corrected,
+        clockJump,
         state
             .last()
             .filter(last -> live.events().size() > 1)
