@@ -10,11 +10,19 @@ import styles from "./Chart.module.css";
 const cx = classNames.bind(styles);
 
 /** Who read or changed a chart or a visit, when and from where; the newest first. */
-export function AuditTrail({ title, about }: { title: string; about: string }) {
+export function AuditTrail({
+  title,
+  about,
+  narrow = false,
+}: {
+  title: string;
+  about: string;
+  narrow?: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const audit = useInfiniteQuery({ ...auditQuery(about), enabled: open });
   return (
-    <details className={cx("log")} onToggle={(e) => setOpen(e.currentTarget.open)}>
+    <details className={cx("log", { narrow })} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>{title}</summary>
       <ErrorNote error={audit.error} />
       <ol>

@@ -105,7 +105,7 @@ export default function Chart() {
           {visits.data && newest.length === 0 && (
             <p className="pad soft">No visit yet. The first is added on Today.</p>
           )}
-          {reads && <AuditTrail title="Who looked at this chart" about={clientId} />}
+          {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
         </section>
         <section className="side" aria-label="Record">
           {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}

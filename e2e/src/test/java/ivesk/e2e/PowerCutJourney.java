@@ -92,10 +92,32 @@ class PowerCutJourney extends Journey {
     browser.saved();
     server.kill();
     browser.see("The server does not answer");
+    theAdviceIsReadableInALowWindow();
     Browser.settle(14_000);
     browser.see("End now");
     browser.keys("e");
     browser.see("Ended: take it off now");
+  }
+
+  /// The line about the server is up, and the advice stands whole above the keys.
+  private void theAdviceIsReadableInALowWindow() {
+    for (int height : new int[] {657, 720, 800}) {
+      browser.size(1280, height);
+      Browser.settle(300);
+      assertThat(
+              browser.driver.executeScript(
+                  """
+                  const now = document.querySelector("[aria-label=Now]");
+                  const advice = now.querySelector("h1");
+                  const bottom = element => element.getBoundingClientRect().bottom;
+                  return advice.getBoundingClientRect().height >= 24
+                    && advice.getBoundingClientRect().top >= now.getBoundingClientRect().top
+                    && [...now.querySelectorAll("button")].every(key =>
+                      bottom(key) <= bottom(now) + 1 && key.getBoundingClientRect().top >= bottom(advice));
+                  """))
+          .as("advice and keys at 1280x" + height)
+          .isEqualTo(true);
+    }
   }
 
   private int contactSeconds() {

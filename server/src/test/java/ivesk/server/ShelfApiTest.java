@@ -255,6 +255,23 @@ class ShelfApiTest {
       assertThat(lots.get("same").asInt()).isEqualTo(lots.get("rows").asInt()).isPositive();
     }
 
+    @Test
+    void cellsThatASpreadsheetWouldComputeStandBehindAnApostrophe() {
+      String line =
+          practice
+              .text("/api/shelf/csv/PRODUCTS")
+              .lines()
+              .filter(one -> one.startsWith("SOFT-12"))
+              .findFirst()
+              .orElseThrow()
+              .replace("SOFT-12,Skerrow soft gel,Two Rooms", "SUM-1,=1+1,@home");
+      assertThat(take("PRODUCTS", header() + "\n" + line + "\n").status()).isEqualTo(200);
+      String out = practice.text("/api/shelf/csv/PRODUCTS");
+      assertThat(out).contains("SUM-1,'=1+1,'@home");
+      assertThat(preview("PRODUCTS", out).body().get("same"))
+          .isEqualTo(preview("PRODUCTS", out).body().get("rows"));
+    }
+
     /// Separators as spreadsheets of different countries write them, with a byte order mark and
     /// decimal commas.
     @ParameterizedTest

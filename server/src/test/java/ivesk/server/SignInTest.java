@@ -3,6 +3,8 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
+import ivesk.server.app.DatabaseReopened;
+import ivesk.server.practice.SignIns;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -129,6 +131,44 @@ class SignInTest {
             json(Map.of("name", "Marit Kov", "role", "DESK", "locked", false)));
     assertThat(only.status()).isEqualTo(422);
     assertThat(only.detail()).contains("the only owner");
+  }
+
+  /// Two hours without a touch, fourteen in all; whoever has acid on is not signed out by either.
+  @Test
+  void limitsWaitForAcid() {
+    JdbcClient jdbc = practice.bean(JdbcClient.class);
+    Practice idle = somebody("alva", "Alva Strand", "THERAPIST");
+    Practice tooLong = somebody("bo", "Bo Strand", "THERAPIST");
+    // The demo's peel in room 2 is Rolf's.
+    Practice onTheCouch = practice.another().signIn("rolf", "harbour");
+    assertThat(signedIn(idle) && signedIn(tooLong) && signedIn(onTheCouch)).isTrue();
+    jdbc.sql(
+            "UPDATE sign_in SET seen = DATEADD(MINUTE, -121, seen) WHERE username IN ('alva', 'rolf')")
+        .update();
+    jdbc.sql(
+            "UPDATE sign_in SET since = DATEADD(HOUR, -15, since) WHERE username IN ('bo', 'rolf')")
+        .update();
+    practice.bean(SignIns.class).forget(new DatabaseReopened());
+    assertThat(idle.get("/api/today").status()).isEqualTo(401);
+    assertThat(tooLong.get("/api/today").status()).isEqualTo(401);
+    assertThat(onTheCouch.get("/api/today").status()).isEqualTo(200);
+  }
+
+  /// A clearance, a new password: whoever guesses there waits too, and hears why.
+  @Test
+  void guessingAtTheSpotIsSlowAndSaid() {
+    somebody("torvald", "Torvald Fell", "THERAPIST");
+    Practice guesser = practice.another().signIn("torvald", OTHER);
+    Answer last = null;
+    for (int i = 0; i < 12; i++) {
+      last =
+          guesser.put(
+              "/api/self/password",
+              "{\"password\":\"guess number %d\",\"fresh\":\"seven grey geese fly\"}".formatted(i));
+      assertThat(last.status()).isBetween(400, 429);
+    }
+    assertThat(last.status()).isEqualTo(429);
+    assertThat(last.detail()).contains("Try again in");
   }
 
   @Test

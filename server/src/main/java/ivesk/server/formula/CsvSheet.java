@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -28,6 +29,11 @@ final class CsvSheet {
 
   /// What is wrong in a line; the file is then not taken at all.
   ///
+  /// What a spreadsheet would compute: it goes out behind an apostrophe, and comes in without.
+  private static final Pattern COMPUTED = Pattern.compile("[=+\\-@\t\r]");
+
+  private static final Pattern GUARDED = Pattern.compile("'[=+\\-@\t\r]");
+
   /// @param line as an editor counts them, from 1
   record Fault(long line, String words) {}
 
@@ -35,7 +41,8 @@ final class CsvSheet {
   record Row(long line, Map<String, String> cells, boolean decimalComma) {
 
     String text(String column) {
-      return cells.getOrDefault(column, "").strip();
+      String cell = cells.getOrDefault(column, "").strip();
+      return GUARDED.matcher(cell).lookingAt() ? cell.substring(1) : cell;
     }
 
     Optional<String> maybe(String column) {
@@ -207,7 +214,7 @@ final class CsvSheet {
     long most = -1;
     for (char one : SEPARATORS) {
       long known =
-          Arrays.stream(header.split(java.util.regex.Pattern.quote(String.valueOf(one))))
+          Arrays.stream(header.split(Pattern.quote(String.valueOf(one))))
               .map(name -> name.strip().replace("\"", "").toLowerCase(Locale.ROOT))
               .filter(columns::contains)
               .count();
@@ -235,6 +242,8 @@ final class CsvSheet {
     return switch (value) {
       case Optional<?> maybe -> maybe.map(CsvSheet::cell).orElse("");
       case Boolean flag -> flag ? "yes" : "";
+      // A spreadsheet would compute it.
+      case String words when COMPUTED.matcher(words).lookingAt() -> "'" + words;
       case Enum<?> constant -> constant.name().toLowerCase(Locale.ROOT);
       case Double number when number == Math.rint(number) -> String.valueOf(number.longValue());
       default -> value;

@@ -2,18 +2,13 @@ package ivesk.server.practice;
 
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
-import ivesk.server.practice.SignIns.NotIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -85,19 +80,5 @@ class SignInController {
   void out(HttpServletRequest request, HttpServletResponse response, Authentication who) {
     if (who.getDetails() instanceof UUID id) signIns.end(id, who.getName(), "");
     SignedInFilter.forget(request, response);
-  }
-
-  /// 401, or 429 with how long to wait.
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> notIn(NotIn e) {
-    HttpStatus status =
-        e.retryAfter().isPresent() ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.UNAUTHORIZED;
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, e.getMessage());
-    if (e.codeNeeded()) problem.setProperty("codeNeeded", true);
-    ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
-    e.retryAfter()
-        .ifPresent(
-            pause -> answer.header(HttpHeaders.RETRY_AFTER, Long.toString(pause.toSeconds() + 1)));
-    return answer.body(problem);
   }
 }

@@ -1,6 +1,7 @@
 package ivesk.server.practice;
 
 import ivesk.server.app.Audit;
+import ivesk.server.app.DatabaseReopened;
 import ivesk.server.practice.AccountStore.Account;
 import ivesk.server.practice.AccountStore.Secrets;
 import ivesk.server.practice.SignInStore.SignIn;
@@ -17,6 +18,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.event.EventListener;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -387,6 +389,11 @@ public class SignIns {
       held.replace(id, one);
     }
     return Optional.of(one);
+  }
+
+  @EventListener
+  public void forget(DatabaseReopened reopened) {
+    held.clear();
   }
 
   private boolean hasAcidOn(String username) {
