@@ -2376,6 +2376,8 @@ export interface components {
             /** Format: double */
             dataMb: number;
             folder: string;
+            /** Format: int32 */
+            followers: number;
             /** Format: int64 */
             freeMb: number;
             java: string;

@@ -5,7 +5,7 @@ import { api, body } from "../api/client";
 import { ErrorNote } from "../parts/ErrorNote";
 import { useMay } from "../parts/practice";
 import { Strip } from "../parts/Strip";
-import { decimal, day, hour } from "../parts/words";
+import { decimal, day, hour, plural } from "../parts/words";
 import { PastTime } from "./PastTime";
 import { healthQuery } from "./queries";
 import styles from "./Health.module.css";
@@ -57,7 +57,10 @@ export default function Health() {
                 is={state.closedByKey ? "yes" : "no: whoever takes the disk reads the data"}
               />
               <Fact of="Free on that disk" is={`${decimal(state.freeMb / 1024, 1)} GB`} />
-              <Fact of="Treatments open" is={String(state.openTreatments)} />
+              <Fact
+                of="Treatments open"
+                is={`${state.openTreatments}, followed by ${plural(state.followers, "screen")}`}
+              />
             </dl>
             <Strip title="Slowest answers of a day" />
             <dl>

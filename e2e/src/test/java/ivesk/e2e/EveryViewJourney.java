@@ -49,6 +49,9 @@ class EveryViewJourney extends Journey {
     browser.press("Change");
     browser.see("Closed on single days");
     look("changing the practice");
+    browser.open("/practice/health");
+    browser.see("Slowest answers of a day");
+    look("how it is");
     browser.open("/self");
     browser.see("Your sign-in");
     look("one's own sign-in");

@@ -4,12 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
 import ivesk.server.treatment.Treatments;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -127,5 +136,54 @@ class LateEventsTest {
             .get("events");
     assertThat(events.get(events.size() - 1).get("who").asString()).isEqualTo("rolf");
     practice.signIn("ines", "harbour");
+  }
+
+  /// A screen that has left without a word is let go by the next heartbeats.
+  @Test
+  void aFollowerThatHasLeftIsLetGoWithinHalfAMinute() throws Exception {
+    Practice owner = practice.another().signIn("marit", "harbour");
+    String treatment = practice.visit("Jonas Arkwright").get("treatmentId").asString();
+    int before = owner.get("/api/health").body().get("followers").asInt();
+    List<Socket> screens = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      Socket screen = new Socket("127.0.0.1", practice.port());
+      screen
+          .getOutputStream()
+          .write(
+              ("GET /api/treatments/"
+                      + treatment
+                      + "/stream HTTP/1.1\r\nHost: localhost\r\n"
+                      + "Cookie: ivesk-signed-in="
+                      + practice.cookie("ivesk-signed-in")
+                      + "\r\n\r\n")
+                  .getBytes(StandardCharsets.US_ASCII));
+      screens.add(screen);
+    }
+    await(() -> owner.get("/api/health").body().get("followers").asInt() == before + 40, 10);
+    for (Socket screen : screens) screen.close();
+    await(() -> owner.get("/api/health").body().get("followers").asInt() <= before, 32);
+  }
+
+  private static void await(BooleanSupplier reached, int seconds) throws InterruptedException {
+    Instant until = Instant.now().plusSeconds(seconds);
+    while (!reached.getAsBoolean()) {
+      assertThat(Instant.now()).as("within " + seconds + " s").isBefore(until);
+      Thread.sleep(250);
+    }
+  }
+
+  @Test
+  void twoScreensThatOpenOneVisitOpenOneTreatment() throws Exception {
+    String visit = practice.visit("Maren Holt").get("id").asString();
+    try (ExecutorService screens = Executors.newFixedThreadPool(8)) {
+      List<Callable<Answer>> all =
+          Collections.nCopies(8, () -> practice.post("/api/visits/" + visit + "/treatment", "{}"));
+      List<String> opened = new ArrayList<>();
+      for (Future<Answer> one : screens.invokeAll(all)) {
+        assertThat(one.get().status()).isEqualTo(200);
+        opened.add(one.get().body().get("id").asString());
+      }
+      assertThat(opened).containsOnly(opened.getFirst());
+    }
   }
 }

@@ -61,6 +61,7 @@ class Health {
   /// @param freeMb on the disk of the data
   /// @param backups the newest first
   /// @param openTreatments neither signed nor stopped
+  /// @param followers screens that follow one of them now
   /// @param slowest the five questions that were answered the slowest in the last day
   /// @param notices what somebody should see to
   record HealthView(
@@ -76,6 +77,7 @@ class Health {
       String backupFolder,
       List<BackupView> backups,
       int openTreatments,
+      int followers,
       List<SlowAnswer> slowest,
       List<String> notices) {}
 
@@ -109,6 +111,7 @@ class Health {
         backups.folder().toString(),
         made,
         treatments.openVisits().size(),
+        treatments.followers(),
         slowest(),
         notices());
   }

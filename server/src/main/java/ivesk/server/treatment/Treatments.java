@@ -128,17 +128,25 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
 
   public Live open(UUID visitId, TreatmentPlan plan, String who) {
     Instant now = time();
-    UUID id =
-        transaction.execute(tx -> {
-          Optional<UUID> existing = store.ofVisit(visitId).map(TreatmentStore.Row::id);
-          if (existing.isPresent()) return existing.get();
-          UUID fresh = UUID.randomUUID();
-          store.add(fresh, visitId, now);
-          store.append(
-              fresh, 1, new TreatmentEvent(UUID.randomUUID(), now, who, new Opened(plan)), now);
-          audit.note(who, "open treatment", fresh);
-          return fresh;
-        });
+    // Two screens that open one visit come one after the other.
+    ReentrantLock lock = lock(visitId);
+    lock.lock();
+    UUID id;
+    try {
+      id =
+          transaction.execute(tx -> {
+            Optional<UUID> existing = store.ofVisit(visitId).map(TreatmentStore.Row::id);
+            if (existing.isPresent()) return existing.get();
+            UUID fresh = UUID.randomUUID();
+            store.add(fresh, visitId, now);
+            store.append(
+                fresh, 1, new TreatmentEvent(UUID.randomUUID(), now, who, new Opened(plan)), now);
+            audit.note(who, "open treatment", fresh);
+            return fresh;
+          });
+    } finally {
+      lock.unlock();
+    }
     disk.force();
     return live(id);
   }
@@ -188,6 +196,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
             })
         .map(live -> live.id().toString())
         .toList();
+  }
+
+  /// Screens that follow a treatment now.
+  public int followers() {
+    return streams.followers();
   }
 
   /// Visits whose treatment runs, stands in an emergency or waits for its signature.
