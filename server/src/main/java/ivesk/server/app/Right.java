@@ -16,12 +16,16 @@ public enum Right {
   KNOW("what holds nobody's data: words, tables, arithmetic", OWNER, SUPERVISOR, THERAPIST, DESK),
   SELF("own password, PIN, second factor and sign-ins", OWNER, SUPERVISOR, THERAPIST, DESK),
   BOOK("Today, clients, the book", OWNER, SUPERVISOR, THERAPIST, DESK),
-  RECORD("reading what was asked, planned and done", OWNER, SUPERVISOR, THERAPIST),
+  RECORD(
+      "reading what was asked, planned and done, and who looked at it",
+      OWNER,
+      SUPERVISOR,
+      THERAPIST),
   TREAT("asking, planning, treating, signing", OWNER, SUPERVISOR, THERAPIST),
   SHELF("bottles and the practice's own products", OWNER, SUPERVISOR, THERAPIST),
   CLINICIAN("opening what is restricted", SUPERVISOR),
   PRACTICE("policies, numbers of an alarm, rooms, days", OWNER, SUPERVISOR),
-  WATCH("who looked at what, and how the installation is", OWNER, SUPERVISOR),
+  WATCH("how the installation is, and its backups", OWNER, SUPERVISOR),
   ERASE("taking out charts that are past their time", OWNER),
   PEOPLE("adding, changing, locking and resetting accounts", OWNER);
 

@@ -2,7 +2,6 @@ package ivesk.server.path;
 
 import ivesk.server.app.Audit;
 import ivesk.server.app.May;
-import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -13,20 +12,16 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
-import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/// A visit to try everything on, with a client who does not exist; and charts that are past their
-/// time. Nothing else can be erased here.
+/// A visit to try everything on, with a client who does not exist.
 @RestController
 class TourController {
   private static final String NAME = "Nora Tryout";
@@ -103,30 +98,5 @@ class TourController {
         .map(visits::get)
         .map(Visit::clientId)
         .ifPresent(client -> erasure.erase(client, "made up for the tour", who.getName()));
-  }
-
-  @May(Right.ERASE)
-  @GetMapping("/api/past-time")
-  List<Erasure.PastTime> pastTheirTime() {
-    return erasure.pastTheirTime();
-  }
-
-  /// @throws Refused while the chart must be kept
-  @May(Right.ERASE)
-  @DeleteMapping("/api/past-time/{clientId}")
-  List<Erasure.PastTime> erase(@PathVariable UUID clientId, Principal who) {
-    clients.get(clientId);
-    List<Visit> all = visits.ofClient(clientId);
-    boolean past =
-        !all.isEmpty()
-            && erasure
-                .pastTime(clients.get(clientId), all.getLast())
-                .keptUntil()
-                .isBefore(LocalDate.now(clock));
-    if (!past) {
-      throw new Refused("This chart must still be kept. Nothing was erased.");
-    }
-    erasure.erase(clientId, "past its time", who.getName());
-    return erasure.pastTheirTime();
   }
 }
