@@ -68,7 +68,11 @@ class ApiHttpTest {
   void noneIsLeftOut() throws IOException {
     Set<String> sampled = samples().stream().map(Sample::path).collect(Collectors.toSet());
     List<String> stateless =
-        practice.bean(RequestMappingHandlerMapping.class).getHandlerMethods().entrySet().stream()
+        practice
+            .bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
+            .getHandlerMethods()
+            .entrySet()
+            .stream()
             .filter(entry ->
                 entry.getValue().hasMethodAnnotation(StatelessQuestion.class)
                     || entry.getValue().getBeanType().isAnnotationPresent(StatelessQuestion.class))

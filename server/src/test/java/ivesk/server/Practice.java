@@ -208,6 +208,11 @@ public final class Practice implements AutoCloseable {
     return application.getBean(type);
   }
 
+  /// Where there are several of its kind.
+  <T> T bean(String name, Class<T> type) {
+    return application.getBean(name, type);
+  }
+
   @Override
   public void close() {
     application.close();
