@@ -59,7 +59,7 @@ class FirstStartJourney {
     browser.axe("the tour");
     browser.press("Consult");
     browser.at("/consult");
-    browser.see("made up for the tour");
+    browser.see("Nora Tryout");
     browser.open("/");
     browser.press("Throw Nora Tryout away");
     browser.see("Nobody is booked today");

@@ -39,7 +39,7 @@ class ScreenJourney extends Journey {
 
     browser.open("/clients");
     browser.press("Casper Wynd");
-    browser.click(By.xpath("//summary[.='Audit trail']"));
+    browser.click(By.xpath("//summary[.='Who looked at this visit, and who changed it']"));
     browser.see("clearance");
     browser.see("SCR-HSV-PAST: cold sores, three or more a year; by Dr Thea Lund");
     browser.axe("Chart with the audit trail");
