@@ -50,7 +50,7 @@ class EveryViewJourney extends Journey {
     browser.see("Closed on single days");
     look("changing the practice");
     browser.open("/practice/health");
-    browser.see("Slowest answers of a day");
+    browser.see("on average of");
     look("how it is");
     browser.open("/self");
     browser.see("Your sign-in");
