@@ -27,7 +27,7 @@ export default function Health() {
   const state = health.data;
   return (
     <main className={cx("columns", "health")}>
-      <section className="pad" aria-label="How it is">
+      <section className="pad" aria-label="How it is" tabIndex={0}>
         <h1>How it is</h1>
         <ErrorNote error={health.error} />
         {state && (
