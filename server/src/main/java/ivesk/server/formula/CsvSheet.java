@@ -27,13 +27,13 @@ final class CsvSheet {
 
   private CsvSheet() {}
 
-  /// What is wrong in a line; the file is then not taken at all.
-  ///
   /// What a spreadsheet would compute: it goes out behind an apostrophe, and comes in without.
   private static final Pattern COMPUTED = Pattern.compile("[=+\\-@\t\r]");
 
   private static final Pattern GUARDED = Pattern.compile("'[=+\\-@\t\r]");
 
+  /// What is wrong in a line; the file is then not taken at all.
+  ///
   /// @param line as an editor counts them, from 1
   record Fault(long line, String words) {}
 
@@ -242,7 +242,6 @@ final class CsvSheet {
     return switch (value) {
       case Optional<?> maybe -> maybe.map(CsvSheet::cell).orElse("");
       case Boolean flag -> flag ? "yes" : "";
-      // A spreadsheet would compute it.
       case String words when COMPUTED.matcher(words).lookingAt() -> "'" + words;
       case Enum<?> constant -> constant.name().toLowerCase(Locale.ROOT);
       case Double number when number == Math.rint(number) -> String.valueOf(number.longValue());
