@@ -58,7 +58,7 @@ public final class Planning {
         : usual;
   }
 
-  private static int mostLayers(Formula formula, SelectionFacts facts) {
+  static int mostLayers(Formula formula, SelectionFacts facts) {
     int usual = Selection.mostLayers(formula, facts);
     return nextRung(formula, facts).isPresent()
         ? Math.max(usual, facts.screening().limits().layers(STEPPED_LAYERS))

@@ -76,7 +76,43 @@ public record Policies(
     /// Salicylic 20 %: a second pass after an uneventful visit, instead of one pass.
     SECOND_SALICYLIC_PASS,
     /// Patch test: only for what goes superficial, instead of every new family.
-    PATCH_TEST_SUPERFICIAL_ONLY
+    PATCH_TEST_SUPERFICIAL_ONLY,
+    /// Degreasing by an acid prep lotion, instead of a solvent wipe.
+    DEGREASE_BY_ACID_PREP,
+    /// No degreasing, instead of a solvent wipe.
+    NO_DEGREASING,
+    /// One cleanse, instead of two.
+    CLEANSE_ONCE,
+    /// Tepid water, instead of cool.
+    TEPID_WATER,
+    /// Warm water, with a warning, instead of cool.
+    WARM_WATER,
+    /// Neutraliser from an amino acid, instead of bicarbonate.
+    AMINO_ACID_NEUTRALISER,
+    /// Water alone ends an acid, instead of bicarbonate.
+    WATER_NEUTRALISES,
+    /// Occlusive ointment after a peel from the start, instead of not in the first hours.
+    OCCLUSIVE_AT_ONCE,
+    /// Never occlusive ointment after a peel, instead of not in the first hours.
+    NEVER_OCCLUSIVE,
+    /// Salicylic is left on, as its maker says, instead of a cool rinse at 5 min.
+    SALICYLIC_LEFT_ON,
+    /// Extraction after the peel, instead of none.
+    EXTRACTION_AFTER_PEEL,
+    /// Shields over the eyes, instead of pads.
+    EYE_SHIELDS,
+    /// Pads trimmed to leave the under-eye free, instead of whole ones.
+    TRIMMED_EYE_PADS,
+    /// One pair of gloves, instead of two.
+    ONE_PAIR_OF_GLOVES,
+    /// Any sunscreen on the day, instead of mineral.
+    ANY_SUNSCREEN,
+    /// A setting mask that warms, instead of a cooling one.
+    SETTING_MASK_MAY_WARM,
+    /// Feather-light massage with a calming product, instead of never.
+    FEATHER_LIGHT_MASSAGE,
+    /// Pigment inhibitor the same day, instead of after the bland days.
+    INHIBITOR_THE_SAME_DAY
   }
 
   /// Shut until the supervising clinician opens them for the practice, once; some countries

@@ -11,6 +11,18 @@ import java.util.function.UnaryOperator;
 /// answer carries what it changes, the usual one changes nothing. A maker's instruction on a
 /// product comes before any of them.
 public enum PolicyQuestion {
+  DEGREASING(
+      "Degreasing",
+      usual("usual", "solvent wipe"),
+      option("acid", "acid prep lotion", p -> p.with(Choice.DEGREASE_BY_ACID_PREP)),
+      option("none", "none", p -> p.with(Choice.NO_DEGREASING))),
+  CLEANSE(
+      "Cleanse", option("once", "once", p -> p.with(Choice.CLEANSE_ONCE)), usual("twice", "twice")),
+  WATER(
+      "Water",
+      usual("cool", "cool"),
+      option("tepid", "tepid", p -> p.with(Choice.TEPID_WATER)),
+      option("warm", "warm, with a warning", p -> p.with(Choice.WARM_WATER))),
   THRESHOLDS(
       "Hold and stop lines of sensation",
       option("comfort", "comfort-led 4/6", p -> p.with(Thresholds.COMFORT_LED)),
@@ -38,6 +50,11 @@ public enum PolicyQuestion {
       usual("usual", "wait until calm"),
       option("other", "mild lactic, half the time", p -> p.with(Choice.MILD_LACTIC_AT_BARRIER))),
   REST("Rest after ending", option("0", "0", p -> p.withRestAtMost(0)), usual("1", "1 or less")),
+  NEUTRALISER(
+      "Neutraliser",
+      usual("bicarbonate", "bicarbonate 10 %"),
+      option("amino", "amino acid", p -> p.with(Choice.AMINO_ACID_NEUTRALISER)),
+      option("water", "water only", p -> p.with(Choice.WATER_NEUTRALISES))),
   MILD_AHA_ENDING(
       "Ending a mild AHA",
       usual("usual", "neutraliser"),
@@ -47,10 +64,23 @@ public enum PolicyQuestion {
       option("3", "3 h", p -> p.withNoWaterHours(3)),
       usual("8", "8 h"),
       option("12", "overnight", p -> p.withNoWaterHours(12))),
+  OCCLUSIVE(
+      "Occlusive ointment after",
+      usual("usual", "first hours no, then semi-occlusive"),
+      option("start", "from the start", p -> p.with(Choice.OCCLUSIVE_AT_ONCE)),
+      option("never", "never", p -> p.with(Choice.NEVER_OCCLUSIVE))),
+  SALICYLIC_RINSE(
+      "Salicylic",
+      usual("usual", "cool rinse at 5 min"),
+      option("left", "left on, by the maker's instruction", p -> p.with(Choice.SALICYLIC_LEFT_ON))),
   DERMAPLANING(
       "Dermaplaning with a peel",
       usual("usual", "not within 7 days"),
       option("other", "paired, adapted", p -> p.with(Choice.PEEL_AFTER_DERMAPLANING))),
+  EXTRACTION(
+      "Extraction after the peel",
+      usual("no", "no"),
+      option("yes", "yes", p -> p.with(Choice.EXTRACTION_AFTER_PEEL))),
   RETINOL(
       "Retinol add-on",
       usual("none", "none"),
@@ -74,6 +104,34 @@ public enum PolicyQuestion {
           "other",
           "LAC-10, LAC-30 or MAN-20 with clearance",
           p -> p.with(Choice.MILD_PEEL_IN_PREGNANCY))),
+  EYES(
+      "Eyes",
+      usual("pads", "pads"),
+      option("shields", "shields", p -> p.with(Choice.EYE_SHIELDS)),
+      option("trimmed", "pads trimmed, the under-eye free", p -> p.with(Choice.TRIMMED_EYE_PADS))),
+  GLOVES(
+      "Gloves",
+      option("one", "one pair", p -> p.with(Choice.ONE_PAIR_OF_GLOVES)),
+      usual("two", "two pairs")),
+  SUNSCREEN(
+      "Sunscreen on the day",
+      usual("mineral", "mineral"),
+      option("any", "any", p -> p.with(Choice.ANY_SUNSCREEN))),
+  MASK(
+      "Mask after",
+      usual("cooling", "cooling"),
+      option("setting", "a setting mask that warms", p -> p.with(Choice.SETTING_MASK_MAY_WARM))),
+  MASSAGE(
+      "Facial massage on treated skin",
+      usual("never", "never"),
+      option(
+          "feather",
+          "feather-light, with a calming product",
+          p -> p.with(Choice.FEATHER_LIGHT_MASSAGE))),
+  INHIBITOR_AFTER(
+      "Pigment inhibitor after a peel",
+      usual("bland", "after the bland days"),
+      option("same", "the same day", p -> p.with(Choice.INHIBITOR_THE_SAME_DAY))),
   PATCH_TEST(
       "Patch test",
       usual("usual", "every new family"),

@@ -281,17 +281,20 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   /// What formula and practice allow in one visit.
   static int cap(Formula formula, SelectionFacts facts) {
     Policies policies = facts.client().policies();
-    if (formula.family() == Family.JESSNER) {
-      // The policy goes past the library's own number; a label's cap is never passed.
-      return formula.label().version() > 0
-          ? Math.min(formula.layersMost(), policies.jessnerLayers())
-          : policies.jessnerLayers();
-    }
     boolean secondPass =
         Library.secondPassByPolicy(formula)
             && policies.chose(Policies.Choice.SECOND_SALICYLIC_PASS)
             && last(formula, facts).filter(PastPeel::wellTaken).isPresent();
-    return Math.max(secondPass ? 2 : 1, formula.layersMost());
+    return Math.max(secondPass ? 2 : 1, cap(formula, policies));
+  }
+
+  /// What formula and practice allow in one visit, whoever the client is.
+  public static int cap(Formula formula, Policies policies) {
+    if (formula.family() != Family.JESSNER) return formula.layersMost();
+    // The policy goes past the library's own number; a label's cap is never passed.
+    return formula.label().version() > 0
+        ? Math.min(formula.layersMost(), policies.jessnerLayers())
+        : policies.jessnerLayers();
   }
 
   private static Optional<PastPeel> last(Formula formula, SelectionFacts facts) {

@@ -49,6 +49,7 @@ public final class EndingSteps {
           plan.formula().ending() == Formula.Ending.LIFT_THEN_NEUTRALISE
               ? List.of(LIFT_GEL, COOL_WATER, PAT_DRY)
               : COOL;
+      case LEFT_ON -> ended.inTrouble() ? ENDED_EARLY : List.of(LEAVE_AS_IT_IS, FAN);
       case COMPRESS -> List.of(COMPRESS, LIFT_WITH_COMPRESS, PAT_DRY);
     };
   }

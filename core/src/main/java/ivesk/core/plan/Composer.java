@@ -1,0 +1,209 @@
+package ivesk.core.plan;
+
+import ivesk.core.formula.Formula;
+import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Choice;
+import ivesk.core.product.BaseIn;
+import ivesk.core.product.CareProduct;
+import ivesk.core.product.CareProduct.Filter;
+import ivesk.core.product.CareProduct.NeverOn;
+import ivesk.core.product.CareProduct.Thermal;
+import ivesk.core.product.Role;
+import ivesk.core.product.Timing;
+import ivesk.core.screening.Restriction.Care;
+import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/// Writes the steps of a run where no protocol does: from formula, skin, policy, region and the
+/// limits of the day. Common practice, no source.
+public final class Composer {
+  private final Setting setting;
+  private final Region region;
+  private final List<Step> steps = new ArrayList<>();
+
+  private Composer(Setting setting, Region region) {
+    this.setting = setting;
+    this.region = region;
+  }
+
+  /// @param setting with the client whose plan it is
+  public static List<Step> steps(TreatmentPlan plan, Setting setting) {
+    Composer composer = new Composer(setting, plan.region());
+    composer.ready();
+    composer.stage(plan);
+    plan.addOn().ifPresent(composer::addOn);
+    composer.after(plan.formula());
+    return List.copyOf(composer.steps);
+  }
+
+  private void ready() {
+    act("look-1", Act.LOOK_1);
+    use("cleanse-1", StepKind.CLEANSE, Role.CLEANSER);
+    if (!chose(Choice.CLEANSE_ONCE)) use("cleanse-2", StepKind.CLEANSE, Role.CLEANSER);
+    act("look-2", Act.LOOK_2);
+    prep();
+    if (region == Region.FACE || region == Region.EYE_CONTOUR) {
+      use("barrier", StepKind.GUARD, Role.BARRIER);
+      act("eyes", eyes(setting.policies()));
+    }
+  }
+
+  /// By policy; what is excluded or ruled out today is replaced by a plain wipe.
+  private void prep() {
+    if (chose(Choice.NO_DEGREASING)) return;
+    Role role = chose(Choice.DEGREASE_BY_ACID_PREP) ? Role.ACID_PREP : Role.SOLVENT_WIPE;
+    Optional<CareProduct> product = product(role);
+    boolean ruledOut =
+        setting.care(Care.Kind.NO_SOLVENT)
+            || product.isEmpty()
+            || product
+                .get()
+                .acids()
+                .flatMap(acid -> acid.substance().stream())
+                .anyMatch(setting.limits().excluded()::contains);
+    if (ruledOut) {
+      act("prep", Act.PLAIN_WIPE);
+    } else {
+      use("prep", StepKind.PREP, role);
+    }
+  }
+
+  private void stage(TreatmentPlan plan) {
+    Formula formula = plan.formula();
+    Step acid =
+        Step.of("acid", StepKind.ACID, new What.Peel(formula.code()))
+            .on(inFull(plan.zones()))
+            .amount(Math.round(plan.layer().ml() * 10) / 10.0)
+            .layers(plan.layersPlanned(), plan.layersAtMost())
+            .with(StepGate.A);
+    steps.add(plan.contactLimit().map(time -> acid.with(Timing.of(time))).orElse(acid));
+    ending(plan);
+    act("rest", Act.ASK_TO_REST);
+  }
+
+  /// The whole region needs no list.
+  private List<Zone> inFull(List<Zone> zones) {
+    return zones.equals(Zone.inOrder(region)) ? List.of() : zones;
+  }
+
+  private void ending(TreatmentPlan plan) {
+    Formula formula = plan.formula();
+    switch (plan.takeOff()) {
+      case COMPRESS -> act("ending", Act.COMPRESS_LIFT);
+      case COOL_WATER -> act("ending", Act.COOL_RINSE);
+      case LEFT_ON -> act("ending", Act.LEFT_AS_IT_IS);
+      case BY_FORMULA -> {
+        switch (formula.ending()) {
+          case NEUTRALISE -> neutralise(plan);
+          case LIFT_THEN_NEUTRALISE -> {
+            act("lift", Act.LIFT_GEL);
+            neutralise(plan);
+          }
+          case RINSE, COOL_RINSE -> act("ending", Act.COOL_RINSE);
+          case DAMP_PADS, COOL_PADS -> act("ending", Act.DAMP_PADS);
+          case WIPE_THEN_COOL_RINSE -> {
+            act("wipe", Act.WIPE_PASTE);
+            act("ending", Act.COOL_RINSE);
+          }
+          case SELF_LIMITING -> act("ending", Act.LEFT_AS_IT_IS);
+          case FROST_IS_THE_END -> act("ending", Act.COLD_COMPRESSES);
+          case NONE -> {}
+        }
+      }
+    }
+  }
+
+  /// Twice what the layers at most need, counted up to whole units.
+  private void neutralise(TreatmentPlan plan) {
+    CareProduct product = neutraliser(setting);
+    Step step = Step.of("ending", StepKind.ENDING, new What.Use(product.code()));
+    steps.add(
+        product
+            .base()
+            .flatMap(base ->
+                base.unitsFor(
+                    Ledger.protons(plan.formula(), plan.layer()).times(2.0 * plan.layersAtMost()),
+                    product.dose()))
+            .map(units -> step.amount(Math.ceil(units)))
+            .orElse(step));
+  }
+
+  private void addOn(AddOn addOn) {
+    steps.add(
+        Step.of("add-on", StepKind.ACID, new What.Peel(addOn.formula().code())).with(StepGate.B));
+  }
+
+  private void after(Formula formula) {
+    if (!staysAsItIs(formula, setting)) {
+      use("cream", StepKind.PRODUCT, Role.MOISTURISER);
+      if (region == Region.FACE) {
+        use("eye-care", StepKind.PRODUCT, Role.EYE_CARE);
+        use("lip-care", StepKind.PRODUCT, Role.LIP_CARE);
+      }
+      use("sunscreen", StepKind.SUNSCREEN, Role.SUNSCREEN);
+    }
+    act("leaving", Act.LEAVING_CHECK);
+  }
+
+  /// What ends by itself, or is left on: no water and no product for the policy's hours.
+  static boolean staysAsItIs(Formula formula, Setting setting) {
+    return formula.ending() == Formula.Ending.SELF_LIMITING
+        || TakeOff.leftOn(formula, setting.policies());
+  }
+
+  /// What covers the eyes, by policy.
+  static Act eyes(Policies policies) {
+    if (policies.chose(Choice.EYE_SHIELDS)) return Act.EYE_SHIELDS;
+    return policies.chose(Choice.TRIMMED_EYE_PADS) ? Act.TRIMMED_EYE_PADS : Act.EYE_PADS;
+  }
+
+  /// The practice's neutraliser, by policy bicarbonate or an amino acid.
+  static CareProduct neutraliser(Setting setting) {
+    boolean amino = setting.policies().chose(Choice.AMINO_ACID_NEUTRALISER);
+    return setting.catalogue().products().stream()
+        .filter(product -> product.base().isPresent())
+        .filter(product -> {
+          BaseIn.Kind kind = product.base().get().kind();
+          return amino
+              ? kind == BaseIn.Kind.ARGININE || kind == BaseIn.Kind.OTHER_AMINO_ACID
+              : kind == BaseIn.Kind.BICARBONATE;
+        })
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private boolean chose(Choice choice) {
+    return setting.policies().chose(choice);
+  }
+
+  private void act(String id, Act act) {
+    steps.add(Step.of(id, act));
+  }
+
+  /// The first product of a role that suits region and limits; the line stays out where there is
+  /// none.
+  private void use(String id, StepKind kind, Role role) {
+    product(role)
+        .ifPresent(product -> {
+          Step step = Step.of(id, kind, new What.Use(product.code()));
+          steps.add(step.amount(product.usual(region)));
+        });
+  }
+
+  private Optional<CareProduct> product(Role role) {
+    Predicate<CareProduct> suits =
+        product ->
+            product.role() == role
+                && product.regions().contains(region)
+                && !(region == Region.EYE_CONTOUR
+                    && product.neverOn().contains(NeverOn.EYE_CONTOUR))
+                && product.thermal() != Thermal.WARMS
+                && product.filter() != Filter.CHEMICAL
+                && !product.fragrance();
+    return setting.catalogue().products().stream().filter(suits).findFirst();
+  }
+}

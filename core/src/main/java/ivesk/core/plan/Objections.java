@@ -1,0 +1,69 @@
+package ivesk.core.plan;
+
+import ivesk.core.plan.Objection.Severity;
+import ivesk.core.selection.Appointment;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/// What there is to say to the lines of a visit, or of a protocol by itself.
+public final class Objections {
+  private Objections() {}
+
+  /// The script of one region in its setting.
+  public record Run(Script script, Setting setting) {}
+
+  /// @param runs in the order in which they are done
+  /// @param slot booked; empty where nothing is
+  /// @return by line, the most severe first
+  public static List<Objection> of(List<Run> runs, Optional<Duration> slot) {
+    List<Objection> found = new ArrayList<>();
+    for (int i = 0; i < runs.size(); i++) {
+      ScriptRules.Sight sight =
+          new ScriptRules.Sight(
+              runs.get(i).script(),
+              runs.get(i).setting(),
+              runs.subList(0, i),
+              i == runs.size() - 1 ? slot.filter(time -> minutes(runs) > time.toMinutes()) : none(),
+              minutes(runs));
+      List<Objection> ofRun = new ArrayList<>();
+      for (ScriptRules.Rule rule : ScriptRules.ALL) {
+        for (ScriptRules.Found said : rule.says().apply(sight)) {
+          ofRun.add(
+              new Objection(
+                  rule.id(),
+                  rule.severity(),
+                  i,
+                  said.line().step().id(),
+                  said.words(),
+                  said.swap(),
+                  rule.source()));
+        }
+      }
+      List<String> order = runs.get(i).script().steps().stream().map(Step::id).toList();
+      ofRun.sort(
+          Comparator.comparingInt((Objection o) -> order.indexOf(o.step()))
+              .thenComparing(Objection::severity, Comparator.reverseOrder()));
+      found.addAll(ofRun);
+    }
+    return List.copyOf(found);
+  }
+
+  private static Optional<Duration> none() {
+    return Optional.empty();
+  }
+
+  /// Of the appointment: all steps and the spare time, begun minutes counted.
+  public static long minutes(List<Run> runs) {
+    Duration steps =
+        runs.stream().map(run -> run.script().length()).reduce(Duration.ZERO, Duration::plus);
+    return (steps.plus(Appointment.SPARE).toSeconds() + 59) / 60;
+  }
+
+  /// Whether a plan may be kept as it is.
+  public static boolean mayBeKept(List<Objection> objections) {
+    return objections.stream().noneMatch(o -> o.severity() == Severity.SHUT);
+  }
+}

@@ -1,0 +1,103 @@
+package ivesk.core.plan;
+
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Shelf;
+import ivesk.core.practice.Policies;
+import ivesk.core.product.Catalogue;
+import ivesk.core.screening.Limits;
+import ivesk.core.screening.Restriction.Care;
+import ivesk.core.selection.Selection;
+import ivesk.core.selection.SelectionFacts;
+import ivesk.core.skin.Areas;
+import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Region;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/// What a script is judged in: the practice, and the client where there is one.
+///
+/// @param day on which it is done
+/// @param client empty for a protocol by itself
+public record Setting(
+    Policies policies,
+    Catalogue catalogue,
+    Shelf shelf,
+    Areas areas,
+    LocalDate day,
+    Optional<OfClient> client) {
+
+  /// @param facts for the region of the script
+  /// @param rack what is open for this client on the day
+  /// @param allergies in the client's words, free text
+  public record OfClient(SelectionFacts facts, Selection rack, String allergies) {}
+
+  /// Of a grown-up body whose measures nobody knows.
+  private static final Areas USUAL = new Areas(BodySurface.UNKNOWN_M2, 35, Map.of());
+
+  public static Setting of(Policies policies, Catalogue catalogue, Shelf shelf, LocalDate day) {
+    return new Setting(policies, catalogue, shelf, USUAL, day, Optional.empty());
+  }
+
+  public static Setting of(SelectionFacts facts, Catalogue catalogue, String allergies) {
+    return new Setting(
+        facts.client().policies(),
+        catalogue,
+        facts.client().shelf(),
+        facts.areas(),
+        facts.client().peelDate(),
+        Optional.of(new OfClient(facts, Selection.choose(facts), allergies)));
+  }
+
+  public Script script(Region region, List<Step> steps) {
+    return Script.of(region, steps, catalogue, shelf, areas);
+  }
+
+  /// Of the day; none where there is no client.
+  public Limits limits() {
+    return client
+        .map(c -> c.facts().screening().limits())
+        .orElseGet(() -> Limits.combine(List.of()));
+  }
+
+  boolean care(Care.Kind kind) {
+    return limits().care().contains(kind);
+  }
+
+  /// The longest that a formula may stay on; for a client within the limits of the day.
+  ///
+  /// @return empty where the formula has no minutes, or may not be used for as long as a minute
+  Optional<Duration> most(Formula formula) {
+    return client.isPresent()
+        ? Selection.plannedContact(formula, client.get().facts())
+        : formula.mostContact();
+  }
+
+  /// The most layers in a visit; for a client within the limits of the day.
+  int mostLayers(Formula formula) {
+    return client
+        .map(c -> Planning.mostLayers(formula, c.facts()))
+        .orElse(Selection.cap(formula, policies));
+  }
+
+  DepthClass depth(Script.Line stage, Region region) {
+    Formula formula = stage.formula().orElseThrow();
+    Optional<Duration> contact = contact(stage);
+    int layers = stage.step().layers();
+    return client.isPresent()
+        ? limits().depth(formula, contact, layers, region)
+        : Depth.of(formula, contact, layers);
+  }
+
+  /// Planned on the skin; the formula's first time where none is written.
+  static Optional<Duration> contact(Script.Line stage) {
+    Formula formula = stage.formula().orElseThrow();
+    return formula.mostContact().isEmpty()
+        ? Optional.empty()
+        : stage.step().timing().planned().or(formula::firstContact);
+  }
+}
