@@ -346,3 +346,37 @@ export const AFTER_PRODUCTS = {
   EYE_AND_LIP_CARE: "Eye and lip care",
   MINERAL_SUNSCREEN: "Mineral sunscreen 50",
 } as const;
+
+export const STEP_KINDS = {
+  LOOK: "look",
+  REMOVE: "remove",
+  CLEANSE: "cleanse",
+  PREP: "prep",
+  GUARD: "guard",
+  ACID: "acid",
+  ENDING: "ending",
+  REST: "rest",
+  TOOL: "tool",
+  MASK: "mask",
+  PRODUCT: "product",
+  SUNSCREEN: "sunscreen",
+  LEAVING_CHECK: "leaving check",
+} as const;
+
+export const STEP_GATES = {
+  A: "gate A",
+  B: "gate B",
+  C: "gate C",
+} as const;
+
+export const SEVERITIES = {
+  NOTE: "note",
+  MIND: "mind",
+  SHUT: "shut",
+} as const;
+
+export const PACK_FAULTS = {
+  EMPTY: "not in stock",
+  OUT_OF_DATE: "out of date",
+  OPEN_TOO_LONG: "open too long",
+} as const;

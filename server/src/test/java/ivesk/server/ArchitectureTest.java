@@ -34,6 +34,7 @@ class ArchitectureTest {
           "practice",
           "skin",
           "formula",
+          "product",
           "screening",
           "selection",
           "plan",
@@ -100,6 +101,7 @@ class ArchitectureTest {
           "visit",
           "skin",
           "formula",
+          "product",
           "screening",
           "selection",
           "plan",
@@ -186,6 +188,7 @@ class ArchitectureTest {
             Map.entry("visit", Set.of("visit")),
             Map.entry("skin", Set.of("consult", "product_kind")),
             Map.entry("formula", Set.of("product", "lot")),
+            Map.entry("product", Set.of("care_product", "care_lot")),
             Map.entry(
                 "screening",
                 Set.of(
@@ -196,7 +199,9 @@ class ArchitectureTest {
                     "patch_test",
                     "patch_test_read",
                     "outside_peel")),
-            Map.entry("plan", Set.of("visit_plan", "plan_zone", "plan_stage")),
+            Map.entry(
+                "plan",
+                Set.of("visit_plan", "plan_zone", "plan_stage", "protocol", "visit_script")),
             Map.entry("treatment", Set.of("treatment", "treatment_event")));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();

@@ -38,6 +38,18 @@ class RetiredConnectionsTest {
           Map.entry(
               "CLIENT_NAME_PART",
               "INSERT INTO client_name_part SELECT FALSE, 2, 'part', id FROM client LIMIT 1"),
+          Map.entry(
+              "CARE_PRODUCT",
+              "INSERT INTO care_product (code, version, label, saved_at, saved_by)"
+                  + " VALUES ('OWN-1', 1, '{}' FORMAT JSON, CURRENT_TIMESTAMP, 'ines')"),
+          Map.entry(
+              "CARE_LOT",
+              "INSERT INTO care_lot (id, code, number, expires, units, units_left)"
+                  + " VALUES (RANDOM_UUID(), 'CREAM', 'A1', CURRENT_DATE, 10, 10)"),
+          Map.entry(
+              "VISIT_SCRIPT",
+              "INSERT INTO visit_script (visit_id, script, version, saved_at, saved_by)"
+                  + " SELECT id, '{}' FORMAT JSON, 1, CURRENT_TIMESTAMP, 'ines' FROM visit LIMIT 1"),
           Map.entry("TOUR", "INSERT INTO tour SELECT client_id, id FROM visit LIMIT 1"),
           Map.entry(
               "OUTSIDE_PEEL",

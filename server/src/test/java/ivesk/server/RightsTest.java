@@ -91,6 +91,23 @@ class RightsTest {
       DELETE /api/shelf/products/{code}
       POST /api/shelf/scan
       POST /api/shelf/scanner/{code}
+      GET /api/products
+      PUT /api/products
+      DELETE /api/products/{code}
+      PUT /api/products/packs/{id}
+      POST /api/products/scanner/{code}
+      GET /api/products/csv
+      POST /api/products/csv
+      POST /api/products/csv/preview
+      GET /api/protocols
+      GET /api/protocols/{id}
+      PUT /api/protocols/{id}
+      DELETE /api/protocols/{id}
+      GET /api/protocols/{id}/file
+      GET /api/protocols/{id}/versions/{version}
+      POST /api/protocols/reading
+      POST /api/scripts/judgement
+      GET /api/words/script
       PUT /api/product-kinds/{id}
       DELETE /api/product-kinds/{id}
       POST /api/clients/{clientId}/outside-peels

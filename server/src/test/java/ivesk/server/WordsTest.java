@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.plan.Objection.Severity;
+import ivesk.core.plan.StepGate;
+import ivesk.core.plan.StepKind;
+import ivesk.core.product.ProductLot;
 import ivesk.core.screening.Clearing;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Condition;
@@ -64,7 +68,11 @@ class WordsTest {
             + table("QUALITIES", Quality.values(), Quality::label)
             + table("RESPONSES", Response.values(), Response::label)
             + table("ENDING_STEPS", EndingStep.values(), EndingStep::words)
-            + table("AFTER_PRODUCTS", AfterProduct.values(), AfterProduct::label);
+            + table("AFTER_PRODUCTS", AfterProduct.values(), AfterProduct::label)
+            + table("STEP_KINDS", StepKind.values(), StepKind::label)
+            + table("STEP_GATES", StepGate.values(), StepGate::label)
+            + table("SEVERITIES", Severity.values(), Severity::label)
+            + table("PACK_FAULTS", ProductLot.Fault.values(), ProductLot.Fault::label);
     if (Boolean.getBoolean("ivesk.schema.write")) Files.writeString(FILE, words);
     assertThat(Files.readString(FILE))
         .as("stale: run mvn -pl core,web,server test -Divesk.schema.write=true")

@@ -55,21 +55,30 @@ public record BaseIn(
     }
   }
 
+  /// Of a base whose name says it; empty for the others.
+  public static Optional<MolarMass> molarMassOf(Kind kind) {
+    return switch (kind) {
+      case BICARBONATE -> Optional.of(Neutraliser.Base.BICARBONATE.molarMass());
+      case ARGININE -> Optional.of(Neutraliser.Base.ARGININE.molarMass());
+      case OTHER_AMINO_ACID, WATER_ONLY -> Optional.empty();
+    };
+  }
+
   /// @param percentWv 1 to 10, about its solubility
   public static BaseIn bicarbonate(double percentWv) {
-    return of(Kind.BICARBONATE, Neutraliser.Base.BICARBONATE.molarMass(), percentWv);
+    return of(Kind.BICARBONATE, molarMassOf(Kind.BICARBONATE), percentWv);
   }
 
   public static BaseIn arginine(double percentWv) {
-    return of(Kind.ARGININE, Neutraliser.Base.ARGININE.molarMass(), percentWv);
+    return of(Kind.ARGININE, molarMassOf(Kind.ARGININE), percentWv);
   }
 
   public static BaseIn aminoAcid(MolarMass molarMass, double percentWv) {
-    return of(Kind.OTHER_AMINO_ACID, molarMass, percentWv);
+    return of(Kind.OTHER_AMINO_ACID, Optional.of(molarMass), percentWv);
   }
 
-  private static BaseIn of(Kind kind, MolarMass molarMass, double percentWv) {
-    return new BaseIn(kind, Optional.of(molarMass), Strength.wv(percentWv), Optional.empty());
+  private static BaseIn of(Kind kind, Optional<MolarMass> molarMass, double percentWv) {
+    return new BaseIn(kind, molarMass, Strength.wv(percentWv), Optional.empty());
   }
 
   /// Protons that some units take up.

@@ -79,6 +79,22 @@ public record ScreeningFacts(
         shelf);
   }
 
+  /// The same client, for a peel elsewhere on the body.
+  public ScreeningFacts in(Region other) {
+    return new ScreeningFacts(
+        dateOfBirth,
+        skin,
+        answers,
+        pastPeels,
+        consents,
+        patchTests,
+        products,
+        other,
+        peelDate,
+        policies,
+        shelf);
+  }
+
   /// Full years on the day of the peel.
   public int age() {
     return Period.between(dateOfBirth, peelDate).getYears();

@@ -109,6 +109,7 @@ class DemoScenario implements ApplicationRunner {
   private final PlanService plans;
   private final Treatments treatments;
   private final DemoShelf shelf;
+  private final DemoProtocols protocols;
   private final PasswordEncoder passwords;
   private final Clock clock;
   private final DemoClock past;
@@ -125,6 +126,7 @@ class DemoScenario implements ApplicationRunner {
       PlanService plans,
       Treatments treatments,
       DemoShelf shelf,
+      DemoProtocols protocols,
       PasswordEncoder passwords,
       Clock clock) {
     this.practice = practice;
@@ -138,6 +140,7 @@ class DemoScenario implements ApplicationRunner {
     this.plans = plans;
     this.treatments = treatments;
     this.shelf = shelf;
+    this.protocols = protocols;
     this.passwords = passwords;
     this.clock = clock;
     this.past = new DemoClock(clock.getZone(), clock.instant());
@@ -183,6 +186,7 @@ class DemoScenario implements ApplicationRunner {
     casper();
     linnea();
     shelf.fill(day(0), INES);
+    protocols.write(INES);
   }
 
   /// Dry and dull at 71; signed two hours ago.

@@ -21,7 +21,7 @@ import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
-import ivesk.server.formula.CsvSheet.Row;
+import ivesk.server.app.CsvSheet.Row;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /// One field of a label. The list of them is what tables in and out, the form and the words of the
@@ -40,7 +41,7 @@ import tools.jackson.databind.JsonNode;
 /// @param help under the field of the form
 /// @param initial in the form of a new product
 /// @param options of a choice, those that a label may have
-record LabelColumn(
+public record LabelColumn(
     String field,
     String column,
     Group group,
@@ -53,7 +54,7 @@ record LabelColumn(
     List<Option> options,
     Optional<Function<Row, Object>> reader) {
 
-  enum Group {
+  public enum Group {
     IS("What it is"),
     HOLDS("What is in it"),
     USED("How it is used"),
@@ -65,12 +66,12 @@ record LabelColumn(
       this.label = label;
     }
 
-    String label() {
+    public String label() {
       return label;
     }
   }
 
-  enum Kind {
+  public enum Kind {
     TEXT,
     CODE,
     WHOLE,
@@ -81,10 +82,20 @@ record LabelColumn(
     /// Code of a shipped formula of the same family.
     SHIPPED,
     REGIONS,
-    COMPONENTS
+    COMPONENTS,
+    /// Any decimal number.
+    NUMBER,
+    /// Any of the options.
+    CHOICES,
+    /// Words, as many as there are.
+    WORDS,
+    /// Options, each with its percent where the label says.
+    ACTIVES,
+    /// A number for some of the regions.
+    BY_REGION
   }
 
-  record Option(String id, String label) {}
+  public record Option(String id, String label) {}
 
   static final List<LabelColumn> ALL =
       List.of(
@@ -153,12 +164,12 @@ record LabelColumn(
     return ALL.stream().map(LabelColumn::column).toList();
   }
 
-  private static LabelColumn of(String field, String column, Group group, Kind kind, String label) {
+  public static LabelColumn of(String field, String column, Group group, Kind kind, String label) {
     return new LabelColumn(
         field, column, group, kind, label, "", "", false, "", List.of(), Optional.empty());
   }
 
-  private static <E extends Enum<E>> LabelColumn choice(
+  public static <E extends Enum<E>> LabelColumn choice(
       String field,
       String column,
       Group group,
@@ -166,12 +177,7 @@ record LabelColumn(
       Class<E> type,
       Function<E, String> words,
       String initial) {
-    List<Option> options =
-        Arrays.stream(type.getEnumConstants())
-            .filter(constant -> constant != Formula.Use.OUT_OF_SCOPE)
-            .filter(constant -> constant != Formula.Ending.NONE)
-            .map(constant -> new Option(constant.name(), words.apply(constant)))
-            .toList();
+    List<Option> options = options(type, words);
     return new LabelColumn(
         field,
         column,
@@ -186,23 +192,48 @@ record LabelColumn(
         Optional.of(row -> row.one(column, type)));
   }
 
-  private LabelColumn must(String first) {
+  private static <E extends Enum<E>> List<Option> options(
+      Class<E> type, Function<E, String> words) {
+    return Arrays.stream(type.getEnumConstants())
+        .filter(constant -> constant != Formula.Use.OUT_OF_SCOPE)
+        .filter(constant -> constant != Formula.Ending.NONE)
+        .map(constant -> new Option(constant.name(), words.apply(constant)))
+        .toList();
+  }
+
+  /// One or several of some options.
+  public <E extends Enum<E>> LabelColumn from(Class<E> type, Function<E, String> words) {
+    return new LabelColumn(
+        field,
+        column,
+        group,
+        kind,
+        label,
+        unit,
+        help,
+        needed,
+        initial,
+        options(type, words),
+        Optional.of(row -> row.one(column, type)));
+  }
+
+  public LabelColumn must(String first) {
     return new LabelColumn(
         field, column, group, kind, label, unit, help, true, first, options, reader);
   }
 
-  private LabelColumn help(String words) {
+  public LabelColumn help(String words) {
     return new LabelColumn(
         field, column, group, kind, label, unit, words, needed, initial, options, reader);
   }
 
-  private LabelColumn in(String measure) {
+  public LabelColumn in(String measure) {
     return new LabelColumn(
         field, column, group, kind, label, measure, help, needed, initial, options, reader);
   }
 
   /// What a line of a table has here, as [Product] takes it; empty where it has nothing.
-  Optional<Object> read(Row row) {
+  public Optional<Object> read(Row row) {
     return switch (kind) {
       case TEXT, CODE -> Optional.of(row.text(column));
       case SHIPPED -> row.maybe(column).map(Object.class::cast);
@@ -210,7 +241,20 @@ record LabelColumn(
           needed ? Optional.of(row.number(column)) : row.whole(column).map(Object.class::cast);
       case DECIMAL -> row.decimal(column).map(value -> Ph.of(value).value());
       case FLAG -> Optional.of(row.yes(column));
-      case CHOICE -> Optional.of(reader.orElseThrow().apply(row));
+      case NUMBER ->
+          needed ? Optional.of(row.amount(column)) : row.decimal(column).map(Object.class::cast);
+      case CHOICE ->
+          needed
+              ? Optional.of(reader.orElseThrow().apply(row))
+              : row.maybe(column).map(_ -> reader.orElseThrow().apply(row));
+      case CHOICES -> Optional.of(parts(row).stream().map(this::option).toList());
+      case WORDS -> Optional.of(parts(row));
+      case ACTIVES -> Optional.of(parts(row).stream().map(this::active).toList());
+      case BY_REGION ->
+          Optional.of(
+              parts(row).stream()
+                  .map(this::figure)
+                  .collect(Collectors.toMap(Named::name, part -> part.figure().orElse(1.0))));
       case REGIONS -> Optional.of(regions(row));
       case COMPONENTS -> Optional.of(components(row));
     };
@@ -219,14 +263,30 @@ record LabelColumn(
   /// The cell of a table.
   ///
   /// @param value as on the wire
-  Object cell(JsonNode value) {
+  public Object cell(JsonNode value) {
     if (value.isMissingNode() || value.isNull()) return "";
     return switch (kind) {
       case TEXT, CODE, SHIPPED -> value.asString();
       case WHOLE, MINUTES -> value.asInt();
       case DECIMAL -> value.asDouble();
       case FLAG -> value.asBoolean();
+      case NUMBER -> value.asDouble();
       case CHOICE -> value.asString().toLowerCase(Locale.ROOT);
+      case CHOICES -> joined(value.valueStream().map(JsonNode::asString).map(LabelColumn::small));
+      case WORDS -> joined(value.valueStream().map(JsonNode::asString));
+      case ACTIVES ->
+          joined(
+              value
+                  .valueStream()
+                  .map(part ->
+                      small(part.get("active").asString())
+                          + (part.path("percent").isMissingNode()
+                              ? ""
+                              : " " + percent(part.get("percent").asDouble()))));
+      case BY_REGION ->
+          joined(
+              value.properties().stream()
+                  .map(part -> small(part.getKey()) + " " + percent(part.getValue().asDouble())));
       case REGIONS ->
           value
               .valueStream()
@@ -243,6 +303,60 @@ record LabelColumn(
                       + percent(part.get("percentWv").asDouble()))
               .collect(Collectors.joining(" + "));
     };
+  }
+
+  private List<String> parts(Row row) {
+    return Arrays.stream(row.text(column).split("\\+"))
+        .map(String::strip)
+        .filter(part -> !part.isEmpty())
+        .toList();
+  }
+
+  private static String small(String id) {
+    return id.toLowerCase(Locale.ROOT);
+  }
+
+  private static String joined(Stream<String> parts) {
+    return parts.sorted().collect(Collectors.joining(" + "));
+  }
+
+  private record Named(String name, Optional<Double> figure) {}
+
+  /// "lactic 3", or "lactic" alone.
+  private Named figure(String part) {
+    int gap = part.lastIndexOf(' ');
+    if (gap < 0) return new Named(option(part), Optional.empty());
+    try {
+      double figure = Double.parseDouble(part.substring(gap + 1).replace(',', '.'));
+      return new Named(option(part.substring(0, gap)), Optional.of(figure));
+    } catch (NumberFormatException e) {
+      return new Named(option(part), Optional.empty());
+    }
+  }
+
+  private Map<String, Object> active(String part) {
+    Named named = figure(part);
+    return named
+        .figure()
+        .<Map<String, Object>>map(percent -> Map.of("active", named.name(), "percent", percent))
+        .orElse(Map.of("active", named.name()));
+  }
+
+  private String option(String word) {
+    String id = word.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
+    return options.stream()
+        .map(Option::id)
+        .filter(id::equals)
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                column
+                    + " has '"
+                    + word
+                    + "'; allowed are "
+                    + options.stream()
+                        .map(option -> small(option.id()))
+                        .collect(Collectors.joining(", "))));
   }
 
   private List<Region> regions(Row row) {

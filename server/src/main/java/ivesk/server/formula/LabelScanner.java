@@ -1,7 +1,7 @@
 package ivesk.server.formula;
 
 /// A hand-held scanner of labels as the application meets it, real or simulated.
-interface LabelScanner {
+public interface LabelScanner {
 
   /// What it types for the bottle that is held before it.
   ///

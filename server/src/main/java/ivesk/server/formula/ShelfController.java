@@ -12,10 +12,10 @@ import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
+import ivesk.server.app.CsvTable.Preview;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
-import ivesk.server.formula.ShelfCsv.Preview;
 import ivesk.server.formula.ShelfCsv.Table;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import ivesk.server.practice.AccountStore;
@@ -126,33 +126,6 @@ class ShelfController {
   record RegionName(Region id, String label) {}
 
   record SubstanceName(Substance id, String label) {}
-
-  /// A field of a label, for the form and its words.
-  record ColumnView(
-      String field,
-      LabelColumn.Group group,
-      String groupLabel,
-      LabelColumn.Kind kind,
-      String label,
-      String unit,
-      String help,
-      boolean needed,
-      String initial,
-      List<LabelColumn.Option> options) {
-    static ColumnView of(LabelColumn column) {
-      return new ColumnView(
-          column.field(),
-          column.group(),
-          column.group().label(),
-          column.kind(),
-          column.label(),
-          column.unit(),
-          column.help(),
-          column.needed(),
-          column.initial(),
-          column.options());
-    }
-  }
 
   /// @param columns of a label, in their order
   /// @param mayOpen whether the account that asks may open what is restricted

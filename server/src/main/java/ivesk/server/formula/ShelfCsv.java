@@ -1,22 +1,20 @@
 package ivesk.server.formula;
 
-import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.server.app.BadInput;
-import ivesk.server.formula.CsvSheet.Fault;
-import ivesk.server.formula.CsvSheet.Reading;
-import ivesk.server.formula.CsvSheet.Row;
+import ivesk.server.app.CsvSheet;
+import ivesk.server.app.CsvSheet.Row;
+import ivesk.server.app.CsvTable;
+import ivesk.server.app.CsvTable.Effect;
+import ivesk.server.app.CsvTable.Line;
+import ivesk.server.app.CsvTable.Plan;
+import ivesk.server.app.CsvTable.Preview;
 import ivesk.server.formula.ShelfStore.KeptLot;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,7 +35,6 @@ class ShelfCsv {
           "months_after_opening",
           "volume_ml",
           "left_ml");
-  private static final int SHOWN = 200;
 
   private final ShelfService shelf;
   private final ShelfStore store;
@@ -53,30 +50,6 @@ class ShelfCsv {
     PRODUCTS,
     LOTS
   }
-
-  enum Effect {
-    NEW,
-    CHANGED,
-    SAME
-  }
-
-  /// @param what a line would do, and to what
-  record Line(long line, String code, String name, Effect effect) {}
-
-  /// What a table would do; nothing is written.
-  ///
-  /// @param rows lines read, without the header
-  /// @param shown the first of those that would write something
-  /// @param faults by line; while there is one, nothing is taken
-  record Preview(
-      Table table,
-      String separator,
-      long rows,
-      long fresh,
-      long changed,
-      long same,
-      List<Line> shown,
-      List<Fault> faults) {}
 
   String products() {
     return CsvSheet.write(LabelColumn.heads(), store.products().stream().map(this::cells).toList());
@@ -137,85 +110,22 @@ class ShelfCsv {
     };
   }
 
-  /// A table read, with what each line would do.
-  private record Plan<T>(Preview preview, List<T> writing) {
-    void requireWhole() {
-      if (preview.faults().isEmpty()) return;
-      Fault first = preview.faults().getFirst();
-      throw new BadInput(
-          "table",
-          Words.fill(
-              "%d of %d lines cannot be taken; line %d: %s",
-              preview.faults().size(), preview.rows(), first.line(), first.words()));
-    }
-  }
-
-  private static <T> Plan<T> plan(
-      Table table,
-      Reading<T> read,
-      Function<T, String> key,
-      Function<T, Effect> effect,
-      Function<T, Line> line) {
-    List<Fault> faults = new ArrayList<>(read.faults());
-    List<T> writing = new ArrayList<>();
-    List<Line> shown = new ArrayList<>();
-    Map<Effect, Long> counts = new HashMap<>();
-    Set<String> seen = new HashSet<>();
-    read.made()
-        .forEach((at, made) -> {
-          if (!seen.add(key.apply(made))) {
-            faults.add(new Fault(at, key.apply(made) + " stands in the table twice"));
-            return;
-          }
-          Effect does = effect.apply(made);
-          counts.merge(does, 1L, Long::sum);
-          if (does == Effect.SAME) return;
-          writing.add(made);
-          if (shown.size() < SHOWN) {
-            Line words = line.apply(made);
-            shown.add(new Line(at, words.code(), words.name(), does));
-          }
-        });
-    return new Plan<>(
-        new Preview(
-            table,
-            switch (read.separator()) {
-              case ';' -> "semicolon";
-              case '\t' -> "tab";
-              case '|' -> "bar";
-              default -> "comma";
-            },
-            read.lines(),
-            counts.getOrDefault(Effect.NEW, 0L),
-            counts.getOrDefault(Effect.CHANGED, 0L),
-            counts.getOrDefault(Effect.SAME, 0L),
-            shown,
-            CsvSheet.sorted(faults)),
-        writing);
-  }
-
   private Plan<Product> readProducts(String text) {
     Map<String, Product> known =
         store.products().stream().map(Product::of).collect(Collectors.toMap(Product::code, p -> p));
-    return plan(
-        Table.PRODUCTS,
+    return CsvTable.plan(
         BadInput.in("table", () -> CsvSheet.read(text, LabelColumn.heads(), this::product)),
         Product::code,
-        product -> effect(known.get(product.code()), product),
+        product -> CsvTable.effect(known.get(product.code()), product),
         product -> new Line(0, product.code(), product.name(), Effect.SAME));
   }
 
   private Plan<Lot> readLots(String text, Map<String, KeptLot> known) {
-    return plan(
-        Table.LOTS,
+    return CsvTable.plan(
         BadInput.in("table", () -> CsvSheet.read(text, LOT_COLUMNS, this::lot)),
         ShelfCsv::key,
-        lot -> effect(known.containsKey(key(lot)) ? known.get(key(lot)).lot() : null, lot),
+        lot -> CsvTable.effect(known.containsKey(key(lot)) ? known.get(key(lot)).lot() : null, lot),
         lot -> new Line(0, lot.formulaCode(), "lot " + lot.number(), Effect.SAME));
-  }
-
-  private static Effect effect(Object known, Object read) {
-    return known == null ? Effect.NEW : Objects.equals(known, read) ? Effect.SAME : Effect.CHANGED;
   }
 
   private Map<String, KeptLot> knownLots() {

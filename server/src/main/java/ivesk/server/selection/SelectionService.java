@@ -7,6 +7,7 @@ import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
+import ivesk.core.skin.Region;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.screening.ScreeningService;
@@ -35,7 +36,15 @@ public class SelectionService {
 
   /// Everything that selection reads of a visit.
   public SelectionFacts facts(UUID visitId) {
-    ScreeningFacts facts = screening.facts(visitId);
+    return facts(visitId, screening.facts(visitId));
+  }
+
+  /// As [#facts(UUID)], for a run elsewhere on the body.
+  public SelectionFacts facts(UUID visitId, Region region) {
+    return facts(visitId, screening.facts(visitId).in(region));
+  }
+
+  private SelectionFacts facts(UUID visitId, ScreeningFacts facts) {
     Screening outcome = screening.screen(visitId, facts);
     Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());

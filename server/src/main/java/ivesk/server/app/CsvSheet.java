@@ -1,4 +1,4 @@
-package ivesk.server.formula;
+package ivesk.server.app;
 
 import ivesk.core.Words;
 import java.io.IOException;
@@ -21,7 +21,7 @@ import org.apache.commons.csv.CSVRecord;
 
 /// A table as text: read with any usual separator, a byte order mark and decimal commas; written
 /// with commas and points (RFC 4180).
-final class CsvSheet {
+public final class CsvSheet {
   private static final char[] SEPARATORS = {',', ';', '\t', '|'};
   private static final int MOST_LINES = 20_000;
 
@@ -35,17 +35,17 @@ final class CsvSheet {
   /// What is wrong in a line; the file is then not taken at all.
   ///
   /// @param line as an editor counts them, from 1
-  record Fault(long line, String words) {}
+  public record Fault(long line, String words) {}
 
   /// @param line where the row starts
-  record Row(long line, Map<String, String> cells, boolean decimalComma) {
+  public record Row(long line, Map<String, String> cells, boolean decimalComma) {
 
-    String text(String column) {
+    public String text(String column) {
       String cell = cells.getOrDefault(column, "").strip();
       return GUARDED.matcher(cell).lookingAt() ? cell.substring(1) : cell;
     }
 
-    Optional<String> maybe(String column) {
+    public Optional<String> maybe(String column) {
       return Optional.of(text(column)).filter(cell -> !cell.isEmpty());
     }
 
@@ -54,7 +54,7 @@ final class CsvSheet {
           .orElseThrow(() -> new IllegalArgumentException(column + " is empty; it is needed"));
     }
 
-    Optional<Double> decimal(String column) {
+    public Optional<Double> decimal(String column) {
       return maybe(column)
           .map(cell -> {
             try {
@@ -65,7 +65,7 @@ final class CsvSheet {
           });
     }
 
-    Optional<Integer> whole(String column) {
+    public Optional<Integer> whole(String column) {
       return maybe(column)
           .map(cell -> {
             try {
@@ -77,17 +77,17 @@ final class CsvSheet {
           });
     }
 
-    int number(String column) {
+    public int number(String column) {
       needed(column);
       return whole(column).orElseThrow();
     }
 
-    double amount(String column) {
+    public double amount(String column) {
       needed(column);
       return decimal(column).orElseThrow();
     }
 
-    Optional<LocalDate> day(String column) {
+    public Optional<LocalDate> day(String column) {
       return maybe(column)
           .map(cell -> {
             try {
@@ -99,12 +99,12 @@ final class CsvSheet {
           });
     }
 
-    LocalDate date(String column) {
+    public LocalDate date(String column) {
       needed(column);
       return day(column).orElseThrow();
     }
 
-    boolean yes(String column) {
+    public boolean yes(String column) {
       String cell = text(column).toLowerCase(Locale.ROOT);
       return switch (cell) {
         case "yes", "true", "1" -> true;
@@ -114,11 +114,11 @@ final class CsvSheet {
       };
     }
 
-    <E extends Enum<E>> E one(String column, Class<E> type) {
+    public <E extends Enum<E>> E one(String column, Class<E> type) {
       return one(column, type, needed(column));
     }
 
-    static <E extends Enum<E>> E one(String column, Class<E> type, String cell) {
+    public static <E extends Enum<E>> E one(String column, Class<E> type, String cell) {
       String name = cell.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
       return Arrays.stream(type.getEnumConstants())
           .filter(constant -> constant.name().equals(name))
@@ -138,10 +138,10 @@ final class CsvSheet {
   }
 
   /// Rows made into things, and what could not be.
-  record Reading<T>(char separator, long lines, Map<Long, T> made, List<Fault> faults) {}
+  public record Reading<T>(char separator, long lines, Map<Long, T> made, List<Fault> faults) {}
 
   /// @param columns that the header must have, in any order
-  static <T> Reading<T> read(String text, List<String> columns, Function<Row, T> make) {
+  public static <T> Reading<T> read(String text, List<String> columns, Function<Row, T> make) {
     String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
     List<Fault> faults = new ArrayList<>();
     Map<Long, T> made = new LinkedHashMap<>();
@@ -226,7 +226,7 @@ final class CsvSheet {
     return best;
   }
 
-  static String write(List<String> columns, List<List<Object>> rows) {
+  public static String write(List<String> columns, List<List<Object>> rows) {
     StringBuilder text = new StringBuilder();
     try (CSVPrinter printer =
         new CSVPrinter(

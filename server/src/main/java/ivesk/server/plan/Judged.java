@@ -1,0 +1,173 @@
+package ivesk.server.plan;
+
+import ivesk.core.Words;
+import ivesk.core.formula.Formula;
+import ivesk.core.formula.Neutraliser;
+import ivesk.core.plan.Ledger;
+import ivesk.core.plan.Objection;
+import ivesk.core.plan.Objections;
+import ivesk.core.plan.Outline;
+import ivesk.core.plan.Script;
+import ivesk.core.product.CareProduct;
+import ivesk.core.quantity.Amount;
+import ivesk.core.quantity.Mass;
+import ivesk.core.skin.Region;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/// What there is to say to a script: its lines in words and time, its outline, acid against base,
+/// and the objections.
+///
+/// @param minutes of the whole, with the time to spare
+/// @param mayBeKept no line is shut
+record Judged(
+    List<RunView> runs,
+    long minutes,
+    Outline outline,
+    LedgerView ledger,
+    List<ObjectionView> objections,
+    boolean mayBeKept) {
+
+  record RunView(Region region, List<LineView> lines) {}
+
+  /// @param words what it is about
+  /// @param amount with its unit; empty where there is nothing to dose
+  /// @param length in the room
+  /// @param acidStep timed, counted and gated as an acid
+  /// @param mix powder to water, where it is mixed
+  record LineView(
+      String id,
+      String words,
+      String amount,
+      long startSeconds,
+      long lengthSeconds,
+      boolean acidStep,
+      String mix) {}
+
+  /// @param acidMmol of what must be neutralised, over all layers
+  /// @param baseMmol laid out for it
+  /// @param layersCovered of the stage that runs out of base first; empty where none needs it
+  /// @param salicylateShare of the yardstick, 0 and up
+  record LedgerView(
+      double acidMmol,
+      double baseMmol,
+      Optional<Double> ratio,
+      Optional<Integer> layersCovered,
+      double salicylateShare,
+      double resorcinolMg) {}
+
+  /// @param step that it concerns
+  record ObjectionView(
+      String rule,
+      Objection.Severity severity,
+      int run,
+      String step,
+      String words,
+      String source,
+      Optional<SwapView> swap) {}
+
+  record SwapView(String words, List<EditView> edits) {}
+
+  /// @param instead what stands in place of the step
+  record EditView(String step, List<StepFacts> instead) {}
+
+  static Judged of(List<Objections.Run> runs, Optional<Duration> slot, Optional<Double> weightKg) {
+    List<RunView> views = new ArrayList<>();
+    long at = 0;
+    for (Objections.Run run : runs) {
+      List<LineView> lines = new ArrayList<>();
+      for (Script.Line line : run.script().lines()) {
+        lines.add(line(line, at));
+        at += line.length().toSeconds();
+      }
+      views.add(new RunView(run.script().region(), lines));
+    }
+    List<Objection> objections = Objections.of(runs, slot);
+    return new Judged(
+        views,
+        Objections.minutes(runs),
+        Outline.of(runs, slot),
+        ledger(runs, weightKg),
+        objections.stream().map(Judged::view).toList(),
+        Objections.mayBeKept(objections));
+  }
+
+  private static LineView line(Script.Line line, long at) {
+    return new LineView(
+        line.step().id(),
+        line.words(),
+        amount(line),
+        at,
+        line.length().toSeconds(),
+        line.acidProduct() || line.formula().filter(Formula::peels).isPresent(),
+        line.product()
+            .flatMap(CareProduct::mix)
+            .map(mix -> {
+              Mass powder = Mass.g(line.step().amount().orElse(mix.powder().g()));
+              return Words.fill(
+                  "%.0f g powder to %.0f g water, %.0f °C",
+                  powder.g(), mix.waterFor(powder).g(), mix.waterC());
+            })
+            .orElse(""));
+  }
+
+  private static String amount(Script.Line line) {
+    if (line.formula().isPresent()) {
+      return line.formula().get().use() == Formula.Use.STAYS
+          ? ""
+          : Words.fill("%.1f mL a layer", line.layer().ml());
+    }
+    return line.product()
+        .map(product ->
+            product
+                .dose()
+                .words(
+                    line.step().amount().orElse(product.usual(line.zones().getFirst().region()))))
+        .orElse("");
+  }
+
+  private static LedgerView ledger(List<Objections.Run> runs, Optional<Double> weightKg) {
+    Ledger ledger = Ledger.of(runs.stream().map(Objections.Run::script).toList(), weightKg);
+    Optional<Integer> covered =
+        runs.stream()
+            .flatMap(run ->
+                run.script()
+                    .peels()
+                    .filter(stage -> Neutraliser.ends(stage.formula().orElseThrow()))
+                    .map(stage -> Ledger.of(run.script(), stage).layersCovered()))
+            .min(Integer::compare);
+    return new LedgerView(
+        ledger.acid().mmol(),
+        ledger.base().mmol(),
+        ratio(ledger.acid(), ledger.base()),
+        covered,
+        ledger.salicylate(),
+        ledger.resorcinol().mg());
+  }
+
+  private static Optional<Double> ratio(Amount acid, Amount base) {
+    return acid.mmol() == 0 ? Optional.empty() : Optional.of(base.mmol() / acid.mmol());
+  }
+
+  private static ObjectionView view(Objection objection) {
+    return new ObjectionView(
+        objection.rule(),
+        objection.severity(),
+        objection.run(),
+        objection.step(),
+        objection.words(),
+        objection.source().words(),
+        objection
+            .swap()
+            .map(swap ->
+                new SwapView(
+                    swap.words(),
+                    swap.edits().stream()
+                        .map(edit ->
+                            new EditView(
+                                edit.step(), edit.instead().stream().map(StepFacts::of).toList()))
+                        .toList())));
+  }
+}

@@ -1,0 +1,72 @@
+package ivesk.server.plan;
+
+import ivesk.core.plan.Objections;
+import ivesk.core.plan.Setting;
+import ivesk.core.plan.Step;
+import ivesk.core.skin.Region;
+import ivesk.server.client.ClientStore;
+import ivesk.server.product.CatalogueService;
+import ivesk.server.selection.SelectionService;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/// The scripts of visits, in the setting of their clients.
+@Service
+class ScriptService {
+  private final SelectionService selection;
+  private final CatalogueService catalogue;
+  private final VisitStore visits;
+  private final ClientStore clients;
+
+  ScriptService(
+      SelectionService selection,
+      CatalogueService catalogue,
+      VisitStore visits,
+      ClientStore clients) {
+    this.selection = selection;
+    this.catalogue = catalogue;
+    this.visits = visits;
+    this.clients = clients;
+  }
+
+  /// The steps of one region.
+  record Planned(Region region, List<Step> steps) {}
+
+  /// What there is to say to the runs of a visit.
+  Judged judge(UUID visitId, List<Planned> planned) {
+    return judged(visitId, runs(visitId, planned));
+  }
+
+  List<Objections.Run> runs(UUID visitId, List<Planned> planned) {
+    Map<Region, Setting> settings = new EnumMap<>(Region.class);
+    List<Objections.Run> runs = new ArrayList<>();
+    for (Planned run : planned) {
+      Setting setting = settings.computeIfAbsent(run.region(), r -> setting(visitId, r));
+      runs.add(new Objections.Run(setting.script(run.region(), run.steps()), setting));
+    }
+    return runs;
+  }
+
+  Judged judged(UUID visitId, List<Objections.Run> runs) {
+    Visit visit = visits.get(visitId);
+    return Judged.of(
+        runs,
+        Optional.of(Duration.ofMinutes(visit.minutes())),
+        clients.get(visit.clientId()).weightKg());
+  }
+
+  Setting setting(UUID visitId, Region region) {
+    return Setting.of(
+        selection.facts(visitId, region),
+        catalogue.catalogue(),
+        clients.get(visits.get(visitId).clientId()).allergies());
+  }
+}
