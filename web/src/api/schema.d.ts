@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_2"];
+        get: operations["words_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -205,7 +205,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_2"];
+        post: operations["read_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -477,7 +477,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_1"];
+        post: operations["read_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -636,9 +636,185 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save_2"];
+        put: operations["save_3"];
         post?: never;
         delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put: operations["save_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv_1"];
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/csv/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/packs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveLot_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/scanner/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["scanner_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["retire_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/protocols": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/protocols/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/protocols/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put: operations["keep_1"];
+        post?: never;
+        delete: operations["retire"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/protocols/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/protocols/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["version"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -654,6 +830,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scripts/judgement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["judge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -795,7 +987,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["view"];
+        get: operations["view_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -894,7 +1086,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["retire"];
+        delete: operations["retire_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1380,6 +1572,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/regions/{region}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["formulas"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/regions/{region}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/screening": {
         parameters: {
             query?: never;
@@ -1476,6 +1700,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/trolley/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["layOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visitId}/treatment": {
         parameters: {
             query?: never;
@@ -1499,7 +1755,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_1"];
+        get: operations["words_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1509,6 +1765,22 @@ export interface paths {
         trace?: never;
     };
     "/api/words/consult": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words/script": {
         parameters: {
             query?: never;
             header?: never;
@@ -1762,7 +2034,7 @@ export interface components {
         };
         Block: {
             /** @enum {string} */
-            kind: "PREP" | "ACID" | "ENDING" | "CARE";
+            kind: "PREP" | "ACID" | "ENDING" | "CARE" | "SPARE" | "GAP";
             label: string;
             /** Format: int64 */
             seconds: number;
@@ -1823,12 +2095,36 @@ export interface components {
         Cancelled: {
             why: string;
         };
+        CareProductKept: {
+            label: components["schemas"]["ProductLabel"];
+            /** Format: int32 */
+            over: number;
+        };
+        CareProductView: {
+            acidStep: boolean;
+            acids: string[];
+            label: components["schemas"]["ProductLabel"];
+            /** @enum {string} */
+            noPack?: "EMPTY" | "OUT_OF_DATE" | "OPEN_TOO_LONG";
+            packs: components["schemas"]["PackView"][];
+            roleLabel: string;
+            usual: string;
+            /** Format: int32 */
+            version: number;
+        };
         CareView: {
             /** Format: date-time */
             appliedAt?: string;
             /** @enum {string} */
             id: "CALMING_SERUM" | "BLAND_CREAM" | "EYE_AND_LIP_CARE" | "MINERAL_SUNSCREEN";
             label: string;
+        };
+        CatalogueView: {
+            columns: components["schemas"]["ColumnView"][];
+            products: components["schemas"]["CareProductView"][];
+            regions: components["schemas"]["RegionOption"][];
+            /** Format: date */
+            today: string;
         };
         Chain: {
             /** @enum {string} */
@@ -1929,13 +2225,11 @@ export interface components {
         };
         ColumnView: {
             field: string;
-            /** @enum {string} */
-            group: "IS" | "HOLDS" | "USED" | "DOES";
-            groupLabel: string;
+            group: string;
             help: string;
             initial: string;
             /** @enum {string} */
-            kind: "TEXT" | "CODE" | "WHOLE" | "DECIMAL" | "MINUTES" | "CHOICE" | "FLAG" | "SHIPPED" | "REGIONS" | "COMPONENTS";
+            kind: "TEXT" | "CODE" | "WHOLE" | "DECIMAL" | "MINUTES" | "CHOICE" | "FLAG" | "SHIPPED" | "REGIONS" | "COMPONENTS" | "NUMBER" | "CHOICES" | "WORDS" | "ACTIVES" | "BY_REGION";
             label: string;
             needed: boolean;
             options: components["schemas"]["Option"][];
@@ -2075,6 +2369,12 @@ export interface components {
             regions: components["schemas"]["RegionWords"][];
             stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
+        };
+        Contained: {
+            /** @enum {string} */
+            active: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "CITRIC" | "MALIC" | "TARTARIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN" | "RETINOL" | "RETINAL" | "PRESCRIBED_RETINOID" | "ASCORBIC_ACID" | "NEUTRAL_ASCORBATE" | "COPPER_PEPTIDE" | "HYDROQUINONE" | "OTHER_INHIBITOR" | "BENZOYL_PEROXIDE" | "SCRUB_GRAINS" | "LIDOCAINE" | "MENTHOL" | "NIACINAMIDE" | "PANTHENOL" | "ALLANTOIN" | "HYALURONIC" | "CERAMIDES";
+            /** Format: double */
+            percent?: number;
         };
         Corrected: {
             /** Format: date-time */
@@ -2354,6 +2654,13 @@ export interface components {
             source: string;
             working: string;
         };
+        From: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            version: number;
+        };
         GateADecided: {
             /** @enum {string} */
             choice: "KEEP" | "SHORTEN" | "STOP";
@@ -2363,6 +2670,12 @@ export interface components {
              * @enum {string}
              */
             type: "GateADecided";
+        };
+        GateOption: {
+            asks: string;
+            /** @enum {string} */
+            id: "A" | "B" | "C";
+            label: string;
         };
         GlogauWords: {
             /** @enum {string} */
@@ -2423,6 +2736,29 @@ export interface components {
             part: "INHERITED" | "REACTION" | "HABITS";
             question: string;
         };
+        Judged: {
+            /** @enum {string} */
+            depth?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            /** Format: int32 */
+            flakingFirst: number;
+            /** Format: int32 */
+            flakingLast: number;
+            ledger: components["schemas"]["LedgerView"];
+            mayBeKept: boolean;
+            /** Format: int64 */
+            minutes: number;
+            objections: components["schemas"]["ObjectionView"][];
+            outline: components["schemas"]["Outline"];
+            runs: components["schemas"]["ScriptRun"][];
+            stages: components["schemas"]["StageFigures"][];
+        };
+        KindOption: {
+            /** @enum {string} */
+            id: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
+            label: string;
+            /** Format: int32 */
+            seconds: number;
+        };
         Label: {
             bufferedInWater: boolean;
             doneWhen: string;
@@ -2462,8 +2798,8 @@ export interface components {
             why: string;
         };
         LaidOut: {
-            /** @enum {string} */
-            id: "FORMULA" | "GAUZE" | "ADD_ON" | "BICARBONATE" | "COMPRESSES" | "PADS" | "WATER" | "BARRIER" | "EYE_PADS" | "GLOVES" | "FAN" | "SALINE" | "AFTERCARE";
+            id: string;
+            mind: boolean;
             note: string;
             quantity: string;
             what: string;
@@ -2519,6 +2855,22 @@ export interface components {
              * @enum {string}
              */
             type: "LeavingChecked";
+        };
+        LedgerView: {
+            /** Format: double */
+            acidMmol: number;
+            /** Format: double */
+            baseMmol: number;
+            /** Format: int32 */
+            layersCovered?: number;
+            /** Format: double */
+            ratio?: number;
+            /** Format: double */
+            resorcinolMg: number;
+            /** Format: double */
+            salicylateShare: number;
+            /** Format: double */
+            salicylicG: number;
         };
         Line: {
             code: string;
@@ -2596,6 +2948,12 @@ export interface components {
             percentWv: number;
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
+        };
+        Mark: {
+            /** Format: int64 */
+            atSeconds: number;
+            /** @enum {string} */
+            gate: "A" | "B" | "C";
         };
         Measure: {
             /** Format: double */
@@ -2779,6 +3137,17 @@ export interface components {
             maySet: boolean;
             poisonCentre?: string;
         };
+        ObjectionView: {
+            rule: string;
+            /** Format: int32 */
+            run: number;
+            /** @enum {string} */
+            severity: "NOTE" | "MIND" | "SHUT";
+            source: string;
+            step: string;
+            swap?: components["schemas"]["Swapping"];
+            words: string;
+        };
         OneTimeCode: {
             code: string;
             username: string;
@@ -2802,6 +3171,10 @@ export interface components {
         OptionView: {
             id: string;
             label: string;
+        };
+        Outline: {
+            blocks: components["schemas"]["Block"][];
+            gates: components["schemas"]["Mark"][];
         };
         Outside: {
             higherBecause?: string;
@@ -2831,6 +3204,43 @@ export interface components {
             clinician?: components["schemas"]["AtTheSpot"];
             finding: string;
             reason: string;
+        };
+        PackKept: {
+            code: string;
+            /** Format: date */
+            expires: string;
+            /** Format: double */
+            left: number;
+            /** Format: int32 */
+            monthsAfterOpening?: number;
+            number: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: int32 */
+            over: number;
+            /** Format: double */
+            units: number;
+        };
+        PackView: {
+            /** Format: date */
+            expires: string;
+            /** @enum {string} */
+            fault?: "EMPTY" | "OUT_OF_DATE" | "OPEN_TOO_LONG";
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            left: number;
+            /** Format: int32 */
+            monthsAfterOpening?: number;
+            number: string;
+            /** Format: date */
+            opened?: string;
+            /** Format: double */
+            units: number;
+            /** Format: int32 */
+            version: number;
         };
         PartsAnswer: {
             made: components["schemas"]["Made"][];
@@ -2973,37 +3383,18 @@ export interface components {
             name: string;
             username: string;
         };
-        PlanKept: {
-            /** Format: int64 */
-            contactSeconds?: number;
-            /** Format: int32 */
-            layersAtMost?: number;
-            /** Format: int32 */
-            layersPlanned?: number;
-            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
-        };
         PlanStation: {
             /** Format: int32 */
             bookedMinutes: number;
-            chain?: components["schemas"]["Chain"];
-            course: components["schemas"]["Block"][];
-            /** Format: date */
-            flakingFrom: string;
-            /** Format: date */
-            flakingTo: string;
-            /** Format: double */
-            freeAcidPercent: number;
+            judged: components["schemas"]["Judged"];
             kept: boolean;
-            /** Format: int64 */
-            lengthMinutes: number;
-            /** Format: int32 */
-            mostLayersToday: number;
-            neutraliser?: components["schemas"]["NeutraliserView"];
+            laidOut: string[];
             plan: components["schemas"]["PlanView"];
             prep: components["schemas"]["Step"][];
-            salicylate?: components["schemas"]["Salicylate"];
-            then: components["schemas"]["StageView"][];
+            runs: components["schemas"]["RunFacts"][];
             trolley: components["schemas"]["LaidOut"][];
+            /** Format: int32 */
+            version: number;
         };
         PlanView: {
             addOn?: components["schemas"]["AddOnView"];
@@ -3075,7 +3466,7 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["OptionView"][];
             usual: string;
@@ -3102,8 +3493,6 @@ export interface components {
             same: number;
             separator: string;
             shown: components["schemas"]["Line"][];
-            /** @enum {string} */
-            table: "PRODUCTS" | "LOTS";
         };
         Product: {
             /** Format: int32 */
@@ -3186,8 +3575,98 @@ export interface components {
             actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
             name: string;
         };
+        ProductLabel: {
+            actives: components["schemas"]["Contained"][];
+            alcoholWet: boolean;
+            allergens: string[];
+            /** @enum {string} */
+            base?: "BICARBONATE" | "ARGININE" | "OTHER_AMINO_ACID" | "WATER_ONLY";
+            /** Format: double */
+            baseMmolPerUnit?: number;
+            /** Format: double */
+            baseMolarMass?: number;
+            /** Format: double */
+            basePercentWv?: number;
+            code: string;
+            doneSign: string;
+            /** @enum {string} */
+            filter: "NONE" | "MINERAL" | "CHEMICAL";
+            fragrance: boolean;
+            /** Format: int32 */
+            leastSeconds?: number;
+            /** Format: int32 */
+            liftSeconds?: number;
+            maker: string;
+            /** @enum {string} */
+            measure: "ML" | "G";
+            /** Format: int32 */
+            mostSeconds?: number;
+            name: string;
+            neverOn: ("EYE_CONTOUR" | "LID" | "LIP" | "BROKEN_SKIN")[];
+            occlusive: boolean;
+            /** Format: double */
+            ph?: number;
+            /** Format: int32 */
+            plannedSeconds?: number;
+            /** Format: double */
+            powderG?: number;
+            regions: ("FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS")[];
+            /** @enum {string} */
+            role: "MAKE_UP_REMOVER" | "CLEANSER" | "ACID_WASH" | "SOLVENT_WIPE" | "ACID_PREP" | "BARRIER" | "NEUTRALISER" | "COMPRESS" | "TONER" | "SERUM" | "MASK" | "MOISTURISER" | "EYE_CARE" | "LIP_CARE" | "SUNSCREEN" | "FINISHER" | "HOME_CARE";
+            /** Format: int32 */
+            setsSeconds?: number;
+            /** @enum {string} */
+            thermal: "NEITHER" | "WARMS" | "COOLS";
+            /** @enum {string} */
+            unit: "PUMP" | "DROP" | "PAD" | "AMPOULE" | "SCOOP" | "ML" | "GRAM";
+            /** Format: double */
+            unitAmount: number;
+            usualUnits: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            waterC?: number;
+            /** Format: double */
+            waterG?: number;
+        };
+        ProductTable: {
+            text: string;
+        };
         Proof: {
             password: string;
+        };
+        ProtocolLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            keptAt: string;
+            keptBy: string;
+            /** Format: int64 */
+            mind: number;
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            regionLabel: string;
+            /** Format: int64 */
+            shut: number;
+            /** Format: int32 */
+            steps: number;
+            /** Format: int32 */
+            version: number;
+        };
+        ProtocolText: {
+            text: string;
+        };
+        ProtocolView: {
+            /** Format: uuid */
+            id: string;
+            retired: boolean;
+            sheet: components["schemas"]["Sheet"];
+            /** Format: int32 */
+            version: number;
+            versions: components["schemas"]["VersionLine"][];
         };
         QualityTold: {
             /** @enum {string} */
@@ -3266,7 +3745,17 @@ export interface components {
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
         };
+        RegionFormula: {
+            code: string;
+            name: string;
+            why?: string;
+        };
         RegionName: {
+            /** @enum {string} */
+            id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            label: string;
+        };
+        RegionOption: {
             /** @enum {string} */
             id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             label: string;
@@ -3275,6 +3764,12 @@ export interface components {
             /** @enum {string} */
             id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             label: string;
+        };
+        RegionZones: {
+            /** @enum {string} */
+            id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            label: string;
+            zones: components["schemas"]["ZoneOption"][];
         };
         Reply: {
             answer: string;
@@ -3306,6 +3801,22 @@ export interface components {
             label: string;
             rights: string[];
         };
+        RuleWords: {
+            id: string;
+            /** @enum {string} */
+            severity: "NOTE" | "MIND" | "SHUT";
+            source: string;
+            when: string;
+        };
+        RunAsked: {
+            formula: string;
+        };
+        RunFacts: {
+            protocol?: components["schemas"]["From"];
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            steps: components["schemas"]["StepFacts"][];
+        };
         RunningView: {
             advice: string;
             alarm?: string;
@@ -3323,12 +3834,6 @@ export interface components {
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: uuid */
             treatmentId: string;
-        };
-        Salicylate: {
-            /** Format: double */
-            grams: number;
-            /** Format: double */
-            share: number;
         };
         Scan: {
             text: string;
@@ -3371,6 +3876,31 @@ export interface components {
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             regionLabel: string;
             returning: boolean;
+        };
+        ScriptLine: {
+            acidStep: boolean;
+            amount: string;
+            id: string;
+            /** Format: int64 */
+            lengthSeconds: number;
+            mix: string;
+            /** Format: int64 */
+            startSeconds: number;
+            words: string;
+        };
+        ScriptRun: {
+            lines: components["schemas"]["ScriptLine"][];
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+        };
+        ScriptWords: {
+            gates: components["schemas"]["GateOption"][];
+            kinds: components["schemas"]["KindOption"][];
+            /** Format: int32 */
+            mostSteps: number;
+            regions: components["schemas"]["RegionZones"][];
+            rules: components["schemas"]["RuleWords"][];
+            whats: components["schemas"]["WhatOption"][];
         };
         SelectionQuestion: {
             areasCm2?: {
@@ -3426,6 +3956,17 @@ export interface components {
             rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "ERASE" | "PEOPLE")[];
             started: boolean;
             zone: string;
+        };
+        Sheet: {
+            name: string;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            steps: components["schemas"]["StepFacts"][];
+        };
+        SheetKept: {
+            /** Format: int32 */
+            over: number;
+            sheet: components["schemas"]["Sheet"];
         };
         ShelfItem: {
             aboveSalonFigure: boolean;
@@ -3549,12 +4090,27 @@ export interface components {
             /** Format: int64 */
             timeout?: number;
         };
-        StageView: {
-            addOn: boolean;
+        StageFigures: {
+            /** Format: double */
+            areaCm2: number;
             code: string;
-            how: string;
+            /** @enum {string} */
+            depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            /** Format: double */
+            freeAcidPercent: number;
+            /** Format: double */
+            layerMl: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: double */
+            mgPerCm2: number;
             name: string;
-            zones: string[];
+            /** Format: double */
+            percentWv: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: int32 */
+            run: number;
         };
         StationView: {
             answer: string;
@@ -3585,6 +4141,42 @@ export interface components {
              */
             type: "StepDone";
         };
+        StepEdit: {
+            instead: components["schemas"]["StepFacts"][];
+            step: string;
+        };
+        StepFacts: {
+            /** @enum {string} */
+            act?: "LOOK_1" | "LOOK_2" | "PHOTOS" | "PLAIN_WIPE" | "DRY" | "EYE_PADS" | "TRIMMED_EYE_PADS" | "EYE_SHIELDS" | "BLOT" | "LIFT_GEL" | "WIPE_PASTE" | "COOL_RINSE" | "DAMP_PADS" | "COMPRESS_LIFT" | "COLD_COMPRESSES" | "LEFT_AS_IT_IS" | "ASK_TO_REST" | "FAN" | "EXTRACTION" | "LANCET_EXTRACTION" | "HIGH_FREQUENCY" | "STEAM" | "HOT_TOWEL" | "WARM_WATER" | "EXERCISE" | "SCRUB" | "BRUSH" | "SHAVE" | "BLADE" | "MASSAGE" | "LEAVING_CHECK";
+            /** Format: double */
+            amount?: number;
+            applicator: string;
+            doneSign: string;
+            /** @enum {string} */
+            gate?: "A" | "B" | "C";
+            id: string;
+            /** @enum {string} */
+            kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
+            /** Format: int32 */
+            layers: number;
+            /** Format: int32 */
+            layersAtMost: number;
+            /** Format: int32 */
+            leastSeconds?: number;
+            /** Format: int32 */
+            mostSeconds?: number;
+            peel?: string;
+            /** Format: int32 */
+            plannedSeconds?: number;
+            product?: string;
+            said: string;
+            /** Format: int32 */
+            spreadSeconds?: number;
+            strokes: string;
+            /** @enum {string} */
+            who: "THERAPIST" | "CLINICIAN";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         StepView: {
             /** Format: date-time */
             doneAt?: string;
@@ -3594,6 +4186,12 @@ export interface components {
             label: string;
             /** @enum {string} */
             together: "AT_THE_DOOR" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "GUARDED";
+        };
+        StepsKept: {
+            /** Format: int32 */
+            over: number;
+            runs: components["schemas"]["RunFacts"][];
+            whole: boolean;
         };
         StingTest: {
             /** Format: int32 */
@@ -3631,6 +4229,10 @@ export interface components {
             id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
             label: string;
         };
+        Swapping: {
+            edits: components["schemas"]["StepEdit"][];
+            words: string;
+        };
         TakenBack: {
             /** Format: uuid */
             event: string;
@@ -3639,6 +4241,9 @@ export interface components {
              * @enum {string}
              */
             type: "TakenBack";
+        };
+        Tick: {
+            laidOut: boolean;
         };
         TileView: {
             aboveSalonFigure: boolean;
@@ -3697,6 +4302,11 @@ export interface components {
              * @enum {string}
              */
             type: "TimerArmed";
+        };
+        ToJudge: {
+            runs: components["schemas"]["RunFacts"][];
+            /** Format: uuid */
+            visit?: string;
         };
         TodayView: {
             /** Format: date */
@@ -3757,7 +4367,7 @@ export interface components {
             /** Format: int32 */
             stop: number;
             /** @enum {string} */
-            takeOff: "BY_FORMULA" | "COOL_WATER" | "COMPRESS";
+            takeOff: "BY_FORMULA" | "COOL_WATER" | "LEFT_ON" | "COMPRESS";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
@@ -3844,6 +4454,14 @@ export interface components {
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
         };
+        VersionLine: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            retired: boolean;
+            /** Format: int32 */
+            version: number;
+        };
         VisitView: {
             /** Format: int32 */
             age: number;
@@ -3893,6 +4511,27 @@ export interface components {
             /** @enum {string} */
             substance: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
         };
+        WhatOption: {
+            acidStep: boolean;
+            /** @enum {string} */
+            act?: "LOOK_1" | "LOOK_2" | "PHOTOS" | "PLAIN_WIPE" | "DRY" | "EYE_PADS" | "TRIMMED_EYE_PADS" | "EYE_SHIELDS" | "BLOT" | "LIFT_GEL" | "WIPE_PASTE" | "COOL_RINSE" | "DAMP_PADS" | "COMPRESS_LIFT" | "COLD_COMPRESSES" | "LEFT_AS_IT_IS" | "ASK_TO_REST" | "FAN" | "EXTRACTION" | "LANCET_EXTRACTION" | "HIGH_FREQUENCY" | "STEAM" | "HOT_TOWEL" | "WARM_WATER" | "EXERCISE" | "SCRUB" | "BRUSH" | "SHAVE" | "BLADE" | "MASSAGE" | "LEAVING_CHECK";
+            code: string;
+            /** @enum {string} */
+            kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
+            kindLabel: string;
+            label: string;
+            /** Format: int32 */
+            layersMost: number;
+            peel?: string;
+            /** Format: int32 */
+            plannedSeconds?: number;
+            product?: string;
+            regions: ("FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS")[];
+            unit: string;
+            usual: {
+                [key: string]: number;
+            };
+        };
         WhiteningSeen: {
             /** @enum {string} */
             grade: "NONE" | "CRYSTALS" | "F1" | "F2" | "F3" | "F4";
@@ -3932,6 +4571,11 @@ export interface components {
             type: "ZoneEnded";
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        ZoneOption: {
+            /** @enum {string} */
+            id: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+            label: string;
         };
         ZoneReached: {
             /**
@@ -3994,7 +4638,7 @@ export interface operations {
             };
         };
     };
-    words_2: {
+    words_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4250,7 +4894,7 @@ export interface operations {
             };
         };
     };
-    read_2: {
+    read_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4683,7 +5327,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4914,7 +5558,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "MILD_AHA_ENDING" | "NO_WATER" | "DERMAPLANING" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };
@@ -4955,7 +5599,7 @@ export interface operations {
             };
         };
     };
-    save_2: {
+    save_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5001,6 +5645,347 @@ export interface operations {
             };
         };
     };
+    view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    save_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CareProductKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    csv_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductTable"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    preview_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductTable"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    saveLot_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    scanner_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScannedLabel"];
+                };
+            };
+        };
+    };
+    retire_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatalogueView"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProtocolLine"][];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProtocolText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProtocolView"];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProtocolView"];
+                };
+            };
+        };
+    };
+    retire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProtocolLine"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProtocolView"];
+                };
+            };
+        };
+    };
     screen: {
         parameters: {
             query?: never;
@@ -5021,6 +6006,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["VerdictView"];
+                };
+            };
+        };
+    };
+    judge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToJudge"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Judged"];
                 };
             };
         };
@@ -5223,7 +6232,7 @@ export interface operations {
             };
         };
     };
-    view: {
+    view_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5411,7 +6420,7 @@ export interface operations {
             };
         };
     };
-    retire: {
+    retire_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6185,9 +7194,55 @@ export interface operations {
             };
             cookie?: never;
         };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
+        };
+    };
+    formulas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RegionFormula"][];
+                };
+            };
+        };
+    };
+    compose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            };
+            cookie?: never;
+        };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanKept"];
+                "application/json": components["schemas"]["RunAsked"];
             };
         };
         responses: {
@@ -6197,7 +7252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PlanStation"];
+                    "*/*": components["schemas"]["RunFacts"];
                 };
             };
         };
@@ -6352,6 +7407,59 @@ export interface operations {
             };
         };
     };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepsKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
+        };
+    };
+    layOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tick"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
+                };
+            };
+        };
+    };
     open_1: {
         parameters: {
             query?: never;
@@ -6374,7 +7482,7 @@ export interface operations {
             };
         };
     };
-    words_1: {
+    words_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6394,7 +7502,7 @@ export interface operations {
             };
         };
     };
-    words: {
+    words_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6410,6 +7518,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ConsultWords"];
+                };
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScriptWords"];
                 };
             };
         };

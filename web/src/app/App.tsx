@@ -19,6 +19,9 @@ const Bench = lazy(() => import("../formula/Bench"));
 const Shelf = lazy(() => import("../formula/Shelf"));
 const DecisionTable = lazy(() => import("../practice/DecisionTable"));
 const Practice = lazy(() => import("../practice/Practice"));
+const Protocols = lazy(() => import("../plan/Protocols"));
+const Composer = lazy(() => import("../plan/Composer"));
+const Products = lazy(() => import("../product/Products"));
 const People = lazy(() => import("../practice/People"));
 const Health = lazy(() => import("../practice/Health"));
 const Self = lazy(() => import("../practice/Self"));
@@ -90,9 +93,12 @@ const router = createBrowserRouter([
           { path: "/clients", element: <Clients /> },
           { path: "/clients/:clientId", element: <Chart /> },
           { path: "/bench/:tool?", element: <Bench /> },
+          { path: "/shelf/products/:code?", element: <Products /> },
           { path: "/shelf/:code?", element: <Shelf /> },
           { path: "/practice", element: <Practice /> },
           { path: "/practice/decisions", element: <DecisionTable /> },
+          { path: "/practice/protocols", element: <Protocols /> },
+          { path: "/practice/protocols/:protocolId", element: <Composer /> },
           { path: "/practice/people", element: <People /> },
           { path: "/practice/health", element: <Health /> },
           { path: "/self", element: <Self /> },

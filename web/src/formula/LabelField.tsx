@@ -5,28 +5,29 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Controller, useFieldArray, useFormContext } from "react-hook-form";
-import type { LabelColumn, Region, Shelf } from "../api/types";
+import type { LabelColumn, Region } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { number } from "../parts/NumberField";
-import { type LabelDraft, type PartDraft, wrong } from "./labelDraft";
-import productFormStyles from "./ProductForm.module.css";
+import { type Choices, type LabelDraft, type PairDraft, type PartDraft, wrong } from "./labelDraft";
+import styles from "./LabelForm.module.css";
 
-const cx = classNames.bind(productFormStyles);
+const cx = classNames.bind(styles);
 
 /** One field of a label, as its column says. */
 export function LabelField({
   column,
-  shelf,
+  choices,
   family,
   fixed,
 }: {
   column: LabelColumn;
-  shelf: Shelf;
+  choices: Choices;
   family: string;
   fixed: boolean;
 }) {
   const { control } = useFormContext<LabelDraft>();
-  if (column.kind === "COMPONENTS") return <Parts shelf={shelf} />;
+  if (column.kind === "COMPONENTS") return <Parts choices={choices} />;
+  if (column.kind === "ACTIVES" || column.kind === "BY_REGION") return <Pairs column={column} />;
   return (
     <Controller
       control={control}
@@ -46,8 +47,20 @@ export function LabelField({
               <div className={cx("whole")}>
                 <Chips<Region>
                   label={label}
-                  options={shelf.regions}
+                  options={choices.regions}
                   chosen={field.value as Region[]}
+                  onChange={field.onChange}
+                />
+              </div>
+            );
+          case "CHOICES":
+            return (
+              <div className={cx("whole")}>
+                <span className="small soft">{label}</span>
+                <Chips
+                  label={label}
+                  options={column.options}
+                  chosen={field.value as string[]}
                   onChange={field.onChange}
                 />
               </div>
@@ -56,8 +69,10 @@ export function LabelField({
           case "SHIPPED":
             return (
               <TextField {...field} select label={label} helperText={column.help}>
-                {column.kind === "SHIPPED" && <MenuItem value="">none</MenuItem>}
-                {options(column, shelf, family).map((option) => (
+                {(column.kind === "SHIPPED" || !column.needed) && (
+                  <MenuItem value="">none</MenuItem>
+                )}
+                {options(column, choices, family).map((option) => (
                   <MenuItem key={option.id} value={option.id}>
                     {option.label}
                   </MenuItem>
@@ -82,7 +97,9 @@ export function LabelField({
                 slotProps={{
                   htmlInput: {
                     inputMode:
-                      column.kind === "TEXT" || column.kind === "CODE" ? "text" : "decimal",
+                      column.kind === "TEXT" || column.kind === "CODE" || column.kind === "WORDS"
+                        ? "text"
+                        : "decimal",
                   },
                 }}
               />
@@ -94,16 +111,69 @@ export function LabelField({
   );
 }
 
-function options(column: LabelColumn, shelf: Shelf, family: string) {
+function options(column: LabelColumn, choices: Choices, family: string) {
   return column.kind === "CHOICE"
     ? column.options
-    : shelf.items
-        .filter(({ version, label }) => version === 0 && label.family === family)
-        .map(({ label }) => ({ id: label.code, label: label.code }));
+    : choices.shipped
+        .filter((one) => one.family === family)
+        .map(({ code }) => ({ id: code, label: code }));
+}
+
+/** Some of the options, each with a number: actives with their percent, regions with their units. */
+function Pairs({ column }: { column: LabelColumn }) {
+  const { control } = useFormContext<Record<string, PairDraft[]>>();
+  const { fields, append, remove } = useFieldArray({ control, name: column.field });
+  const figure = column.kind === "ACTIVES" ? "%" : "units";
+  return (
+    <div className={cx("whole", "pairs")} role="group" aria-label={column.label}>
+      <span className="small soft">{column.label}</span>
+      {fields.map((pair, i) => (
+        <div key={pair.id} className={cx("parts")}>
+          <Controller
+            control={control}
+            name={`${column.field}.${i}.id`}
+            render={({ field }) => (
+              <TextField {...field} select label={`${column.label} ${i + 1}`}>
+                {column.options.map(({ id, label }) => (
+                  <MenuItem key={id} value={id}>
+                    {label}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          />
+          <Controller
+            control={control}
+            name={`${column.field}.${i}.figure`}
+            render={({ field }) => (
+              <TextField
+                {...field}
+                label={`${figure} ${i + 1}`}
+                error={field.value.trim() !== "" && number(field.value) === null}
+                slotProps={{ htmlInput: { inputMode: "decimal" } }}
+              />
+            )}
+          />
+          <Button
+            color="inherit"
+            onClick={() => remove(i)}
+            aria-label={`Take away, ${column.label} ${i + 1}`}
+          >
+            Take away
+          </Button>
+        </div>
+      ))}
+      <div>
+        <Button onClick={() => append({ id: column.options[0]!.id, figure: "" })}>
+          Add: {column.label.toLowerCase()}
+        </Button>
+      </div>
+    </div>
+  );
 }
 
 /** What is in it: substances with their strengths. */
-function Parts({ shelf }: { shelf: Shelf }) {
+function Parts({ choices }: { choices: Choices }) {
   const { control } = useFormContext<{ components: PartDraft[] }>();
   const { fields, append, remove } = useFieldArray({ control, name: "components" });
   return (
@@ -115,7 +185,7 @@ function Parts({ shelf }: { shelf: Shelf }) {
             name={`components.${i}.substance`}
             render={({ field }) => (
               <TextField {...field} select label={`Substance ${i + 1}`}>
-                {shelf.substances.map(({ id, label }) => (
+                {choices.substances.map(({ id, label }) => (
                   <MenuItem key={id} value={id}>
                     {label}
                   </MenuItem>

@@ -7,6 +7,7 @@ import { useNavigate, useParams } from "react-router";
 import type { Shelf as ShelfState, ShelfItem } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
+import { ShelfHalves } from "../parts/ShelfHalves";
 import { Strip } from "../parts/Strip";
 import { day, decimal, plural } from "../parts/words";
 import { CsvTables } from "./CsvTables";
@@ -47,6 +48,7 @@ export default function Shelf() {
             </Button>
             <Button onClick={() => setTables(true)}>Tables in and out</Button>
           </div>
+          <ShelfHalves />
           <p className="soft">
             The shipped formulas are read-only. A product of your own comes from its label, and the
             label comes before any of them.

@@ -52,8 +52,7 @@ const column = (
   kind,
   initial,
   needed,
-  group: "IS",
-  groupLabel: "What it is",
+  group: "What it is",
   label: field,
   unit: "",
   help: "",
@@ -98,16 +97,25 @@ const draft = (label?: Product) => draftOf(COLUMNS, label);
 
 describe("a label as it is typed", () => {
   it("is the same label when nothing was changed", () => {
-    expect(labelOf(COLUMNS, draft(GEL))).toEqual(GEL);
+    expect(labelOf<Product>(COLUMNS, draft(GEL))).toEqual(GEL);
   });
 
   it("takes minutes and decimal commas", () => {
     const typed = { ...draft(GEL), firstSeconds: "2,5", ph: "3,6", dwellSeconds: "0" };
-    expect(labelOf(COLUMNS, typed)).toMatchObject({ firstSeconds: 150, ph: 3.6, dwellSeconds: 0 });
+    expect(labelOf<Product>(COLUMNS, typed)).toMatchObject({
+      firstSeconds: 150,
+      ph: 3.6,
+      dwellSeconds: 0,
+    });
   });
 
   it("leaves out what is not printed", () => {
-    const label = labelOf(COLUMNS, { ...draft(GEL), ph: "", leastSeconds: " ", replaces: "" });
+    const label = labelOf<Product>(COLUMNS, {
+      ...draft(GEL),
+      ph: "",
+      leastSeconds: " ",
+      replaces: "",
+    });
     expect(label?.ph).toBeUndefined();
     expect(label?.leastSeconds).toBeUndefined();
     expect(label?.replaces).toBeUndefined();
@@ -122,11 +130,11 @@ describe("a label as it is typed", () => {
     { components: [{ substance: "LACTIC" as const, percent: "" }] },
     { firstSeconds: "2 min" },
   ])("is none yet with %o", (change) => {
-    expect(labelOf(COLUMNS, { ...draft(GEL), ...change })).toBeNull();
+    expect(labelOf<Product>(COLUMNS, { ...draft(GEL), ...change })).toBeNull();
   });
 
   it("starts empty, on the face", () => {
-    expect(labelOf(COLUMNS, draft())).toBeNull();
+    expect(labelOf<Product>(COLUMNS, draft())).toBeNull();
     expect(draft().regions).toEqual(["FACE"]);
   });
 });
@@ -138,7 +146,6 @@ describe("a table that comes in", () => {
   });
 
   const seen: CsvPreview = {
-    table: "PRODUCTS",
     separator: "semicolon",
     rows: 3,
     fresh: 1,

@@ -46,7 +46,10 @@ export function Ribbon({
   };
   top.feel = top.layers + LANES.layers + 8;
   top.looks = top.feel + LANES.feel + 6;
-  const height = top.looks + (unit === "clock" ? LANES.looks : 0) + 6;
+  const gates = model.gates ?? [];
+  const height = model.stepsOnly
+    ? top.steps + LANES.steps + (gates.length > 0 ? 28 : 8)
+    : top.looks + (unit === "clock" ? LANES.looks : 0) + 6;
   const feelY = scaleLinear([0, 10], [top.feel + LANES.feel, top.feel]);
   const points = readings(model);
   const reading = picked === null ? null : points[picked];
@@ -80,8 +83,8 @@ export function Ribbon({
           </g>
         ))}
         {withSteps && <Lane y={top.steps + 20} word="steps" />}
-        <Lane y={top.layers + 20} word="layers" />
-        <Lane y={top.feel + 32} word="feel" />
+        {!model.stepsOnly && <Lane y={top.layers + 20} word="layers" />}
+        {!model.stepsOnly && <Lane y={top.feel + 32} word="feel" />}
         {unit === "clock" && <Lane y={top.looks + 16} word="looks" />}
 
         {model.steps.map((step) => (
@@ -104,6 +107,27 @@ export function Ribbon({
             )}
           </g>
         ))}
+        {model.picked && (
+          <rect
+            x={x(model.picked.start)}
+            y={top.steps - 1}
+            width={Math.max(3, x(model.picked.end) - x(model.picked.start))}
+            height={LANES.steps + 2}
+            className={cx("picked")}
+          />
+        )}
+        {model.stepsOnly &&
+          gates.map((gate) => (
+            <g key={gate.label + gate.at}>
+              <path
+                d={`M${x(gate.at)} ${top.steps + 33} l6 7 l-6 7 l-6 -7 z`}
+                className={cx("gate")}
+              />
+              <text x={x(gate.at) + 10} y={top.steps + 45} className={cx("note")}>
+                {gate.label}
+              </text>
+            </g>
+          ))}
         {model.layers.map((layer) => {
           const unitHeight = LANES.layers / Math.max(1, model.layersMost, model.layers.length);
           return (
@@ -309,6 +333,7 @@ function readings(model: RibbonModel): { at: number; label: string }[] {
     })),
     ...model.looks,
     ...model.marks,
+    ...(model.gates ?? []),
   ].sort((a, b) => a.at - b.at);
 }
 

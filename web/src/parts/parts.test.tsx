@@ -206,11 +206,16 @@ describe("the ribbon", () => {
         stop: 8,
       },
       bookedMinutes: 45,
-      course: [
-        { label: "cleanse", kind: "PREP", startSeconds: 0, seconds: 600 },
-        { label: "JES-RF", kind: "ACID", startSeconds: 600, seconds: 480 },
-        { label: "after", kind: "CARE", startSeconds: 1080, seconds: 300 },
-      ],
+      judged: {
+        outline: {
+          blocks: [
+            { label: "cleanse", kind: "PREP", startSeconds: 0, seconds: 600 },
+            { label: "JES-RF", kind: "ACID", startSeconds: 600, seconds: 480 },
+            { label: "after", kind: "CARE", startSeconds: 1080, seconds: 300 },
+          ],
+          gates: [{ gate: "A", atSeconds: 600 }],
+        },
+      },
     } as unknown as PlanStation;
     const model = ribbonOfPlan(station);
     expect(model.to).toBe(2700);
@@ -219,5 +224,6 @@ describe("the ribbon", () => {
       [840, 1080],
     ]);
     expect(model.layerNote).toBe("2 layers, at most 3 · 2.8 mL · 1.00 mg/cm²");
+    expect(model.gates).toEqual([{ at: 600, label: "gate A" }]);
   });
 });

@@ -1,5 +1,5 @@
-import { REDNESS, SIGNS, WHITENING } from "../api/enumWords";
-import type { PlanStation, PlanView, Treatment } from "../api/types";
+import { REDNESS, SIGNS, STEP_GATES, WHITENING } from "../api/enumWords";
+import type { Judged, PlanStation, PlanView, Treatment } from "../api/types";
 import { zoneName } from "./words";
 
 /** Everything a ribbon draws; times in seconds from its zero. */
@@ -12,7 +12,7 @@ export interface RibbonModel {
     start: number;
     end: number;
     label: string;
-    kind: "prep" | "acid" | "ending" | "care";
+    kind: "prep" | "acid" | "ending" | "care" | "spare" | "gap";
   }[];
   layers: { start: number; end: number; number: number; planned: boolean }[];
   layerNote?: string;
@@ -32,11 +32,52 @@ export interface RibbonModel {
   /** `end`: where the acid came to its end. */
   marks: { at: number; label: string; end?: boolean }[];
   mgPerCm2PerLayer: number;
+  /** What must be answered, and before what. */
+  gates?: { at: number; label: string }[];
+  /** The line that is looked at. */
+  picked?: { start: number; end: number };
+  /** The lane of steps alone. */
+  stepsOnly?: boolean;
+}
+
+/** Some steps in outline: minutes from the chair. */
+export function ribbonOfSteps(
+  outline: Judged["outline"],
+  picked?: { start: number; end: number },
+): RibbonModel {
+  const last = outline.blocks.at(-1);
+  return {
+    from: 0,
+    to: Math.max(600, (last?.startSeconds ?? 0) + (last?.seconds ?? 0)),
+    steps: blocks(outline),
+    layers: [],
+    layersMost: 1,
+    feel: [],
+    hold: 0,
+    stop: 0,
+    bands: [],
+    looks: [],
+    marks: [],
+    mgPerCm2PerLayer: 0,
+    gates: outline.gates.map((gate) => ({ at: gate.atSeconds, label: STEP_GATES[gate.gate] })),
+    picked,
+    stepsOnly: true,
+  };
+}
+
+function blocks(outline: Judged["outline"]): RibbonModel["steps"] {
+  return outline.blocks.map((block) => ({
+    start: block.startSeconds,
+    end: block.startSeconds + block.seconds,
+    label: block.label,
+    kind: block.kind.toLowerCase() as "prep",
+  }));
 }
 
 /** A plan in outline: minutes from the chair. */
 export function ribbonOfPlan(station: PlanStation): RibbonModel {
-  const { plan, course } = station;
+  const { plan, judged } = station;
+  const course = judged.outline.blocks;
   const acid = course.find((block) => block.kind === "ACID");
   const start = acid?.startSeconds ?? 0;
   const end = start + (acid?.seconds ?? 0);
@@ -46,12 +87,7 @@ export function ribbonOfPlan(station: PlanStation): RibbonModel {
   return {
     from: 0,
     to: Math.max(station.bookedMinutes * 60, (last?.startSeconds ?? 0) + (last?.seconds ?? 0)),
-    steps: course.map((block) => ({
-      start: block.startSeconds,
-      end: block.startSeconds + block.seconds,
-      label: block.label,
-      kind: block.kind.toLowerCase() as "prep",
-    })),
+    steps: blocks(judged.outline),
     layers: Array.from({ length: plan.layersPlanned }, (_, i) => ({
       start: start + i * each,
       end,
@@ -68,6 +104,10 @@ export function ribbonOfPlan(station: PlanStation): RibbonModel {
     looks: [],
     marks: [],
     mgPerCm2PerLayer: plan.mgPerCm2PerLayer,
+    gates: judged.outline.gates.map((gate) => ({
+      at: gate.atSeconds,
+      label: STEP_GATES[gate.gate],
+    })),
   };
 }
 

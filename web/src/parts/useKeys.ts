@@ -17,8 +17,12 @@ function matches(on: string, event: KeyboardEvent): boolean {
   return on === "0-9" ? /^[0-9]$/.test(event.key) : event.key === on;
 }
 
-/** Lets the keys of a table do what it says; the first line that matches, and nothing else. */
-export function useKeys(table: KeyBinding[]) {
+/**
+ * Lets the keys of a table do what it says; the first line that matches, and nothing else.
+ *
+ * @param before of a screen that takes a key of the desk for itself
+ */
+export function useKeys(table: KeyBinding[], before = false) {
   useEffect(() => {
     function pressed(event: KeyboardEvent) {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -30,9 +34,10 @@ export function useKeys(table: KeyBinding[]) {
       );
       if (!line) return;
       event.preventDefault();
+      if (before) event.stopImmediatePropagation();
       line.does(event.key);
     }
-    window.addEventListener("keydown", pressed);
-    return () => window.removeEventListener("keydown", pressed);
-  }, [table]);
+    window.addEventListener("keydown", pressed, before);
+    return () => window.removeEventListener("keydown", pressed, before);
+  }, [table, before]);
 }

@@ -1,51 +1,31 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import { DEPTHS } from "../api/enumWords";
-import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useReducer, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
-import type { PlanKept, PlanStation, Zone } from "../api/types";
+import dayjs from "dayjs";
+import utc from "dayjs/plugin/utc";
+import { DEPTHS, SEVERITIES } from "../api/enumWords";
+import type { Judged, PlanStation, Run } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { figureOf, FIGURES } from "../parts/figures";
-import { FaceMap, type ZoneLook } from "../parts/FaceMap";
 import { Ribbon } from "../parts/Ribbon";
-import { ribbonOfPlan } from "../parts/ribbonModel";
-import { Stepper } from "../parts/Stepper";
+import { ribbonOfPlan, ribbonOfSteps } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
-import { clock, day, decimal, zoneName } from "../parts/words";
+import { day, decimal, plural } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
 import { todayQuery } from "../parts/today";
+import { judgedQuery, planQuery } from "./queries";
+import { begin, changed } from "./script";
+import { StepsOfVisit } from "./StepsOfVisit";
 import styles from "./Plan.module.css";
 
+dayjs.extend(utc);
 const cx = classNames.bind(styles);
 
-function planQuery(id: string) {
-  return queryOptions({
-    queryKey: ["visit", id, "plan"],
-    queryFn: async () => body(await api.GET("/api/visits/{id}/plan", { params: { path: { id } } })),
-  });
-}
-
+/** The visit as it will be done: its steps, the weeks before, the trolley, what it comes to. */
 export default function Plan({ visit }: StationProps) {
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const changed = useVisitChanged(visit.id);
   const plan = useQuery(planQuery(visit.id));
-  const isToday = useQuery(todayQuery).data?.today === visit.day;
-  const keep = useMutation({
-    mutationFn: async (kept: PlanKept) =>
-      body(
-        await api.PUT("/api/visits/{id}/plan", {
-          params: { path: { id: visit.id } },
-          body: kept,
-        }),
-      ),
-    onSuccess: async (station) => {
-      queries.setQueryData(planQuery(visit.id).queryKey, station);
-      await changed();
-    },
-  });
   if (!plan.data) {
     return (
       <main className="pad">
@@ -53,52 +33,154 @@ export default function Plan({ visit }: StationProps) {
       </main>
     );
   }
-  const station = plan.data;
+  const { data } = plan;
+  // Steps that somebody else changed meanwhile are shown anew; what is being written stays.
+  return <Planned key={`${data.version} ${data.plan.formulaCode}`} visit={visit} station={data} />;
+}
+
+function Planned({ visit, station }: StationProps & { station: PlanStation }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const visitChanged = useVisitChanged(visit.id);
+  const isToday = useQuery(todayQuery).data?.today === visit.day;
+  const [writing, change] = useReducer(changed, begin(station.runs));
+  const [steps, setSteps] = useState(false);
+  const [picked, setPicked] = useState<{ run: number; line: number }>({ run: 0, line: 0 });
+  const touched = writing.before.length > 0;
+  const fresh = useQuery({
+    ...judgedQuery(writing.runs, visit.id),
+    enabled: touched && writing.runs.every((run) => run.steps.length > 0),
+  });
+  const judged = (touched && fresh.data) || station.judged;
   const locked = visit.treatmentId !== undefined;
   const ready = `/visits/${visit.id}/ready`;
+  const keep = useMutation({
+    mutationFn: async () =>
+      body(
+        touched
+          ? await api.PUT("/api/visits/{id}/steps", {
+              params: { path: { id: visit.id } },
+              body: { runs: writing.runs, over: station.version, whole: true },
+            })
+          : await api.PUT("/api/visits/{id}/plan", { params: { path: { id: visit.id } } }),
+      ),
+    onSuccess: async (kept) => {
+      queries.setQueryData(planQuery(visit.id).queryKey, kept);
+      if (isToday) void navigate(ready);
+      await visitChanged("plan");
+    },
+  });
+  const line = lineAt(judged, writing.runs, picked);
   return (
     <main className={cx("plan")}>
       <section className={cx("plan-top")}>
-        <div className="row">
+        <div className="row wrap">
           <h1 className="grow">
-            {day(visit.startsAt)}, {station.lengthMinutes} of {station.bookedMinutes} minutes
+            {day(visit.startsAt)}, {judged.minutes} of {station.bookedMinutes} minutes
           </h1>
           <span className="soft">minutes from the chair</span>
+          {!locked && (
+            <Button aria-pressed={steps} onClick={() => setSteps(!steps)}>
+              {steps ? "Weeks before and trolley" : "Change the steps"}
+            </Button>
+          )}
         </div>
-        {station.lengthMinutes > station.bookedMinutes && (
-          <p className="warn">
-            {station.lengthMinutes - station.bookedMinutes} minutes longer than the slot booked.
-          </p>
-        )}
-        <Ribbon model={ribbonOfPlan(station)} unit="minutes" label="The visit in outline" />
+        <Ribbon
+          model={
+            steps || touched
+              ? ribbonOfSteps(
+                  judged.outline,
+                  steps && line
+                    ? { start: line.startSeconds, end: line.startSeconds + line.lengthSeconds }
+                    : undefined,
+                )
+              : ribbonOfPlan(station)
+          }
+          unit="minutes"
+          label="The visit in outline"
+        />
+        <Said
+          judged={judged}
+          runs={writing.runs}
+          onShow={(run, at) => {
+            setSteps(true);
+            setPicked({ run, line: at });
+          }}
+        />
       </section>
-      <div className={cx("columns", "plan-columns")}>
-        <Prep station={station} />
-        <Trolley station={station} />
-        <section className="side" aria-label="What it comes to">
-          <Figures station={station} />
-          <Edit station={station} locked={locked} busy={keep.isPending} onKeep={keep.mutate} />
-          <ErrorNote error={keep.error} />
-          <div className="foot">
-            {station.kept ? (
-              <Button variant="contained" onClick={() => void navigate(ready)}>
-                Go to Ready
-              </Button>
-            ) : (
-              <Button
-                variant="contained"
-                disabled={keep.isPending}
-                onClick={() =>
-                  keep.mutate({}, { onSuccess: () => isToday && void navigate(ready) })
-                }
-              >
-                {isToday ? "Keep and go to Ready" : "Keep plan"}
-              </Button>
-            )}
-          </div>
-        </section>
-      </div>
+      {steps ? (
+        <StepsOfVisit
+          visitId={visit.id}
+          writing={writing}
+          judged={judged}
+          picked={picked}
+          onPick={setPicked}
+          change={change}
+        >
+          <Figures station={station} judged={judged} date={visit.day} />
+          <ErrorNote error={keep.error ?? fresh.error} />
+          <Keep />
+        </StepsOfVisit>
+      ) : (
+        <div className={cx("columns", "plan-columns")}>
+          <Prep station={station} />
+          <Trolley station={station} visitId={visit.id} locked={locked} />
+          <section className="side" aria-label="What it comes to">
+            <Figures station={station} judged={judged} date={visit.day} />
+            <ErrorNote error={keep.error ?? fresh.error} />
+            <Keep />
+          </section>
+        </div>
+      )}
     </main>
+  );
+
+  function Keep() {
+    return (
+      <div className="foot">
+        {station.kept && !touched ? (
+          <Button variant="contained" onClick={() => void navigate(ready)}>
+            Go to Ready
+          </Button>
+        ) : (
+          <Button
+            variant="contained"
+            disabled={keep.isPending || !judged.mayBeKept}
+            onClick={() => keep.mutate()}
+          >
+            {isToday ? "Keep and go to Ready" : "Keep plan"}
+          </Button>
+        )}
+        {touched && (
+          <Button color="inherit" onClick={() => change({ type: "undo" })}>
+            Undo
+          </Button>
+        )}
+      </div>
+    );
+  }
+}
+
+function lineAt(judged: Judged, runs: Run[], picked: { run: number; line: number }) {
+  const id = runs[picked.run]?.steps[picked.line]?.id;
+  return judged.runs[picked.run]?.lines.find((line) => line.id === id);
+}
+
+/** What is objected to, in one place; the line itself has its swap. */
+function Said({ judged, runs, onShow }: { judged: Judged; runs: Run[]; onShow: () => void }) {
+  const said = judged.objections.filter((one) => one.severity !== "NOTE");
+  if (said.length === 0) return null;
+  const first = said.find((one) => one.severity === "SHUT") ?? said[0]!;
+  const line = runs[first.run]?.steps.findIndex((step) => step.id === first.step) ?? -1;
+  return (
+    <p className={cx("said")}>
+      <b className={first.severity === "SHUT" ? "end" : "warn"}>{SEVERITIES[first.severity]}</b>{" "}
+      line {line + 1}: {first.words}
+      {said.length > 1 && `, and ${plural(said.length - 1, "more")}`}.{" "}
+      <Button size="small" onClick={() => onShow(first.run, Math.max(0, line))}>
+        Show the line
+      </Button>
+    </p>
   );
 }
 
@@ -126,28 +208,42 @@ function Prep({ station }: { station: PlanStation }) {
   );
 }
 
-function Trolley({ station }: { station: PlanStation }) {
-  const [out, setOut] = useState<Set<string>>(new Set());
+function Trolley({
+  station,
+  visitId,
+  locked,
+}: {
+  station: PlanStation;
+  visitId: string;
+  locked: boolean;
+}) {
+  const queries = useQueryClient();
+  const tick = useMutation({
+    mutationFn: async ({ item, laidOut }: { item: string; laidOut: boolean }) =>
+      body(
+        await api.PUT("/api/visits/{id}/trolley/{item}", {
+          params: { path: { id: visitId, item } },
+          body: { laidOut },
+        }),
+      ),
+    onSuccess: (kept) => queries.setQueryData(planQuery(visitId).queryKey, kept),
+  });
+  const out = station.trolley.filter((thing) => station.laidOut.includes(thing.id)).length;
   return (
-    <section aria-label="Trolley">
-      <Strip title="Trolley" code={`${station.trolley.length} · ${out.size} laid out`} />
+    <section aria-label="Trolley" tabIndex={0}>
+      <Strip title="Trolley" code={`${station.trolley.length} · ${out} laid out`} />
+      <ErrorNote error={tick.error} />
       {station.trolley.map((thing) => (
         <label key={thing.id} className={cx("line", "thing")}>
           <input
             type="checkbox"
-            checked={out.has(thing.id)}
-            onChange={(e) =>
-              setOut((was) => {
-                const next = new Set(was);
-                if (e.target.checked) next.add(thing.id);
-                else next.delete(thing.id);
-                return next;
-              })
-            }
+            disabled={locked}
+            checked={station.laidOut.includes(thing.id)}
+            onChange={(e) => tick.mutate({ item: thing.id, laidOut: e.target.checked })}
           />
           <span>
             {thing.what}
-            <small className="soft">{thing.note}</small>
+            {thing.note && <small className={thing.mind ? "warn" : "soft"}>{thing.note}</small>}
           </span>
           <span className="value mono">{thing.quantity}</span>
         </label>
@@ -156,77 +252,65 @@ function Trolley({ station }: { station: PlanStation }) {
   );
 }
 
-function Figures({ station }: { station: PlanStation }) {
-  const { plan, neutraliser, salicylate } = station;
+function Figures({
+  station,
+  judged,
+  date,
+}: {
+  station: PlanStation;
+  judged: Judged;
+  date: string;
+}) {
+  const { plan } = station;
+  const { ledger } = judged;
+  const flakes = (days: number) => day(dayjs.utc(date).add(days, "day").format("YYYY-MM-DD"));
   return (
     <>
-      <Strip title="What it comes to" code={plan.depthLabel} />
-      <Line
-        label="free acid"
-        value={`${decimal(station.freeAcidPercent, 1)} %`}
-        note={
-          `${decimal(plan.percentWv, 0)} %` +
-          (plan.ph === undefined ? "" : ` at pH ${decimal(plan.ph, 1)}`)
-        }
-      />
-      <Line
-        label="on the skin"
-        value={`${decimal(plan.mgPerCm2PerLayer * plan.layersPlanned, 2)} mg/cm²`}
-        note={`${decimal(plan.layerMl, 1)} mL a layer on ${decimal(plan.areaCm2, 0)} cm²`}
-      />
-      {salicylate && (
+      <Strip title="What it comes to" code={judged.depth && DEPTHS[judged.depth]} />
+      {judged.stages.map((stage, i) => (
+        <Line
+          key={`${stage.run} ${stage.code} ${i}`}
+          label={judged.stages.length > 1 ? `${stage.code}, free acid` : "free acid"}
+          value={`${decimal(stage.freeAcidPercent, 1)} %`}
+          note={
+            `${decimal(stage.percentWv, 0)} %` +
+            (stage.ph === undefined ? "" : ` at pH ${decimal(stage.ph, 1)}`) +
+            `; ${decimal(stage.mgPerCm2, 2)} mg/cm² on the skin, ${decimal(stage.layerMl, 1)} mL a` +
+            ` layer on ${decimal(stage.areaCm2, 0)} cm²`
+          }
+        />
+      ))}
+      {ledger.salicylateShare > 0 && (
         <Line
           label="salicylate, of the yardstick"
-          value={`${decimal(salicylate.share * 100, 0)} %`}
-          note={`${decimal(salicylate.grams, 2)} g; above 25 % think twice, above 40 % shut`}
-          warn={salicylate.share > 0.25}
+          value={`${decimal(ledger.salicylateShare * 100, 0)} %`}
+          note={`${decimal(ledger.salicylicG, 2)} g; above 25 % think twice, above 40 % shut`}
+          warn={ledger.salicylateShare > 0.25}
         />
       )}
+      {ledger.resorcinolMg > 0 && (
+        <Line label="resorcinol carried" value={`${decimal(ledger.resorcinolMg, 0)} mg`} />
+      )}
       <Line
-        label="neutraliser"
-        value={neutraliser ? `${decimal(Math.ceil(neutraliser.layOutMl), 0)} mL` : "none"}
+        label="base laid out"
+        value={ledger.acidMmol > 0 ? `${decimal(ledger.baseMmol, 1)} mmol` : "none"}
         note={
-          neutraliser
-            ? `${decimal(neutraliser.volumeMl, 1)} mL of bicarbonate 10 % meets the acid; twice laid out`
-            : "it does not undo a frost"
+          ledger.acidMmol > 0
+            ? `${decimal(ledger.acidMmol, 1)} mmol of acid` +
+              (ledger.ratio === undefined ? "" : `: ${decimal(ledger.ratio, 1)} times by mole`)
+            : "no acid here is ended by base"
         }
+        warn={ledger.ratio !== undefined && ledger.ratio < 1}
       />
       <Line
         label="flaking"
         value={
-          station.flakingTo === station.flakingFrom
+          judged.flakingLast === 0
             ? "none"
-            : `${day(station.flakingFrom)} – ${day(station.flakingTo)}`
+            : `${flakes(judged.flakingFirst)} – ${flakes(judged.flakingLast)}`
         }
       />
       {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
-      <Then station={station} />
-    </>
-  );
-}
-
-/** Stages after the first, and what they make together. */
-function Then({ station }: { station: PlanStation }) {
-  if (!station.chain) return null;
-  return (
-    <>
-      <Strip title="Then, after gate B" code={DEPTHS[station.chain.depth]} />
-      {station.then.map((stage) => (
-        <Line
-          key={stage.code}
-          label={`${stage.code}, ${stage.name}`}
-          value=""
-          note={[stage.how, stage.zones.join(", ")].filter(Boolean).join("; ")}
-        />
-      ))}
-      {station.then.some((stage) => stage.addOn) && (
-        <p className="pad-small small soft">Settle puts the retinoid on once the skin is calm.</p>
-      )}
-      {station.then.some((stage) => !stage.addOn) && (
-        <p className="pad-small small soft">
-          Treat times the first acid. Time the other by hand and write it in the note.
-        </p>
-      )}
     </>
   );
 }
@@ -252,122 +336,3 @@ function Line({
     </div>
   );
 }
-
-/** Layers, time and zones by hand, within what the day allows. */
-function Edit({
-  station,
-  locked,
-  busy,
-  onKeep,
-}: {
-  station: PlanStation;
-  locked: boolean;
-  busy: boolean;
-  onKeep: (kept: PlanKept) => void;
-}) {
-  const { plan } = station;
-  const [choosing, setChoosing] = useState(false);
-  const now: PlanKept = {
-    layersPlanned: plan.layersPlanned,
-    layersAtMost: plan.layersAtMost,
-    contactSeconds: plan.contactSeconds,
-    zones: plan.zones,
-  };
-  const off = locked || busy;
-  function toggle(zone: Zone) {
-    const zones = plan.zones.includes(zone)
-      ? plan.zones.filter((z) => z !== zone)
-      : [...plan.zones, zone];
-    if (zones.length > 0) onKeep({ ...now, zones });
-  }
-  const looks: Partial<Record<Zone, ZoneLook>> = {};
-  const figure = figureOf(plan.zones[0]);
-  const zones = figure === "FACE" ? FACE_ZONES : (Object.keys(FIGURES[figure].paths) as Zone[]);
-  for (const zone of zones.filter((z) => figureOf(z) === figure)) {
-    const place = plan.zones.indexOf(zone);
-    looks[zone] = {
-      tint: place >= 0 ? 2 : 0,
-      text: place >= 0 ? String(place + 1) : undefined,
-      says: place >= 0 ? `number ${place + 1}` : "left out",
-    };
-  }
-  return (
-    <>
-      <Strip title="By hand" code={locked ? "the treatment is open" : "within the day’s limits"} />
-      {plan.contactSeconds !== undefined && (
-        <Stepper
-          label="contact limit"
-          value={clock(plan.contactSeconds * 1000)}
-          onLess={
-            off || plan.contactSeconds <= 60
-              ? undefined
-              : () => onKeep({ ...now, contactSeconds: plan.contactSeconds! - 15 })
-          }
-          onMore={
-            off ? undefined : () => onKeep({ ...now, contactSeconds: plan.contactSeconds! + 15 })
-          }
-        />
-      )}
-      <Stepper
-        label="layers"
-        value={
-          plan.layersPlanned === plan.layersAtMost
-            ? String(plan.layersPlanned)
-            : `${plan.layersPlanned}, at most ${plan.layersAtMost}`
-        }
-        onLess={
-          off || plan.layersPlanned <= 1
-            ? undefined
-            : () => onKeep({ ...now, layersPlanned: plan.layersPlanned - 1 })
-        }
-        onMore={
-          off || plan.layersPlanned >= station.mostLayersToday
-            ? undefined
-            : () =>
-                onKeep({
-                  ...now,
-                  layersPlanned: plan.layersPlanned + 1,
-                  layersAtMost: station.mostLayersToday,
-                })
-        }
-      />
-      <div className="line">
-        <span>zones, in order</span>
-        <span className="value">
-          <Button size="small" aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-            {plan.zones.length} zones
-          </Button>
-        </span>
-      </div>
-      {choosing && (
-        <div className={cx("zone-choice")}>
-          <FaceMap
-            zones={looks}
-            figure={figure}
-            onPick={off ? undefined : toggle}
-            crop="neck"
-            label="Zones of the plan; choose one to take it in or leave it out"
-          />
-          <p className="small soft">
-            {plan.zones.map((zone) => zoneName(zone)).join(", ")}.
-            {figure === "FACE" && " Eye contours need their own formula."}
-          </p>
-        </div>
-      )}
-    </>
-  );
-}
-
-const FACE_ZONES: Zone[] = [
-  "FOREHEAD",
-  "TEMPLE_RIGHT",
-  "CHEEK_RIGHT",
-  "JAW_RIGHT",
-  "TEMPLE_LEFT",
-  "CHEEK_LEFT",
-  "JAW_LEFT",
-  "CHIN",
-  "UPPER_LIP",
-  "GLABELLA",
-  "NOSE",
-];

@@ -37,6 +37,9 @@ function Details() {
           {practice.rooms.join(", ")} · {practice.zone}
         </p>
         <p className="row wrap">
+          <Button size="small" component={Link} to="/practice/protocols">
+            Protocols
+          </Button>
           {maySet && (
             <Button size="small" onClick={() => setEditing(true)}>
               Change

@@ -102,11 +102,28 @@ class EveryViewJourney extends Journey {
     browser.press("Edit");
     look("a client's form");
     leave();
-    for (String room : new String[] {"bench", "shelf", "shelf/SAL-20", "practice"}) {
+    for (String room :
+        new String[] {
+          "bench",
+          "shelf",
+          "shelf/SAL-20",
+          "shelf/products",
+          "shelf/products/MASK-SET",
+          "practice",
+          "practice/protocols",
+          "practice/protocols/5d8f7c10-0000-4000-8000-000000000001"
+        }) {
       browser.open("/" + room);
       Browser.settle(400);
       look(room);
     }
+    browser.keys("/");
+    browser.keys("lac");
+    look("a line being typed");
+    browser.open("/shelf/products");
+    browser.press("Add a product");
+    look("a product that is no peel");
+    leave();
   }
 
   private void stations() {
@@ -138,6 +155,12 @@ class EveryViewJourney extends Journey {
     look("Choose, numbers tried");
     show("Ishani Velloor", "plan");
     browser.see("BACK FROM THE DATE");
+    browser.press("Change the steps");
+    browser.see("From a protocol");
+    look("Plan, its steps");
+    browser.press("The line");
+    look("Plan, one line");
+    browser.press("Weeks before and trolley");
     look("Plan");
   }
 

@@ -35,10 +35,16 @@ class Pictures extends Journey {
     browser.open("/practice");
     browser.see("Where the schools differ");
     browser.picture("practice");
+    browser.open("/practice/protocols/5d8f7c10-0000-4000-8000-000000000001");
+    browser.see("counts as an acid step");
+    browser.picture("composer");
     show("Ishani Velloor", "choose");
     browser.picture("choose");
     show("Ishani Velloor", "plan");
     browser.picture("plan");
+    browser.press("Change the steps");
+    browser.see("From a protocol");
+    browser.picture("plan-steps");
     browser.open("/clients");
     browser.press("Oumar Belgrave");
     browser.see("Wed 4 Nov");

@@ -42,3 +42,13 @@ CREATE TABLE visit_script (
   saved_at TIMESTAMP WITH TIME ZONE NOT NULL,
   saved_by VARCHAR(40) NOT NULL REFERENCES account (username)
 );
+
+-- Millilitres of one layer, where the steps say so.
+ALTER TABLE visit_plan ADD COLUMN layer_ml DOUBLE PRECISION CHECK (layer_ml > 0);
+
+-- What lies on the trolley already.
+CREATE TABLE trolley_tick (
+  visit_id UUID        NOT NULL REFERENCES visit (id) ON DELETE CASCADE,
+  item     VARCHAR(40) NOT NULL,
+  PRIMARY KEY (visit_id, item)
+);

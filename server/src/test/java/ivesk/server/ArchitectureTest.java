@@ -201,7 +201,13 @@ class ArchitectureTest {
                     "outside_peel")),
             Map.entry(
                 "plan",
-                Set.of("visit_plan", "plan_zone", "plan_stage", "protocol", "visit_script")),
+                Set.of(
+                    "visit_plan",
+                    "plan_zone",
+                    "plan_stage",
+                    "protocol",
+                    "visit_script",
+                    "trolley_tick")),
             Map.entry("treatment", Set.of("treatment", "treatment_event")));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();

@@ -26,9 +26,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /// The application as a browser meets it, on a database of its own.
 class PracticeTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
   private static Practice practice;
 
   @BeforeAll
@@ -325,7 +329,13 @@ class PracticeTest {
     @Test
     void aPlanBeyondTheDayIsRefused() {
       String visit = "/api/visits/" + visitId("Ishani Velloor");
-      Answer answer = practice.put(visit + "/plan", "{\"contactSeconds\":900}");
+      JsonNode plan = practice.get(visit + "/plan").body();
+      ObjectNode body = JSON.createObjectNode().put("over", 0).put("whole", true);
+      body.set("runs", plan.get("runs").deepCopy());
+      for (JsonNode step : body.get("runs").get(0).get("steps")) {
+        if (step.hasNonNull("peel")) ((ObjectNode) step).put("plannedSeconds", 900);
+      }
+      Answer answer = practice.put(visit + "/steps", body.toString());
       assertThat(answer.status()).isEqualTo(400);
       assertThat(answer.detail()).contains("at most 180 s today");
     }
@@ -633,7 +643,7 @@ class PracticeTest {
   void theDescriptionInTheTreeIsTheServersOwn() throws IOException {
     Path file = Path.of("../web/src/api/openapi.json");
     JsonNode own = practice.get("/api/openapi").body();
-    ((tools.jackson.databind.node.ObjectNode) own).remove("servers");
+    ((ObjectNode) own).remove("servers");
     if (Boolean.getBoolean("ivesk.schema.write")) {
       Files.writeString(
           file, Practice.JSON.writerWithDefaultPrettyPrinter().writeValueAsString(own) + "\n");

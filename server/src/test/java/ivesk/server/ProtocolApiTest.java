@@ -46,8 +46,10 @@ class ProtocolApiTest {
 
   private static Answer judge(ObjectNode sheet) {
     ObjectNode body = JSON.createObjectNode();
-    body.set("region", sheet.get("region"));
-    body.set("steps", sheet.get("steps"));
+    ObjectNode run = JSON.createObjectNode();
+    run.set("region", sheet.get("region"));
+    run.set("steps", sheet.get("steps"));
+    body.putArray("runs").add(run);
     return practice.post("/api/scripts/judgement", body.toString());
   }
 
@@ -299,7 +301,7 @@ class ProtocolApiTest {
   @Test
   void theWordsOfAScriptNameEveryRule() {
     JsonNode words = practice.get("/api/words/script").body();
-    assertThat(words.get("rules")).hasSize(23);
+    assertThat(words.get("rules")).hasSize(24);
     assertThat(words.get("whats").size()).isGreaterThan(60);
     assertThat(Collections.frequency(rules(judge(sheet(LAYERED)).body()), "PRO-HEAT")).isOne();
   }

@@ -130,6 +130,10 @@ class RightsTest {
       POST /api/visits/{id}/patch-tests
       GET /api/visits/{id}/plan
       PUT /api/visits/{id}/plan
+      PUT /api/visits/{id}/steps
+      GET /api/visits/{id}/regions/{region}
+      POST /api/visits/{id}/regions/{region}/run
+      PUT /api/visits/{id}/trolley/{item}
       GET /api/visits/{id}/screening
       PUT /api/visits/{id}/screening/groups/{group}
       PUT /api/visits/{id}/screening/{question}

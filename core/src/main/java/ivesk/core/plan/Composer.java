@@ -30,13 +30,17 @@ public final class Composer {
     this.region = region;
   }
 
+  /// @param then stages after the first, on the same region
   /// @param setting with the client whose plan it is
-  public static List<Step> steps(TreatmentPlan plan, Setting setting) {
+  public static List<Step> steps(TreatmentPlan plan, List<TreatmentPlan> then, Setting setting) {
     Composer composer = new Composer(setting, plan.region());
     composer.ready();
-    composer.stage(plan);
+    composer.stage(plan, "", StepGate.A);
+    for (int i = 0; i < then.size(); i++) {
+      composer.stage(then.get(i), "-" + (i + 2), StepGate.B);
+    }
     plan.addOn().ifPresent(composer::addOn);
-    composer.after(plan.formula());
+    composer.after((then.isEmpty() ? plan : then.getLast()).formula());
     return List.copyOf(composer.steps);
   }
 
@@ -72,17 +76,16 @@ public final class Composer {
     }
   }
 
-  private void stage(TreatmentPlan plan) {
+  private void stage(TreatmentPlan plan, String suffix, StepGate gate) {
     Formula formula = plan.formula();
     Step acid =
-        Step.of("acid", StepKind.ACID, new What.Peel(formula.code()))
+        Step.of("acid" + suffix, StepKind.ACID, new What.Peel(formula.code()))
             .on(inFull(plan.zones()))
-            .amount(Math.round(plan.layer().ml() * 10) / 10.0)
             .layers(plan.layersPlanned(), plan.layersAtMost())
-            .with(StepGate.A);
+            .with(gate);
     steps.add(plan.contactLimit().map(time -> acid.with(Timing.of(time))).orElse(acid));
-    ending(plan);
-    act("rest", Act.ASK_TO_REST);
+    ending(plan, suffix);
+    act("rest" + suffix, Act.ASK_TO_REST);
   }
 
   /// The whole region needs no list.
@@ -90,27 +93,27 @@ public final class Composer {
     return zones.equals(Zone.inOrder(region)) ? List.of() : zones;
   }
 
-  private void ending(TreatmentPlan plan) {
+  private void ending(TreatmentPlan plan, String suffix) {
     Formula formula = plan.formula();
     switch (plan.takeOff()) {
-      case COMPRESS -> act("ending", Act.COMPRESS_LIFT);
-      case COOL_WATER -> act("ending", Act.COOL_RINSE);
-      case LEFT_ON -> act("ending", Act.LEFT_AS_IT_IS);
+      case COMPRESS -> act("ending" + suffix, Act.COMPRESS_LIFT);
+      case COOL_WATER -> act("ending" + suffix, Act.COOL_RINSE);
+      case LEFT_ON -> act("ending" + suffix, Act.LEFT_AS_IT_IS);
       case BY_FORMULA -> {
         switch (formula.ending()) {
-          case NEUTRALISE -> neutralise(plan);
+          case NEUTRALISE -> neutralise(plan, suffix);
           case LIFT_THEN_NEUTRALISE -> {
-            act("lift", Act.LIFT_GEL);
-            neutralise(plan);
+            act("lift" + suffix, Act.LIFT_GEL);
+            neutralise(plan, suffix);
           }
-          case RINSE, COOL_RINSE -> act("ending", Act.COOL_RINSE);
-          case DAMP_PADS, COOL_PADS -> act("ending", Act.DAMP_PADS);
+          case RINSE, COOL_RINSE -> act("ending" + suffix, Act.COOL_RINSE);
+          case DAMP_PADS, COOL_PADS -> act("ending" + suffix, Act.DAMP_PADS);
           case WIPE_THEN_COOL_RINSE -> {
-            act("wipe", Act.WIPE_PASTE);
-            act("ending", Act.COOL_RINSE);
+            act("wipe" + suffix, Act.WIPE_PASTE);
+            act("ending" + suffix, Act.COOL_RINSE);
           }
-          case SELF_LIMITING -> act("ending", Act.LEFT_AS_IT_IS);
-          case FROST_IS_THE_END -> act("ending", Act.COLD_COMPRESSES);
+          case SELF_LIMITING -> act("ending" + suffix, Act.LEFT_AS_IT_IS);
+          case FROST_IS_THE_END -> act("ending" + suffix, Act.COLD_COMPRESSES);
           case NONE -> {}
         }
       }
@@ -118,9 +121,9 @@ public final class Composer {
   }
 
   /// Twice what the layers at most need, counted up to whole units.
-  private void neutralise(TreatmentPlan plan) {
+  private void neutralise(TreatmentPlan plan, String suffix) {
     CareProduct product = neutraliser(setting);
-    Step step = Step.of("ending", StepKind.ENDING, new What.Use(product.code()));
+    Step step = Step.of("ending" + suffix, StepKind.ENDING, new What.Use(product.code()));
     steps.add(
         product
             .base()

@@ -16,9 +16,10 @@ import java.util.Optional;
 ///
 /// @param acid protons of what must be neutralised, over all planned layers
 /// @param base that is laid out for it
+/// @param salicylic acid carried by all layers of the visit
 /// @param salicylate share of the yardstick over all layers of the visit, 0 and up
 /// @param resorcinol carried by all layers of the visit
-public record Ledger(Amount acid, Amount base, double salicylate, Mass resorcinol) {
+public record Ledger(Amount acid, Amount base, Mass salicylic, double salicylate, Mass resorcinol) {
   private static final Strength BICARBONATE = Strength.wv(10);
 
   /// One stage of it.
@@ -82,6 +83,7 @@ public record Ledger(Amount acid, Amount base, double salicylate, Mass resorcino
   public static Ledger of(List<Script> runs, Optional<Double> weightKg) {
     Amount acid = Amount.NONE;
     Amount base = Amount.NONE;
+    double salicylic = 0;
     double salicylate = 0;
     double resorcinol = 0;
     for (Script script : runs) {
@@ -89,6 +91,7 @@ public record Ledger(Amount acid, Amount base, double salicylate, Mass resorcino
         Formula formula = stage.formula().orElseThrow();
         Volume all = stage.layer().times(stage.step().layers());
         salicylate += Dose.salicylateShare(formula, all, weightKg);
+        salicylic += Dose.carried(formula, Substance.SALICYLIC, all).g();
         resorcinol += Dose.carried(formula, Substance.RESORCINOL, all).g();
         if (!Neutraliser.ends(formula)) continue;
         OfStage part = of(script, stage);
@@ -96,6 +99,6 @@ public record Ledger(Amount acid, Amount base, double salicylate, Mass resorcino
         base = base.plus(part.base());
       }
     }
-    return new Ledger(acid, base, salicylate, Mass.g(resorcinol));
+    return new Ledger(acid, base, Mass.g(salicylic), salicylate, Mass.g(resorcinol));
   }
 }

@@ -7,6 +7,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Selection;
@@ -31,9 +32,35 @@ public final class Planning {
       Optional<Integer> layersPlanned,
       Optional<Integer> layersAtMost,
       Optional<Duration> contact,
-      Optional<List<Zone>> zones) {
+      Optional<List<Zone>> zones,
+      Optional<Volume> layer) {
     public static final Wishes NONE =
-        new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        new Wishes(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+
+    /// Some zones, and the proposal for the rest.
+    public static Wishes on(List<Zone> zones) {
+      return new Wishes(
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          zones.isEmpty() ? Optional.empty() : Optional.of(zones),
+          Optional.empty());
+    }
+
+    /// As a stage is written.
+    public static Wishes of(Step stage) {
+      return new Wishes(
+          Optional.of(stage.layers()),
+          Optional.of(stage.layersAtMost()),
+          stage.timing().planned(),
+          stage.zones().isEmpty() ? Optional.empty() : Optional.of(stage.zones()),
+          stage.amount().map(Volume::ml));
+    }
   }
 
   /// Layers in one visit where strengths are stepped.
@@ -145,7 +172,7 @@ public final class Planning {
         TakeOff.of(formula, depth, limits, policies),
         depth,
         area,
-        Dose.layer(area),
+        wishes.layer().orElseGet(() -> Dose.layer(area)),
         facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number),
         addOn);
   }

@@ -197,6 +197,12 @@ public final class ScriptRules {
                   + " substance",
               ScriptRules::second),
           rule(
+              "PRO-POLICY",
+              SHUT,
+              COMMON_PRACTICE,
+              "two acids on the same skin where the practice does one application in a visit",
+              ScriptRules::oneApplication),
+          rule(
               "PRO-RETINOID",
               SHUT,
               COMMON_PRACTICE,
@@ -470,10 +476,9 @@ public final class ScriptRules {
                 + ": "
                 + together.reasons().getLast()
                 + (beyond ? "; the cap is " + cap.get().label() : "");
-        List<Edit> out = new ArrayList<>();
-        out.add(Edit.remove(line.step()));
-        sight.script().ending(line).forEach(end -> out.add(Edit.remove(end.step())));
-        return List.of(new Found(line, words, Optional.of(new Swap("Take the stage out", out))));
+        return List.of(
+            new Found(
+                line, words, Optional.of(new Swap("Take the stage out", without(line, sight)))));
       }
     }
     return List.of();
@@ -812,14 +817,11 @@ public final class ScriptRules {
                   .filter(line::shares)
                   .anyMatch(one -> one.formula().orElseThrow().family().coveredBy() == family);
       if (again) {
-        List<Edit> out = new ArrayList<>();
-        out.add(Edit.remove(line.step()));
-        sight.script().ending(line).forEach(end -> out.add(Edit.remove(end.step())));
         found.add(
             new Found(
                 line,
                 family.label() + " a second time on the same skin",
-                Optional.of(new Swap("Take the stage out", out))));
+                Optional.of(new Swap("Take the stage out", without(line, sight)))));
       }
     }
     Set<Substance> excluded = sight.setting().limits().excluded();
@@ -834,6 +836,42 @@ public final class ScriptRules {
               found.add(swapped(line, "holds " + acid.label() + ", which is excluded today")));
     }
     return found;
+  }
+
+  private static List<Found> oneApplication(Sight sight) {
+    if (sight.chose(Choice.STRENGTH_STEPS)) return List.of();
+    List<Found> found = new ArrayList<>();
+    List<Line> acids =
+        sight.script().stages().filter(line -> hydroxy(line.formula().orElseThrow())).toList();
+    for (int i = 1; i < acids.size(); i++) {
+      Line line = acids.get(i);
+      acids.subList(0, i).stream()
+          .filter(line::shares)
+          .findFirst()
+          .ifPresent(one ->
+              found.add(
+                  new Found(
+                      line,
+                      Words.fill(
+                          "%s and %s on the same skin: one application of acid in one visit",
+                          one.words(), line.words()),
+                      Optional.of(new Swap("Take the stage out", without(line, sight))))));
+    }
+    return found;
+  }
+
+  private static boolean hydroxy(Formula formula) {
+    return formula.components().stream()
+        .map(Formula.Component::substance)
+        .anyMatch(Substance::acid);
+  }
+
+  /// Takes a stage out with what ends it.
+  private static List<Edit> without(Line stage, Sight sight) {
+    List<Edit> out = new ArrayList<>();
+    out.add(Edit.remove(stage.step()));
+    sight.script().ending(stage).forEach(end -> out.add(Edit.remove(end.step())));
+    return out;
   }
 
   private static List<Found> retinoid(Sight sight) {

@@ -84,7 +84,8 @@ public record Setting(
         .orElse(Selection.cap(formula, policies));
   }
 
-  DepthClass depth(Script.Line stage, Region region) {
+  /// The class that a stage comes to here.
+  public DepthClass depth(Script.Line stage, Region region) {
     Formula formula = stage.formula().orElseThrow();
     Optional<Duration> contact = contact(stage);
     int layers = stage.step().layers();

@@ -7,10 +7,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ivesk.core.formula.DepthClass;
-import ivesk.core.formula.Family;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies;
+import ivesk.core.product.Catalogue;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -70,6 +70,7 @@ class PlanTest {
         Optional.empty(),
         Optional.empty(),
         Optional.of(Duration.ofSeconds(seconds)),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -124,7 +125,11 @@ class PlanTest {
 
     private Wishes layers(int planned, int atMost) {
       return new Wishes(
-          Optional.of(planned), Optional.of(atMost), Optional.empty(), Optional.empty());
+          Optional.of(planned),
+          Optional.of(atMost),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty());
     }
 
     @Test
@@ -195,7 +200,8 @@ class PlanTest {
                   Optional.empty(),
                   Optional.empty(),
                   Optional.empty(),
-                  Optional.of(List.of(Zone.NOSE, Zone.CHIN))));
+                  Optional.of(List.of(Zone.NOSE, Zone.CHIN)),
+                  Optional.empty()));
       assertThat(plan.area().cm2()).isCloseTo(84, within(0.1));
       assertThat(plan.dosePerLayer().mgPerCm2()).isCloseTo(1.0, within(1e-6));
     }
@@ -210,7 +216,8 @@ class PlanTest {
                       Optional.empty(),
                       Optional.empty(),
                       Optional.empty(),
-                      Optional.of(List.of(Zone.NOSE, Zone.NOSE)))))
+                      Optional.of(List.of(Zone.NOSE, Zone.NOSE)),
+                      Optional.empty())))
           .hasMessageContaining("twice");
     }
   }
@@ -282,8 +289,8 @@ class PlanTest {
   @Nested
   class OnTheTrolley {
 
-    private String quantity(TreatmentPlan plan, boolean latex, String what) {
-      return Trolley.of(plan, Optional.empty(), latex, false).stream()
+    private String quantity(Clients client, String code, boolean latex, String what) {
+      return Trolley.of(List.of(composed(client, code)), latex).stream()
           .filter(thing -> thing.what().startsWith(what))
           .findFirst()
           .orElseThrow()
@@ -292,8 +299,7 @@ class PlanTest {
 
     @Test
     void formulaWithATenthOver() {
-      assertThat(quantity(plan("GLY-20", easy(), Wishes.NONE), false, "GLY-20"))
-          .isEqualTo("3.0 mL");
+      assertThat(quantity(easy(), "GLY-20", false, "GLY-20")).isEqualTo("3.0 mL");
     }
 
     /// 2.76 mL of 20 % glycolic: 7.26 mmol, 6.1 mL of bicarbonate 10 %, twice laid out and rounded
@@ -303,35 +309,53 @@ class PlanTest {
       TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
       assertThat(Trolley.neutraliser(plan).orElseThrow().volume().ml())
           .isCloseTo(6.10, within(0.01));
-      assertThat(quantity(plan, false, "bicarbonate")).isEqualTo("13 mL");
+      assertThat(quantity(easy(), "GLY-20", false, "bicarbonate")).isEqualTo("13 mL");
     }
 
     @Test
     void compressesWhereNoNeutraliserEndsIt() {
       TreatmentPlan plan = plan("TCA-10", easy(), Wishes.NONE);
       assertThat(Trolley.neutraliser(plan)).isEmpty();
-      assertThat(quantity(plan, false, "cold compresses")).isEqualTo("4");
+      assertThat(quantity(easy(), "TCA-10", false, "cold compresses")).isEqualTo("4");
     }
 
     @Test
     void glovesByAllergy() {
-      TreatmentPlan plan = plan("GLY-20", easy(), Wishes.NONE);
-      assertThat(quantity(plan, true, "gloves, nitrile")).isEqualTo("2 pairs");
+      assertThat(quantity(easy(), "GLY-20", true, "gloves, nitrile")).isEqualTo("2 pairs");
     }
   }
 
+  private static Objections.Run composed(Clients client, String code) {
+    Setting setting = Setting.of(Scripts.facts(client), Catalogue.SHIPPED, "");
+    return new Objections.Run(
+        setting.script(
+            Region.FACE, Composer.steps(plan(code, client, Wishes.NONE), List.of(), setting)),
+        setting);
+  }
+
   @Test
-  void theCourseAddsUpWithTenMinutesToSpare() {
-    TreatmentPlan plan = plan("MAN-20", easy(), Wishes.NONE);
-    List<Course.Block> blocks = Course.of(plan);
-    assertThat(blocks.getLast().label()).isEqualTo("spare");
-    assertThat(blocks.getLast().seconds()).isEqualTo(600);
-    assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds())
-        .isEqualTo(Course.length(plan).toSeconds());
-    assertThat(Course.acid(plan)).isEqualTo(Duration.ofMinutes(3));
-    assertThat(Course.acid(plan("TCA-10", easy(), Wishes.NONE)))
-        .as("a minute to spread and the dwell")
-        .isEqualTo(Duration.ofMinutes(4));
-    assertThat(Family.TCA.strong()).isTrue();
+  void theOutlineAddsUpWithTenMinutesToSpareAndTheSlotsGap() {
+    List<Objections.Run> runs = List.of(composed(easy(), "MAN-20"));
+    List<Outline.Block> blocks = Outline.of(runs, Optional.of(Duration.ofMinutes(60))).blocks();
+    Outline.Block spare = blocks.get(blocks.size() - 2);
+    assertThat(spare.label()).isEqualTo("spare");
+    assertThat(spare.seconds()).isEqualTo(600);
+    assertThat((spare.startSeconds() + spare.seconds() + 59) / 60)
+        .isEqualTo(Objections.minutes(runs));
+    assertThat(blocks.getLast().kind()).isEqualTo(Outline.Kind.GAP);
+    assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds()).isEqualTo(3600);
+    for (int i = 1; i < blocks.size(); i++) {
+      assertThat(blocks.get(i).startSeconds())
+          .isEqualTo(blocks.get(i - 1).startSeconds() + blocks.get(i - 1).seconds());
+    }
+    assertThat(blocks)
+        .filteredOn(block -> block.kind() == Outline.Kind.ACID)
+        .singleElement()
+        .satisfies(block -> assertThat(block.seconds()).isEqualTo(180));
+    // A minute to spread and the dwell.
+    assertThat(Outline.of(List.of(composed(easy(), "TCA-10")), Optional.empty()).blocks())
+        .filteredOn(block -> block.kind() == Outline.Kind.ACID)
+        .singleElement()
+        .satisfies(block -> assertThat(block.seconds()).isEqualTo(240));
   }
 }

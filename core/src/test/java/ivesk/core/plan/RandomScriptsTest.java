@@ -162,7 +162,8 @@ class RandomScriptsTest {
                 Objections.of(
                     List.of(
                         new Objections.Run(
-                            setting.script(facts.region(), Composer.steps(plan, setting)),
+                            setting.script(
+                                facts.region(), Composer.steps(plan, List.of(), setting)),
                             setting)),
                     Optional.empty());
             assertThat(said)

@@ -261,6 +261,16 @@ class ScriptRulesTest {
             of(easy().answering(Question.SALICYLATE_ALLERGY, "yes")),
             calmBut("CLEANSER", "SAL-WASH 0:30"),
             of(easy())),
+        row(
+            "PRO-POLICY",
+            after("LAC-10 2:00 3 B", "COOL_RINSE", "ASK_TO_REST"),
+            BY_ITSELF,
+            after("LAC-10 2:00 3 B", "COOL_RINSE", "ASK_TO_REST"),
+            chosen(Choice.STRENGTH_STEPS)),
+        row(
+            "PRO-POLICY",
+            calmBut(ACID, "GLY-20 2:00 3 A @NOSE", ENDED, "LAC-10 2:00 3 B @NOSE"),
+            calmBut(ACID, "GLY-20 2:00 3 A @NOSE", ENDED, "LAC-10 2:00 3 B @CHIN")),
         row("PRO-RETINOID", after("RETINAL-1 @EYE_LEFT"), after("RETINAL-1 @NOSE")),
         row(
             "PRO-RETINOID",

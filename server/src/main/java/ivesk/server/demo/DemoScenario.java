@@ -23,7 +23,6 @@ import static ivesk.core.skin.Condition.SCARS_SHALLOW;
 import static ivesk.core.skin.Condition.SUN_DAMAGE;
 
 import ivesk.core.formula.Family;
-import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.core.screening.ConsentText;
@@ -217,7 +216,7 @@ class DemoScenario implements ApplicationRunner {
     UUID visit = visit(client, start, "room 2", ROLF);
     screened(visit, skin, Map.of());
     choose(visit, "MAN-20");
-    plans.keep(visit, Wishes.NONE, ROLF);
+    plans.keep(visit, ROLF);
     Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
     new DemoPeel(treatments, past, ROLF)
         .running(visit, plans.ready(visit), now.minusSeconds(134), List.of(2, 3, 3), now);
@@ -237,7 +236,7 @@ class DemoScenario implements ApplicationRunner {
     UUID visit = visit(client, today(11, 0), "room 1", INES);
     screened(visit, skin, Map.of());
     choose(visit, "GLY-35");
-    plans.keep(visit, Wishes.NONE, INES);
+    plans.keep(visit, INES);
   }
 
   /// Type VI with marks after spots, six salicylic peels behind him.
@@ -443,7 +442,7 @@ class DemoScenario implements ApplicationRunner {
 
   private void peel(UUID visit, String formula, Instant start, List<Integer> told, String next) {
     choose(visit, formula);
-    plans.keep(visit, Wishes.NONE, INES);
+    plans.keep(visit, INES);
     new DemoPeel(treatments, past, INES).whole(visit, plans.ready(visit), start, told, next);
   }
 

@@ -1,7 +1,12 @@
 package ivesk.server.plan;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Depth;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Dose;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.plan.Ledger;
 import ivesk.core.plan.Objection;
@@ -11,6 +16,7 @@ import ivesk.core.plan.Script;
 import ivesk.core.product.CareProduct;
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Mass;
+import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -21,23 +27,29 @@ import java.util.Optional;
 /// and the objections.
 ///
 /// @param minutes of the whole, with the time to spare
+/// @param depth of all stages together; empty without one
+/// @param flakingFirst days after the peel
 /// @param mayBeKept no line is shut
 record Judged(
-    List<RunView> runs,
+    List<ScriptRun> runs,
     long minutes,
     Outline outline,
+    List<StageFigures> stages,
+    Optional<DepthClass> depth,
+    int flakingFirst,
+    int flakingLast,
     LedgerView ledger,
     List<ObjectionView> objections,
     boolean mayBeKept) {
 
-  record RunView(Region region, List<LineView> lines) {}
+  record ScriptRun(Region region, List<ScriptLine> lines) {}
 
   /// @param words what it is about
   /// @param amount with its unit; empty where there is nothing to dose
   /// @param length in the room
   /// @param acidStep timed, counted and gated as an acid
   /// @param mix powder to water, where it is mixed
-  record LineView(
+  record ScriptLine(
       String id,
       String words,
       String amount,
@@ -45,6 +57,22 @@ record Judged(
       long lengthSeconds,
       boolean acidStep,
       String mix) {}
+
+  /// What one peel comes to.
+  ///
+  /// @param mgPerCm2 over all its layers
+  record StageFigures(
+      int run,
+      String code,
+      String name,
+      DepthClass depth,
+      double freeAcidPercent,
+      double percentWv,
+      Optional<Double> ph,
+      double layerMl,
+      int layers,
+      double areaCm2,
+      double mgPerCm2) {}
 
   /// @param acidMmol of what must be neutralised, over all layers
   /// @param baseMmol laid out for it
@@ -55,6 +83,7 @@ record Judged(
       double baseMmol,
       Optional<Double> ratio,
       Optional<Integer> layersCovered,
+      double salicylicG,
       double salicylateShare,
       double resorcinolMg) {}
 
@@ -66,36 +95,82 @@ record Judged(
       String step,
       String words,
       String source,
-      Optional<SwapView> swap) {}
+      Optional<Swapping> swap) {}
 
-  record SwapView(String words, List<EditView> edits) {}
+  record Swapping(String words, List<StepEdit> edits) {}
 
   /// @param instead what stands in place of the step
-  record EditView(String step, List<StepFacts> instead) {}
+  record StepEdit(String step, List<StepFacts> instead) {}
 
   static Judged of(List<Objections.Run> runs, Optional<Duration> slot, Optional<Double> weightKg) {
-    List<RunView> views = new ArrayList<>();
+    List<ScriptRun> views = new ArrayList<>();
     long at = 0;
     for (Objections.Run run : runs) {
-      List<LineView> lines = new ArrayList<>();
+      List<ScriptLine> lines = new ArrayList<>();
       for (Script.Line line : run.script().lines()) {
         lines.add(line(line, at));
         at += line.length().toSeconds();
       }
-      views.add(new RunView(run.script().region(), lines));
+      views.add(new ScriptRun(run.script().region(), lines));
     }
     List<Objection> objections = Objections.of(runs, slot);
+    List<Depth.Stage> deep =
+        runs.stream()
+            .flatMap(run ->
+                run.script()
+                    .peels()
+                    .map(line ->
+                        new Depth.Stage(
+                            line.formula().orElseThrow(),
+                            run.setting().depth(line, run.script().region()))))
+            .toList();
+    Flaking flaking =
+        Flaking.of(
+            runs.stream()
+                .flatMap(run -> run.script().stages())
+                .map(line -> line.formula().orElseThrow())
+                .toList());
     return new Judged(
         views,
         Objections.minutes(runs),
         Outline.of(runs, slot),
+        stages(runs),
+        deep.isEmpty() ? Optional.empty() : Optional.of(Depth.chain(deep).depth()),
+        flaking.first(),
+        flaking.last(),
         ledger(runs, weightKg),
         objections.stream().map(Judged::view).toList(),
         Objections.mayBeKept(objections));
   }
 
-  private static LineView line(Script.Line line, long at) {
-    return new LineView(
+  private static List<StageFigures> stages(List<Objections.Run> runs) {
+    List<StageFigures> stages = new ArrayList<>();
+    for (int i = 0; i < runs.size(); i++) {
+      Objections.Run run = runs.get(i);
+      for (Script.Line line : run.script().peels().toList()) {
+        Formula formula = line.formula().orElseThrow();
+        stages.add(
+            new StageFigures(
+                i,
+                formula.code(),
+                formula.name(),
+                run.setting().depth(line, run.script().region()),
+                FreeAcid.of(formula).percent(),
+                formula.strength().percent(),
+                formula.ph().map(Ph::value),
+                line.layer().ml(),
+                line.step().layers(),
+                line.area().cm2(),
+                Dose.of(formula.strength(), line.layer(), line.area())
+                    .times(line.step().layers())
+                    .mgPerCm2()));
+      }
+    }
+    return stages;
+  }
+
+  private static ScriptLine line(Script.Line line, long at) {
+    return new ScriptLine(
         line.step().id(),
         line.words(),
         amount(line),
@@ -143,6 +218,7 @@ record Judged(
         ledger.base().mmol(),
         ratio(ledger.acid(), ledger.base()),
         covered,
+        ledger.salicylic().g(),
         ledger.salicylate(),
         ledger.resorcinol().mg());
   }
@@ -162,11 +238,11 @@ record Judged(
         objection
             .swap()
             .map(swap ->
-                new SwapView(
+                new Swapping(
                     swap.words(),
                     swap.edits().stream()
                         .map(edit ->
-                            new EditView(
+                            new StepEdit(
                                 edit.step(), edit.instead().stream().map(StepFacts::of).toList()))
                         .toList())));
   }

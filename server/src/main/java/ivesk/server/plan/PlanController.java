@@ -1,36 +1,27 @@
 package ivesk.server.plan;
 
-import ivesk.core.Words;
-import ivesk.core.formula.Dose;
-import ivesk.core.formula.Formula;
-import ivesk.core.formula.FreeAcid;
-import ivesk.core.formula.Substance;
-import ivesk.core.plan.AddOn;
-import ivesk.core.plan.Course;
-import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.Objections;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
-import ivesk.core.quantity.Volume;
-import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Chain;
-import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
-import ivesk.core.skin.Zone;
+import ivesk.core.skin.Region;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
+import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
-import ivesk.server.formula.NeutraliserView;
 import ivesk.server.plan.PlanService.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -46,53 +37,48 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/visits/{id}")
 class PlanController {
   private final PlanService plans;
+  private final ScriptService scripts;
   private final VisitStore visits;
   private final ClientStore clients;
   private final Clock clock;
 
-  PlanController(PlanService plans, VisitStore visits, ClientStore clients, Clock clock) {
+  PlanController(
+      PlanService plans,
+      ScriptService scripts,
+      VisitStore visits,
+      ClientStore clients,
+      Clock clock) {
     this.plans = plans;
+    this.scripts = scripts;
     this.visits = visits;
     this.clients = clients;
     this.clock = clock;
   }
 
-  /// @param share of the salicylate yardstick, 0 to 1; above 0.25 warns
-  record Salicylate(double share, double grams) {}
-
-  /// @param lengthMinutes of the appointment, from 1
+  /// @param version of the steps as they are kept; 0 where Ivesk composes them
+  /// @param judged what there is to say to them
+  /// @param laidOut ids of the things that lie on the trolley already
   record PlanStation(
       PlanView plan,
       boolean kept,
-      int mostLayersToday,
-      double freeAcidPercent,
-      Optional<NeutraliserView> neutraliser,
-      Optional<Salicylate> salicylate,
-      List<Course.Block> course,
-      long lengthMinutes,
       int bookedMinutes,
       List<PrepCalendar.Step> prep,
       List<Trolley.LaidOut> trolley,
-      LocalDate flakingFrom,
-      LocalDate flakingTo,
-      List<StageView> then,
-      Optional<Chain> chain) {}
+      List<String> laidOut,
+      List<RunFacts> runs,
+      int version,
+      Judged judged) {}
 
   /// @param then stages after the first, in their order
   record Choice(String formula, Optional<String> reason, Optional<List<NextStage>> then) {}
 
   record ChainAsked(String formula, List<NextStage> then) {}
 
-  /// @param zones empty where it goes over all that the first stage covers
-  /// @param addOn goes on calm skin, in Settle
-  record StageView(String code, String name, List<String> zones, String how, boolean addOn) {}
+  /// @param over the version that was looked at; 0 where Ivesk composed the steps
+  /// @param whole keeps the plan, and Ready opens; otherwise the steps only
+  record StepsKept(List<RunFacts> runs, int over, boolean whole) {}
 
-  /// Empty fields take the proposal.
-  record PlanKept(
-      Optional<Integer> layersPlanned,
-      Optional<Integer> layersAtMost,
-      Optional<Long> contactSeconds,
-      Optional<List<Zone>> zones) {}
+  record Tick(boolean laidOut) {}
 
   @May(Right.TREAT)
   @PutMapping("/choice")
@@ -120,17 +106,66 @@ class PlanController {
     return plans.planned(id).map(planned -> station(id, planned));
   }
 
+  /// Keeps the plan as it stands.
   @May(Right.TREAT)
   @PutMapping("/plan")
-  PlanStation keep(@PathVariable UUID id, @RequestBody PlanKept kept, Principal who) {
-    plans.keep(
-        id,
-        new Wishes(
-            kept.layersPlanned(),
-            kept.layersAtMost(),
-            kept.contactSeconds().map(Duration::ofSeconds),
-            kept.zones()),
-        who.getName());
+  PlanStation keep(@PathVariable UUID id, Principal who) {
+    plans.keep(id, who.getName());
+    return plan(id).orElseThrow();
+  }
+
+  /// Keeps the steps as they were written.
+  @May(Right.TREAT)
+  @PutMapping("/steps")
+  PlanStation write(@PathVariable UUID id, @RequestBody StepsKept body, Principal who) {
+    if (body.runs().isEmpty() || body.runs().size() > MOST_RUNS) {
+      throw new BadInput(
+          "runs", "runs are " + body.runs().size() + "; a visit has 1 to " + MOST_RUNS);
+    }
+    List<StoredScript.Run> runs =
+        BadInput.in("runs", () -> body.runs().stream().map(RunFacts::stored).toList());
+    plans.write(id, runs, body.over(), body.whole(), who.getName());
+    return plan(id).orElseThrow();
+  }
+
+  private static final int MOST_RUNS = 4;
+
+  /// @param why it is shut there today; empty where it is open
+  record RegionFormula(String code, String name, Optional<String> why) {}
+
+  /// What a run on a region could be of, the open ones first.
+  @May(Right.TREAT)
+  @GetMapping("/regions/{region}")
+  List<RegionFormula> formulas(@PathVariable UUID id, @PathVariable Region region) {
+    return plans.rack(id, region).tiles().stream()
+        .filter(tile -> tile.formula().peels())
+        .filter(tile -> tile.formula().label().regions().contains(region))
+        .map(tile ->
+            new RegionFormula(
+                tile.formula().code(),
+                tile.formula().name(),
+                tile.shut().stream().findFirst().map(shut -> shut.words())))
+        .sorted(Comparator.comparing(formula -> formula.why().isPresent()))
+        .toList();
+  }
+
+  record RunAsked(String formula) {}
+
+  /// A run that Ivesk composes for a region; nothing is kept.
+  @May(Right.TREAT)
+  @PostMapping("/regions/{region}/run")
+  RunFacts compose(@PathVariable UUID id, @PathVariable Region region, @RequestBody RunAsked body) {
+    return RunFacts.of(plans.compose(id, region, body.formula()));
+  }
+
+  /// Ticks a thing on the trolley, or takes the tick off.
+  @May(Right.TREAT)
+  @PutMapping("/trolley/{item}")
+  PlanStation layOut(@PathVariable UUID id, @PathVariable String item, @RequestBody Tick tick) {
+    PlanStation station = plan(id).orElseThrow(() -> new NotFound("plan", id));
+    boolean there = station.trolley().stream().anyMatch(thing -> thing.id().equals(item));
+    if (!there) throw new BadInput("item", "item is '" + item + "'; the trolley has none such");
+    plans.layOut(id, item, tick.laidOut());
     return plan(id).orElseThrow();
   }
 
@@ -139,53 +174,16 @@ class PlanController {
     SelectionFacts facts = planned.facts();
     Visit visit = visits.get(id);
     Client client = clients.get(visit.clientId());
-    LocalDate day = facts.client().peelDate();
-    Volume all = plan.layer().times(plan.layersAtMost());
-    double grams = Dose.carried(plan.formula(), Substance.SALICYLIC, all).g();
-    Optional<Chain> chain = planned.chain();
+    List<Objections.Run> runs = scripts.runs(id, planned.steps());
     return new PlanStation(
         PlanView.of(plan),
         planned.chosen().kept(),
-        Math.max(plan.layersPlanned(), Selection.mostLayers(plan.formula(), facts)),
-        FreeAcid.of(plan.formula()).percent(),
-        Trolley.neutraliser(plan).map(NeutraliserView::of),
-        grams == 0
-            ? Optional.empty()
-            : Optional.of(
-                new Salicylate(
-                    Dose.salicylateShare(plan.formula(), all, client.weightKg()), grams)),
-        Course.of(plan),
-        chain.map(Chain::minutes).orElse(Course.length(plan).toMinutes()),
         visit.minutes(),
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
-        Trolley.of(
-            plan,
-            facts.client().shelf().toTake(plan.formula().code(), day),
-            client.latexAllergy()
-                || facts.screening().limits().care().contains(Care.Kind.GLOVES_WITHOUT_LATEX),
-            facts.screening().limits().care().contains(Care.Kind.COVER_OPEN_SPOTS)),
-        day.plusDays(chain.map(Chain::peelingFirst).orElse(plan.formula().peelingFirst())),
-        day.plusDays(chain.map(Chain::peelingLast).orElse(plan.formula().peelingLast())),
-        planned.chosen().then().stream().map(next -> stage(next, facts)).toList(),
-        chain);
-  }
-
-  private static StageView stage(NextStage next, SelectionFacts facts) {
-    Formula formula = facts.client().shelf().get(next.formula());
-    return new StageView(
-        formula.code(),
-        formula.name(),
-        next.zones().stream().map(Zone::label).toList(),
-        how(formula, facts),
-        formula.use() == Formula.Use.STAYS);
-  }
-
-  private static String how(Formula formula, SelectionFacts facts) {
-    if (formula.use() == Formula.Use.STAYS) {
-      return AddOn.of(formula, facts.client().policies()).words();
-    }
-    return Selection.plannedContact(formula, facts)
-        .map(time -> "limit " + Words.clock(time))
-        .orElse(Words.count(Selection.plannedLayers(formula, facts), "layer"));
+        Trolley.of(runs, client.latexAllergy()),
+        plans.laidOut(id),
+        planned.runs().stream().map(RunFacts::of).toList(),
+        planned.version(),
+        scripts.judged(id, runs));
   }
 }

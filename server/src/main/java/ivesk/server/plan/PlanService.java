@@ -3,18 +3,28 @@ package ivesk.server.plan;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Composer;
+import ivesk.core.plan.Objection.Severity;
+import ivesk.core.plan.Objections;
 import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.Setting;
+import ivesk.core.plan.Step;
+import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.What;
 import ivesk.core.screening.Verdict;
 import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.app.Problems.Stale;
 import ivesk.server.plan.PlanStore.Chosen;
+import ivesk.server.plan.PlanStore.KeptScript;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.visit.VisitRecord;
@@ -30,11 +40,18 @@ public class PlanService {
   private final PlanStore store;
   private final SelectionService selection;
   private final VisitRecord record;
+  private final ScriptService scripts;
   private final Audit audit;
 
-  PlanService(PlanStore store, SelectionService selection, VisitRecord record, Audit audit) {
+  PlanService(
+      PlanStore store,
+      SelectionService selection,
+      VisitRecord record,
+      ScriptService scripts,
+      Audit audit) {
     this.store = store;
     this.selection = selection;
+    this.scripts = scripts;
     this.record = record;
     this.audit = audit;
   }
@@ -57,22 +74,84 @@ public class PlanService {
 
   /// What is planned for a visit, with the facts that made it.
   ///
-  /// @param plan the first stage, as the choice and the limits of the day make it
-  /// @param chain all stages together; empty where there is only one
-  record Planned(Chosen chosen, TreatmentPlan plan, Optional<Chain> chain, SelectionFacts facts) {}
+  /// @param plan the first stage, as the steps and the limits of the day make it
+  /// @param runs in their order, from a protocol, by hand or composed
+  /// @param version of the steps as they are kept; 0 where Ivesk composes them
+  record Planned(
+      Chosen chosen,
+      TreatmentPlan plan,
+      List<StoredScript.Run> runs,
+      int version,
+      SelectionFacts facts) {
+
+    List<ScriptService.Planned> steps() {
+      return runs.stream()
+          .map(run ->
+              new ScriptService.Planned(
+                  run.region(), run.steps().stream().map(StoredScript.StoredStep::step).toList()))
+          .toList();
+    }
+  }
 
   /// Empty before a choice.
   Optional<Planned> planned(UUID visitId) {
-    return store
-        .of(visitId)
-        .map(chosen -> {
-          SelectionFacts facts = selection.facts(visitId);
-          return new Planned(
-              chosen,
-              make(chosen, facts),
-              chain(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts),
-              facts);
-        });
+    return store.of(visitId).map(chosen -> planned(visitId, chosen));
+  }
+
+  private Planned planned(UUID visitId, Chosen chosen) {
+    SelectionFacts facts = selection.facts(visitId);
+    TreatmentPlan plan = make(chosen, facts);
+    Optional<KeptScript> kept = store.script(visitId);
+    return new Planned(
+        chosen,
+        plan,
+        kept.map(script -> script.script().runs())
+            .orElseGet(() -> composed(visitId, chosen, plan, facts)),
+        kept.map(KeptScript::version).orElse(0),
+        facts);
+  }
+
+  private List<StoredScript.Run> composed(
+      UUID visitId, Chosen chosen, TreatmentPlan plan, SelectionFacts facts) {
+    Setting setting = scripts.setting(visitId, plan.region());
+    List<TreatmentPlan> then =
+        chosen.then().stream()
+            .map(next -> new Next(facts.client().shelf().get(next.formula()), next.zones()))
+            .filter(next -> next.formula().peels())
+            .map(next ->
+                Planning.plan(next.formula(), Optional.empty(), facts, Wishes.on(next.zones())))
+            .toList();
+    return List.of(
+        new StoredScript.Run(
+            plan.region(),
+            Optional.empty(),
+            Composer.steps(plan, then, setting).stream()
+                .map(StoredScript.StoredStep::of)
+                .toList()));
+  }
+
+  private record Next(Formula formula, List<Zone> zones) {}
+
+  /// What may go on a region today, and why not.
+  Selection rack(UUID visitId, Region region) {
+    return Selection.choose(selection.facts(visitId, region));
+  }
+
+  /// A run that Ivesk composes for a region of the visit; nothing is kept.
+  ///
+  /// @throws Refused when the formula is shut there
+  StoredScript.Run compose(UUID visitId, Region region, String code) {
+    SelectionFacts facts = selection.facts(visitId, region);
+    requireOpen(Selection.choose(facts), code);
+    Formula formula = facts.client().shelf().get(code);
+    TreatmentPlan plan =
+        BadInput.in("formula", () -> Planning.plan(formula, Optional.empty(), facts, Wishes.NONE));
+    return new StoredScript.Run(
+        region,
+        Optional.empty(),
+        Composer.steps(plan, List.of(), scripts.setting(visitId, region)).stream()
+            .map(StoredScript.StoredStep::of)
+            .toList());
   }
 
   /// Takes a formula. Any but the first choice needs a few words of reason.
@@ -104,6 +183,8 @@ public class PlanService {
               + code);
     }
     store.save(visitId, new Chosen(code, first ? "" : reason, wishes, false, then), who);
+    // Another choice is another visit: its steps are composed anew.
+    store.dropScript(visitId);
     audit.note(who, "choose " + code, visitId);
   }
 
@@ -112,7 +193,7 @@ public class PlanService {
     List<Zone> taken = then.stream().flatMap(stage -> stage.zones().stream()).toList();
     if (taken.isEmpty()) return Wishes.NONE;
     List<Zone> left = facts.zones().stream().filter(zone -> !taken.contains(zone)).toList();
-    return new Wishes(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(left));
+    return Wishes.on(left);
   }
 
   /// The stages of a visit together; empty where there is only one.
@@ -142,31 +223,95 @@ public class PlanService {
 
   /// Keeps the plan as it stands; Ready opens.
   @Transactional
-  public void keep(UUID visitId, Wishes wishes, String who) {
-    record.requireUnopened(visitId);
+  public void keep(UUID visitId, String who) {
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
+    record.requireUnopened(visitId);
     SelectionFacts facts = selection.facts(visitId);
     requireOpen(Selection.choose(facts), chosen.formulaCode());
-    // Stages have their zones from the choice; where none are named again, they stay.
-    boolean asChosen = !chosen.then().isEmpty() && wishes.zones().isEmpty();
-    Wishes within =
-        asChosen
-            ? new Wishes(
-                wishes.layersPlanned(),
-                wishes.layersAtMost(),
-                wishes.contact(),
-                chosen.wishes().zones())
-            : wishes;
-    Chosen kept = new Chosen(chosen.formulaCode(), chosen.reason(), within, true, chosen.then());
-    requireTogether(kept.formulaCode(), kept.then(), within, facts);
+    Chosen kept =
+        new Chosen(chosen.formulaCode(), chosen.reason(), chosen.wishes(), true, chosen.then());
+    requireTogether(kept.formulaCode(), kept.then(), kept.wishes(), facts);
     BadInput.check("plan", () -> make(kept, facts));
+    requireNoneShut(visitId, planned(visitId, kept));
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
   }
 
+  /// Keeps the steps as they were written by hand or taken from a protocol.
+  ///
+  /// @param over the version that was looked at; 0 where Ivesk composed them
+  /// @param whole the plan is kept and Ready opens; otherwise the steps only
+  /// @throws Stale when somebody else changed them since
+  /// @throws Refused when a line is shut and the plan was to be kept whole
+  @Transactional
+  public void write(
+      UUID visitId, List<StoredScript.Run> runs, int over, boolean whole, String who) {
+    Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
+    record.requireUnopened(visitId);
+    int version = store.script(visitId).map(KeptScript::version).orElse(0);
+    if (version != over) throw new Stale("This plan");
+    Chosen written = asWritten(chosen, runs, selection.facts(visitId), whole);
+    store.saveScript(visitId, version + 1, new StoredScript(runs), who);
+    store.save(visitId, written, who);
+    if (whole) requireNoneShut(visitId, planned(visitId, written));
+    audit.noteOnce(who, "write steps", visitId);
+  }
+
+  /// The choice that the first stage of some steps comes to.
+  private static Chosen asWritten(
+      Chosen chosen, List<StoredScript.Run> runs, SelectionFacts facts, boolean whole) {
+    Step first =
+        runs.stream()
+            .filter(run -> run.region() == facts.client().region())
+            .flatMap(run -> run.steps().stream())
+            .map(StoredScript.StoredStep::step)
+            .filter(step -> step.kind() == StepKind.ACID)
+            .findFirst()
+            .orElseThrow(() ->
+                new BadInput(
+                    "runs",
+                    "no step is a peel on "
+                        + facts.client().region().withArticle()
+                        + "; a visit has one where Screen has asked"));
+    String code = ((What.Peel) first.what()).code();
+    boolean same = code.equals(chosen.formulaCode());
+    Chosen written =
+        new Chosen(
+            code,
+            same ? chosen.reason() : "by the steps as written",
+            Wishes.of(first),
+            whole,
+            addOn(runs, facts));
+    if (whole) BadInput.check("runs", () -> make(written, facts));
+    return written;
+  }
+
+  /// What stays on after it, which the couch knows of already; the other stages stand in the steps.
+  private static List<NextStage> addOn(List<StoredScript.Run> runs, SelectionFacts facts) {
+    Shelf shelf = facts.client().shelf();
+    return runs.stream()
+        .filter(run -> run.region() == facts.client().region())
+        .flatMap(run -> run.steps().stream())
+        .flatMap(step -> step.peel().flatMap(shelf::find).stream())
+        .filter(formula -> formula.use() == Formula.Use.STAYS)
+        .limit(1)
+        .map(formula -> new NextStage(formula.code(), List.of()))
+        .toList();
+  }
+
+  private void requireNoneShut(UUID visitId, Planned planned) {
+    Objections.of(scripts.runs(visitId, planned.steps()), Optional.empty()).stream()
+        .filter(objection -> objection.severity() == Severity.SHUT)
+        .findFirst()
+        .ifPresent(objection -> {
+          throw new Refused(
+              "A line is shut: " + objection.words() + ". The plan is as it was; swap the line.");
+        });
+  }
+
   /// The plan for the couch, when the day still allows it.
   ///
-  /// @throws Refused when screening or a gate has shut it since
+  /// @throws Refused when screening, a gate or a line has shut it since
   public TreatmentPlan ready(UUID visitId) {
     Chosen chosen =
         store.of(visitId).filter(Chosen::kept).orElseThrow(() -> new Refused("Keep a plan first."));
@@ -176,7 +321,19 @@ public class PlanService {
     }
     requireOpen(Selection.choose(facts), chosen.formulaCode());
     requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
-    return make(chosen, facts);
+    Planned planned = planned(visitId, chosen);
+    requireNoneShut(visitId, planned);
+    return planned.plan();
+  }
+
+  /// Ticks a thing on the trolley, or takes the tick off.
+  @Transactional
+  public void layOut(UUID visitId, String item, boolean out) {
+    store.layOut(visitId, item, out);
+  }
+
+  List<String> laidOut(UUID visitId) {
+    return store.laidOut(visitId);
   }
 
   private static void requireOpen(Selection rack, String code) {

@@ -1,7 +1,9 @@
 package ivesk.server.plan;
 
 import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
+import ivesk.server.app.StorageMapper;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
@@ -16,10 +18,12 @@ import org.springframework.stereotype.Component;
 @Component
 class PlanStore {
   private final JdbcClient jdbc;
+  private final StorageMapper storage;
   private final Clock clock;
 
-  PlanStore(JdbcClient jdbc, Clock clock) {
+  PlanStore(JdbcClient jdbc, StorageMapper storage, Clock clock) {
     this.jdbc = jdbc;
+    this.storage = storage;
     this.clock = clock;
   }
 
@@ -67,7 +71,8 @@ class PlanStore {
                     Optional.ofNullable(row.getObject("layers_at_most", Integer.class)),
                     Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
                         .map(Duration::ofSeconds),
-                    zones.isEmpty() ? Optional.empty() : Optional.of(zones)),
+                    zones.isEmpty() ? Optional.empty() : Optional.of(zones),
+                    Optional.ofNullable(row.getObject("layer_ml", Double.class)).map(Volume::ml)),
                 row.getBoolean("kept"),
                 then))
         .optional();
@@ -77,8 +82,8 @@ class PlanStore {
     jdbc.sql(
             """
             MERGE INTO visit_plan (visit_id, formula_code, reason, layers_planned, layers_at_most,
-                                   contact_seconds, kept, chosen_at, chosen_by)
-            KEY (visit_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)\
+                                   contact_seconds, layer_ml, kept, chosen_at, chosen_by)
+            KEY (visit_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(
             visitId,
@@ -87,6 +92,7 @@ class PlanStore {
             chosen.wishes().layersPlanned().orElse(null),
             chosen.wishes().layersAtMost().orElse(null),
             chosen.wishes().contact().map(d -> (int) d.toSeconds()).orElse(null),
+            chosen.wishes().layer().map(Volume::ml).orElse(null),
             chosen.kept(),
             OffsetDateTime.now(clock),
             who)
@@ -112,7 +118,59 @@ class PlanStore {
     }
   }
 
+  /// @param version counts up with every change
+  record KeptScript(int version, StoredScript script) {}
+
+  /// The steps as they were written; empty where Ivesk composes them.
+  Optional<KeptScript> script(UUID visitId) {
+    return jdbc.sql("SELECT version, script FROM visit_script WHERE visit_id = ?")
+        .param(visitId)
+        .query((row, n) ->
+            new KeptScript(
+                row.getInt("version"), storage.read(row.getBytes("script"), StoredScript.SHAPE)))
+        .optional();
+  }
+
+  /// @param version of what is written now, from 1
+  void saveScript(UUID visitId, int version, StoredScript script, String who) {
+    jdbc.sql(
+            """
+            MERGE INTO visit_script (visit_id, script, version, saved_at, saved_by)
+            KEY (visit_id) VALUES (?, ? FORMAT JSON, ?, ?, ?)\
+            """)
+        .params(
+            visitId,
+            storage.write(StoredScript.SHAPE, script),
+            version,
+            OffsetDateTime.now(clock),
+            who)
+        .update();
+  }
+
+  void dropScript(UUID visitId) {
+    jdbc.sql("DELETE FROM visit_script WHERE visit_id = ?").param(visitId).update();
+  }
+
+  /// What is laid out already, by the id of the thing.
+  List<String> laidOut(UUID visitId) {
+    return jdbc.sql("SELECT item FROM trolley_tick WHERE visit_id = ?")
+        .param(visitId)
+        .query((row, n) -> row.getString("item"))
+        .list();
+  }
+
+  void layOut(UUID visitId, String item, boolean out) {
+    jdbc.sql(
+            out
+                ? "MERGE INTO trolley_tick (visit_id, item) KEY (visit_id, item) VALUES (?, ?)"
+                : "DELETE FROM trolley_tick WHERE visit_id = ? AND item = ?")
+        .params(visitId, item)
+        .update();
+  }
+
   void erase(UUID visitId) {
     jdbc.sql("DELETE FROM visit_plan WHERE visit_id = ?").param(visitId).update();
+    jdbc.sql("DELETE FROM trolley_tick WHERE visit_id = ?").param(visitId).update();
+    dropScript(visitId);
   }
 }

@@ -8,7 +8,6 @@ import ivesk.core.plan.Objections;
 import ivesk.core.plan.Protocol;
 import ivesk.core.plan.ScriptRules;
 import ivesk.core.plan.Setting;
-import ivesk.core.plan.Step;
 import ivesk.core.plan.StepGate;
 import ivesk.core.plan.StepKind;
 import ivesk.core.product.CareProduct;
@@ -202,26 +201,30 @@ class ProtocolController {
     return Sheet.of(protocols.read(body.text()));
   }
 
-  /// @param visit whose client it is tried on; without one the protocol is judged by itself
-  record ToJudge(Region region, List<StepFacts> steps, Optional<UUID> visit) {}
+  /// @param visit whose client it is tried on; without one the runs are judged by themselves
+  record ToJudge(List<RunFacts> runs, Optional<UUID> visit) {}
 
-  /// What there is to say to a script; nothing is kept.
+  /// What there is to say to some steps; nothing is kept.
   @StatelessQuestion
   @May(Right.TREAT)
   @PostMapping("/api/scripts/judgement")
   Judged judge(@RequestBody ToJudge body) {
-    List<Step> steps =
+    List<ScriptService.Planned> runs =
         BadInput.in(
-                "steps",
-                () -> new Protocol("a sheet", body.region(), StepFacts.steps(body.steps())))
-            .steps();
+            "runs",
+            () ->
+                body.runs().stream()
+                    .map(run -> new ScriptService.Planned(run.region(), run.checked()))
+                    .toList());
     return body.visit()
-        .map(
-            visit -> scripts.judge(visit, List.of(new ScriptService.Planned(body.region(), steps))))
+        .map(visit -> scripts.judge(visit, runs))
         .orElseGet(() -> {
           Setting setting = practiceItself();
           return Judged.of(
-              List.of(new Objections.Run(setting.script(body.region(), steps), setting)),
+              runs.stream()
+                  .map(
+                      run -> new Objections.Run(setting.script(run.region(), run.steps()), setting))
+                  .toList(),
               Optional.empty(),
               Optional.empty());
         });

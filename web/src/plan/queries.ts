@@ -1,0 +1,50 @@
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { api, body } from "../api/client";
+import type { Region, Run } from "../api/types";
+
+export const scriptWordsQuery = queryOptions({
+  queryKey: ["script-words"],
+  queryFn: async () => body(await api.GET("/api/words/script")),
+});
+
+export const protocolsQuery = queryOptions({
+  queryKey: ["protocols"],
+  queryFn: async () => body(await api.GET("/api/protocols")),
+});
+
+export function protocolQuery(id: string) {
+  return queryOptions({
+    queryKey: ["protocols", id],
+    queryFn: async () => body(await api.GET("/api/protocols/{id}", { params: { path: { id } } })),
+  });
+}
+
+/** What there is to say to some steps, asked anew at each change; until it is answered the last
+    answer stands. */
+export function judgedQuery(runs: Run[], visit: string | undefined) {
+  return queryOptions({
+    queryKey: ["judged", visit ?? "", runs],
+    queryFn: async ({ signal }) =>
+      body(await api.POST("/api/scripts/judgement", { body: { runs, visit }, signal })),
+    placeholderData: keepPreviousData,
+    enabled: runs.every((run) => run.steps.length > 0),
+    gcTime: 10_000,
+  });
+}
+
+export function planQuery(id: string) {
+  return queryOptions({
+    queryKey: ["visit", id, "plan"],
+    queryFn: async () => body(await api.GET("/api/visits/{id}/plan", { params: { path: { id } } })),
+  });
+}
+
+export function regionFormulasQuery(id: string, region: Region) {
+  return queryOptions({
+    queryKey: ["visit", id, "region", region],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/regions/{region}", { params: { path: { id, region } } }),
+      ),
+  });
+}
