@@ -167,7 +167,15 @@ function lineAt(judged: Judged, runs: Run[], picked: { run: number; line: number
 }
 
 /** What is objected to, in one place; the line itself has its swap. */
-function Said({ judged, runs, onShow }: { judged: Judged; runs: Run[]; onShow: () => void }) {
+function Said({
+  judged,
+  runs,
+  onShow,
+}: {
+  judged: Judged;
+  runs: Run[];
+  onShow: (run: number, line: number) => void;
+}) {
   const said = judged.objections.filter((one) => one.severity !== "NOTE");
   if (said.length === 0) return null;
   const first = said.find((one) => one.severity === "SHUT") ?? said[0]!;
