@@ -76,7 +76,8 @@ describe("a line as it is typed", () => {
     ],
     ["mask, gate c, 12:00", { name: "mask", gate: "C", seconds: 720 }],
     ["serum, 6 drops", { name: "serum", amount: 6 }],
-    ["serum, whenever", { name: "serum", unread: "whenever" }],
+    ["serum, 6, whenever", { name: "serum", amount: 6, unread: "whenever" }],
+    ["eye pads, damp, 0:30", { name: "eye pads damp", seconds: 30 }],
     ["bicarbonate 10 %, 24", { name: "bicarbonate 10 %", amount: 24 }],
     ["lactic 30, 2,7", { name: "lactic 30", amount: 2.7 }],
   ])("%s", (text, line) => {
@@ -113,6 +114,8 @@ describe("a line as it is typed", () => {
     ]);
     expect(found("toner calming", words, "FACE").map((one) => one.code)).toEqual(["TONER"]);
     expect(found("", words, "FACE")).toEqual([]);
+    const pads = { whats: [what("eye pads, damp", "")] } as ScriptWords;
+    expect(found(typed("eye pads, damp").name, pads, "FACE")).toHaveLength(1);
   });
 
   it("takes what is usual where nothing is said", () => {

@@ -138,7 +138,7 @@ export interface Typed {
 }
 
 /** A line as it is typed: "lactic 30, 2.7, 2:00, x2, a": what, then in any order how much, how
-    long, how many layers and which gate stands before it. */
+    long, how many layers and which gate stands before it. A name may have commas of its own. */
 export function typed(text: string): Typed {
   const [name = "", ...parts] = text.split(/[,;](?=\s|$)/).map((part) => part.trim());
   const line: Typed = { name };
@@ -152,6 +152,7 @@ export function typed(text: string): Typed {
     else if (layers) line.layers = Number(layers[1] ?? layers[2]);
     else if (gate) line.gate = gate[1]!.toUpperCase() as Step["gate"];
     else if (amount !== null && /^\d/.test(part)) line.amount = amount;
+    else if (Object.keys(line).length === 1) line.name = `${line.name} ${part}`;
     else line.unread = part;
   }
   return line;
@@ -163,7 +164,7 @@ export function found(name: string, words: ScriptWords, region: Run["region"]): 
   if (asked === "") return [];
   const parts = asked.split(/\s+/);
   const rank = (what: WhatOption) => {
-    const label = what.label.toLowerCase();
+    const label = what.label.toLowerCase().replaceAll(",", "");
     const code = what.code.toLowerCase();
     if (code === asked || label === asked) return 0;
     if (code.startsWith(asked) && code !== "") return 1;
