@@ -121,7 +121,7 @@ public final class Trolley {
                   ? (label.isEmpty() ? "a thin film" : label)
                   : Words.fill("%.1f mL", volume.ml()),
               stays
-                  ? "on calm skin"
+                  ? "on calm skin; " + AddOn.of(formula, setting.policies()).words()
                   : Words.fill("%.1f mL a layer, and a tenth over", line.layer().ml())
                       + bottle.map(lot -> "; lot " + lot.number() + left(lot, volume)).orElse("")
                       + (label.isEmpty() ? "" : "; label: " + label),
