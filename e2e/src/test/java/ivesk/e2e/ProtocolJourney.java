@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.interactions.Actions;
 
 /// The visit as a script: a maker's sheet of 25 lines composed by keyboard from nothing, its
 /// objection met and swapped; a visit planned from a sheet with a second region, to Ready.
@@ -61,7 +62,7 @@ class ProtocolJourney extends Journey {
     browser.tabTo("~Swap: gel mask, cool", Keys.ENTER);
     browser.see("gel mask, cool");
     assertThat(browser.text()).doesNotContain("warms skin that had acid");
-    browser.keys(Keys.chord(Keys.CONTROL, "z"));
+    new Actions(browser.driver).keyDown(Keys.CONTROL).sendKeys("z").keyUp(Keys.CONTROL).perform();
     browser.see("warms skin that had acid");
     browser.tabTo("~Swap: gel mask, cool", Keys.ENTER);
     browser.type("Name of the sheet", "Lactic by the sheet");

@@ -9,7 +9,6 @@ import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Limits;
-import ivesk.core.screening.Restriction.Care;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Phototype;
@@ -168,7 +167,7 @@ public final class Planning {
         policies.chose(Policies.Choice.JESSNER_FIRST_FROST),
         nextRung,
         policies.restAtMost(),
-        !limits.care().contains(Care.Kind.NO_SOLVENT),
+        Preparation.of(policies, limits),
         TakeOff.of(formula, depth, limits, policies),
         depth,
         area,

@@ -29,7 +29,7 @@ import java.util.Optional;
 /// @param firstFrostEnds Jessner: the first F1 is the planned endpoint
 /// @param nextRung where the practice steps strengths and the ladder allows it
 /// @param restAtMost highest sensation that counts as rest, 0 or 1
-/// @param solventAllowed degreasing with a solvent is not ruled out
+/// @param preparation how the skin is readied before it
 /// @param takeOff how the acid comes off
 /// @param area of all zones
 /// @param layer volume of one
@@ -49,7 +49,7 @@ public record TreatmentPlan(
     boolean firstFrostEnds,
     Optional<Formula> nextRung,
     int restAtMost,
-    boolean solventAllowed,
+    Preparation preparation,
     TakeOff takeOff,
     DepthClass depth,
     Area area,
@@ -84,6 +84,31 @@ public record TreatmentPlan(
                     + " s");
           }
         });
+  }
+
+  /// The same stage, readied as some steps have it.
+  public TreatmentPlan readied(Preparation steps) {
+    return new TreatmentPlan(
+        formula,
+        zones,
+        layersPlanned,
+        layersAtMost,
+        contactLimit,
+        hold,
+        stop,
+        phototype,
+        sensitivity,
+        firstVisit,
+        firstFrostEnds,
+        nextRung,
+        restAtMost,
+        steps,
+        takeOff,
+        depth,
+        area,
+        layer,
+        lot,
+        addOn);
   }
 
   /// Where the peel is done; regions are treated one at a time.

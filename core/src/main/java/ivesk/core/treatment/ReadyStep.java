@@ -1,6 +1,11 @@
 package ivesk.core.treatment;
 
+import ivesk.core.Words;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.Trolley;
+import ivesk.core.screening.Restriction.Care;
+import ivesk.core.skin.Region;
 import java.util.Arrays;
 import java.util.List;
 
@@ -69,12 +74,83 @@ public enum ReadyStep {
     };
   }
 
-  /// How this step is done for a plan.
+  /// What this step is called for a plan.
+  public String label(TreatmentPlan plan) {
+    int cleanses = plan.preparation().cleanses();
+    return switch (this) {
+      case CLEANSE ->
+          switch (cleanses) {
+            case 0 -> "no cleanse";
+            case 1 -> "cleanse";
+            case 2 -> label;
+            default -> "cleanse, " + cleanses + " times";
+          };
+      case PREP -> plan.preparation().degrease().label();
+      default -> label;
+    };
+  }
+
+  /// How this step is done for a plan: by its steps, the region and the limits of the day.
   public String how(TreatmentPlan plan) {
-    if (this == PREP && !plan.solventAllowed()) {
-      return "No solvent for this skin: a plain damp wipe, dry to the touch.";
-    }
-    return this == BRIEFING ? how + " " + howItEnds(plan) : how;
+    Preparation ready = plan.preparation();
+    return switch (this) {
+      case CONSENT ->
+          ready.care().contains(Care.Kind.GUARDIAN_PRESENT)
+              ? how + " The guardian is here, and stays."
+              : how;
+      case BRIEFING ->
+          (ready.care().contains(Care.Kind.TALK_FIRST) ? "What a peel can and cannot do. " : "")
+              + how
+              + " "
+              + howItEnds(plan);
+      case HAIR_LENSES_GLOVES -> Trolley.cleared(plan.region()) + " " + gloves(ready);
+      case CLEANSE -> water(ready.water());
+      case PREP -> prep(ready);
+      case BARRIER ->
+          onFace(plan.region())
+              ? how
+              : "Open spots, folds, and any spot that flared."
+                  + (ready.care().contains(Care.Kind.COVER_OPEN_SPOTS) ? " Each of them." : "");
+      case EYES ->
+          ready
+              .eyes()
+              .map(act -> Words.capital(act.label()) + ". Lids covered.")
+              .orElse("Nothing over the eyes here; shut if the light is bright.");
+      case FAN_TISSUE ->
+          ready.care().contains(Care.Kind.VENTILATE) ? how + " Ventilate the room." : how;
+      default -> how;
+    };
+  }
+
+  private static boolean onFace(Region region) {
+    return region == Region.FACE || region == Region.EYE_CONTOUR;
+  }
+
+  private static String gloves(Preparation ready) {
+    String pairs = ready.glovePairs() == 1 ? "one pair" : "two pairs";
+    return ready.care().contains(Care.Kind.GLOVES_WITHOUT_LATEX)
+        ? "Hands washed, " + pairs + " without latex."
+        : "Hands washed, " + pairs + ".";
+  }
+
+  private static String water(Preparation.Water water) {
+    return switch (water) {
+      case COOL -> "Cool water. No steam, no hot towel.";
+      case TEPID -> "Tepid water. No steam, no hot towel.";
+      case WARM -> "Warm water raises what the skin takes up: mind it. No steam, no hot towel.";
+    };
+  }
+
+  private String prep(Preparation ready) {
+    return switch (ready.degrease()) {
+      case SOLVENT -> how;
+      case ACID_PREP -> "An acid step: by its time, then off. Half a face at a time, and ask.";
+      case PLAIN ->
+          ready.care().contains(Care.Kind.NO_SOLVENT)
+              ? "No solvent for this skin: a plain damp wipe, dry to the touch."
+              : "A plain damp wipe, dry to the touch.";
+      case NONE -> "No prep by the steps; blot until dry to the touch.";
+    };
   }
 
   private static String howItEnds(TreatmentPlan plan) {

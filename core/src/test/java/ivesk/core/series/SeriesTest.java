@@ -8,6 +8,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
@@ -298,7 +299,7 @@ class SeriesTest {
           false,
           Optional.empty(),
           1,
-          true,
+          Preparation.USUAL,
           TakeOff.BY_FORMULA,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(150),

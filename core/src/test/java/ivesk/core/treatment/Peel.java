@@ -4,6 +4,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
@@ -136,7 +137,7 @@ final class Peel {
           firstFrost,
           nextRung,
           1,
-          true,
+          Preparation.USUAL,
           takeOff,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(560),

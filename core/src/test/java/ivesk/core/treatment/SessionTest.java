@@ -9,7 +9,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.DepthClass;
+import ivesk.core.plan.Act;
+import ivesk.core.plan.Preparation;
+import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.Restriction.Care;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
@@ -39,6 +43,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -480,5 +485,36 @@ class SessionTest {
       assertThat(Outcome.peel(peel.plan, peel.state(), LocalDate.of(2026, 11, 25)).contact())
           .isEqualTo(Duration.ofMinutes(5));
     }
+  }
+
+  /// Ready says what the steps say: no "prep wipe" where there is none, no latex where none may be.
+  @Test
+  void readyIsSaidByTheSteps() {
+    Preparation ready =
+        new Preparation(
+            1,
+            Preparation.Degrease.ACID_PREP,
+            Optional.of(Act.EYE_SHIELDS),
+            Preparation.Water.TEPID,
+            1,
+            Set.of(
+                Care.Kind.GLOVES_WITHOUT_LATEX,
+                Care.Kind.GUARDIAN_PRESENT,
+                Care.Kind.VENTILATE,
+                Care.Kind.TALK_FIRST));
+    TreatmentPlan plan = Peel.of("GLY-20").plan().readied(ready);
+    assertThat(ReadyStep.CLEANSE.label(plan)).isEqualTo("cleanse");
+    assertThat(ReadyStep.CLEANSE.how(plan)).startsWith("Tepid water");
+    assertThat(ReadyStep.PREP.label(plan)).isEqualTo("acid prep");
+    assertThat(ReadyStep.PREP.how(plan)).startsWith("An acid step");
+    assertThat(ReadyStep.EYES.how(plan)).startsWith("Eye shields");
+    assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(plan)).contains("one pair without latex");
+    assertThat(ReadyStep.CONSENT.how(plan)).contains("guardian is here");
+    assertThat(ReadyStep.FAN_TISSUE.how(plan)).contains("Ventilate");
+    assertThat(ReadyStep.BRIEFING.how(plan)).startsWith("What a peel can and cannot do");
+    TreatmentPlan usual = plan.readied(Preparation.USUAL);
+    assertThat(ReadyStep.CLEANSE.label(usual)).isEqualTo("cleanse, twice");
+    assertThat(ReadyStep.PREP.label(usual)).isEqualTo("prep wipe");
+    assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(usual)).contains("two pairs.");
   }
 }

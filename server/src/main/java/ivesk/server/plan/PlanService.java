@@ -8,6 +8,7 @@ import ivesk.core.plan.Objection.Severity;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
 import ivesk.core.plan.StepKind;
@@ -102,13 +103,27 @@ public class PlanService {
     SelectionFacts facts = selection.facts(visitId);
     TreatmentPlan plan = make(chosen, facts);
     Optional<KeptScript> kept = store.script(visitId);
+    List<StoredScript.Run> runs =
+        kept.map(script -> script.script().runs())
+            .orElseGet(() -> composed(visitId, chosen, plan, facts));
     return new Planned(
         chosen,
-        plan,
-        kept.map(script -> script.script().runs())
-            .orElseGet(() -> composed(visitId, chosen, plan, facts)),
+        plan.readied(preparation(visitId, plan.region(), runs)),
+        runs,
         kept.map(KeptScript::version).orElse(0),
         facts);
+  }
+
+  /// As the steps of the first region have it.
+  private Preparation preparation(UUID visitId, Region region, List<StoredScript.Run> runs) {
+    Setting setting = scripts.setting(visitId, region);
+    List<Step> steps =
+        runs.stream()
+            .filter(run -> run.region() == region)
+            .findFirst()
+            .map(run -> run.steps().stream().map(StoredScript.StoredStep::step).toList())
+            .orElse(List.of());
+    return Preparation.of(setting.script(region, steps), setting);
   }
 
   private List<StoredScript.Run> composed(

@@ -1,5 +1,7 @@
 package ivesk.server.treatment;
 
+import ivesk.core.plan.Act;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AfterProduct;
@@ -36,7 +38,11 @@ final class StoredFacts {
 
   private static final Shape<StoredOpening> OPENED =
       Shape.of(
-          "Opened", StoredOpening.class, StoredFacts::labelled, StoredFacts::takenOffByFormula);
+          "Opened",
+          StoredOpening.class,
+          StoredFacts::labelled,
+          StoredFacts::takenOffByFormula,
+          StoredFacts::readiedAsUsual);
 
   /// As the ending was worded before its steps had ids.
   private static final Map<String, String> WORDS_OF_STEPS =
@@ -161,6 +167,21 @@ final class StoredFacts {
 
   private static ObjectNode takenOffByFormula(ObjectNode kept) {
     ((ObjectNode) kept.get("plan")).put("takeOff", TakeOff.BY_FORMULA.name());
+    return kept;
+  }
+
+  /// Before the steps said how the skin was readied, it was as usual, or without solvent.
+  private static ObjectNode readiedAsUsual(ObjectNode kept) {
+    ObjectNode plan = (ObjectNode) kept.get("plan");
+    boolean solvent = plan.remove("solventAllowed").asBoolean(true);
+    ObjectNode ready = plan.putObject("preparation");
+    ready.put("cleanses", 2);
+    ready.put(
+        "degrease", (solvent ? Preparation.Degrease.SOLVENT : Preparation.Degrease.PLAIN).name());
+    ready.put("eyes", Act.EYE_PADS.name());
+    ready.put("water", Preparation.Water.COOL.name());
+    ready.put("glovePairs", 2);
+    ready.putArray("care");
     return kept;
   }
 

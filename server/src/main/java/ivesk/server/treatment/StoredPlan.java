@@ -1,16 +1,20 @@
 package ivesk.server.treatment;
 
 import ivesk.core.formula.DepthClass;
+import ivesk.core.plan.Act;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
+import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.server.formula.StoredFormula;
 import java.time.Duration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,13 +33,35 @@ record StoredPlan(
     boolean firstFrostEnds,
     Optional<StoredFormula> nextRung,
     int restAtMost,
-    boolean solventAllowed,
+    StoredPreparation preparation,
     TakeOff takeOff,
     DepthClass depth,
     double areaCm2,
     double layerMl,
     Optional<String> lot,
     Optional<StoredAddOn> addOn) {
+
+  record StoredPreparation(
+      int cleanses,
+      Preparation.Degrease degrease,
+      Optional<Act> eyes,
+      Preparation.Water water,
+      int glovePairs,
+      List<Care.Kind> care) {
+    static StoredPreparation of(Preparation ready) {
+      return new StoredPreparation(
+          ready.cleanses(),
+          ready.degrease(),
+          ready.eyes(),
+          ready.water(),
+          ready.glovePairs(),
+          ready.care().stream().sorted().toList());
+    }
+
+    Preparation preparation() {
+      return new Preparation(cleanses, degrease, eyes, water, glovePairs, new HashSet<>(care));
+    }
+  }
 
   record StoredAddOn(StoredFormula formula, boolean shortContact) {}
 
@@ -54,7 +80,7 @@ record StoredPlan(
         plan.firstFrostEnds(),
         plan.nextRung().map(StoredFormula::of),
         plan.restAtMost(),
-        plan.solventAllowed(),
+        StoredPreparation.of(plan.preparation()),
         plan.takeOff(),
         plan.depth(),
         plan.area().cm2(),
@@ -80,7 +106,7 @@ record StoredPlan(
         firstFrostEnds,
         nextRung.map(StoredFormula::formula),
         restAtMost,
-        solventAllowed,
+        preparation.preparation(),
         takeOff,
         depth,
         Area.cm2(areaCm2),

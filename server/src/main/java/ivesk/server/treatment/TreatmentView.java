@@ -165,7 +165,7 @@ record TreatmentView(
                 new StepView(
                     step,
                     step.together(),
-                    step.label(),
+                    step.label(live.plan()),
                     step.how(live.plan()),
                     Optional.ofNullable(state.ready().stepsDone().get(step))))
             .toList(),

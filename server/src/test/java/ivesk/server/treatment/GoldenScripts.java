@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
@@ -56,7 +57,7 @@ final class GoldenScripts {
             false,
             Optional.empty(),
             1,
-            true,
+            Preparation.USUAL,
             TakeOff.BY_FORMULA,
             DepthClass.SUPERFICIAL,
             Area.cm2(560),
