@@ -3481,6 +3481,19 @@ export interface components {
             town: string;
             zone: string;
         };
+        Preparation: {
+            care: ("NO_SOLVENT" | "NO_HEAT" | "NO_SCRUB" | "NO_LANCET" | "NO_EXTRACTION" | "NO_HIGH_FREQUENCY" | "GLOVES_WITHOUT_LATEX" | "LENSES_OUT" | "NO_SUN_14_DAYS" | "TALK_FIRST" | "MINERAL_SUNSCREEN" | "COVER_OPEN_SPOTS" | "TELL_TINGLING" | "VENTILATE" | "NO_LIDOCAINE" | "COMPRESS_LIFT" | "GUARDIAN" | "GUARDIAN_PRESENT")[];
+            /** Format: int32 */
+            cleanses: number;
+            /** @enum {string} */
+            degrease: "SOLVENT" | "ACID_PREP" | "PLAIN" | "NONE";
+            /** @enum {string} */
+            eyes?: "LOOK_1" | "LOOK_2" | "PHOTOS" | "PLAIN_WIPE" | "DRY" | "EYE_PADS" | "TRIMMED_EYE_PADS" | "EYE_SHIELDS" | "BLOT" | "LIFT_GEL" | "WIPE_PASTE" | "COOL_RINSE" | "DAMP_PADS" | "COMPRESS_LIFT" | "COLD_COMPRESSES" | "LEFT_AS_IT_IS" | "ASK_TO_REST" | "FAN" | "EXTRACTION" | "LANCET_EXTRACTION" | "HIGH_FREQUENCY" | "STEAM" | "HOT_TOWEL" | "WARM_WATER" | "EXERCISE" | "SCRUB" | "BRUSH" | "SHAVE" | "BLADE" | "MASSAGE" | "LEAVING_CHECK";
+            /** Format: int32 */
+            glovePairs: number;
+            /** @enum {string} */
+            water: "COOL" | "TEPID" | "WARM";
+        };
         Preview: {
             /** Format: int64 */
             changed: number;
@@ -4359,11 +4372,11 @@ export interface components {
             nextRung?: components["schemas"]["Formula"];
             /** @enum {string} */
             phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
+            preparation: components["schemas"]["Preparation"];
             /** Format: int32 */
             restAtMost: number;
             /** @enum {string} */
             sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
-            solventAllowed: boolean;
             /** Format: int32 */
             stop: number;
             /** @enum {string} */
