@@ -11,6 +11,7 @@ import ivesk.server.Practice.Answer;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.plan.PlanService;
 import ivesk.server.treatment.Treatments;
+import ivesk.server.visit.PeelSigned;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -165,6 +166,26 @@ class ChooseApiTest {
         .contains(LocalDate.of(2026, 11, 25));
     shelf.take("REC-1", "R-1", Volume.ml(9999), LocalDate.of(2026, 11, 25), "ines");
     assertThat(shelf.shelf().lots().get("REC-1").getFirst().left()).isEqualTo(Volume.NONE);
+  }
+
+  /// Signing takes the products off the packs that come first, as they were planned; what is not
+  /// counted is not taken from.
+  @Test
+  void signingTakesTheProductsOffTheirPacks() {
+    String pack =
+        "{\"code\":\"CLEANSER\",\"number\":\"C-1\",\"expires\":\"2099-01-01\",\"units\":60,"
+            + "\"left\":60,\"over\":0}";
+    UUID lot = UUID.randomUUID();
+    assertThat(practice.put("/api/products/packs/" + lot, pack).status()).isEqualTo(200);
+    UUID ishani = UUID.fromString(practice.visit("Ishani Velloor").get("id").asString());
+    practice.tell(new PeelSigned(ishani, LocalDate.of(2026, 11, 25), "ines"));
+    JsonNode packs = null;
+    for (JsonNode one : practice.get("/api/products").body().get("products")) {
+      if (one.get("label").get("code").asString().equals("CLEANSER")) packs = one.get("packs");
+    }
+    // Two cleanses of two pumps.
+    assertThat(packs.get(0).get("left").asDouble()).isEqualTo(56);
+    assertThat(packs.get(0).get("opened").asString()).isEqualTo("2026-11-25");
   }
 
   private static JsonNode label(String code) {

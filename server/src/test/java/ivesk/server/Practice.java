@@ -204,6 +204,11 @@ public final class Practice implements AutoCloseable {
     return URI.create(base).getPort();
   }
 
+  /// As a bean would tell it.
+  void tell(Object event) {
+    application.publishEvent(event);
+  }
+
   <T> T bean(Class<T> type) {
     return application.getBean(type);
   }

@@ -12,6 +12,7 @@ import ivesk.server.app.Problems.Stale;
 import ivesk.server.app.Remembered;
 import ivesk.server.formula.LabelColumn;
 import ivesk.server.product.CatalogueStore.KeptLot;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -104,6 +105,21 @@ public class CatalogueService {
     }
     audit.note(who, "save care lot", lot.code() + " " + lot.number() + " " + id);
     catalogue.changed();
+  }
+
+  /// Takes units off the pack that is to be used first, and opens it if it was sealed; what is not
+  /// counted is not taken from.
+  ///
+  /// @param units of the product, 0 and up
+  @Transactional
+  public void use(String code, double units, LocalDate day, String who) {
+    catalogue()
+        .toTake(code, day)
+        .ifPresent(lot -> {
+          store.take(code, lot.number(), units, day);
+          audit.note(who, "take from care lot", code + " " + lot.number());
+          catalogue.changed();
+        });
   }
 
   /// Own products as a table.

@@ -20,6 +20,7 @@ import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Reused;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.AcidOn;
+import ivesk.server.visit.PeelSigned;
 import ivesk.server.visit.VisitRecord;
 import java.time.Clock;
 import java.time.Instant;
@@ -34,6 +35,7 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -48,6 +50,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   private final TreatmentStreams streams;
   private final Disk disk;
   private final ShelfService shelf;
+  private final ApplicationEventPublisher events;
   private final Audit audit;
   private final Clock clock;
 
@@ -64,6 +67,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
       TreatmentStreams streams,
       Disk disk,
       ShelfService shelf,
+      ApplicationEventPublisher events,
       Audit audit,
       Clock clock) {
     this(
@@ -72,6 +76,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         streams,
         disk,
         shelf,
+        events,
         audit,
         clock,
         new AtHand<>(MOST_AT_HAND),
@@ -84,6 +89,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
       TreatmentStreams streams,
       Disk disk,
       ShelfService shelf,
+      ApplicationEventPublisher events,
       Audit audit,
       Clock clock,
       Map<UUID, Live> atHand,
@@ -93,6 +99,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     this.streams = streams;
     this.disk = disk;
     this.shelf = shelf;
+    this.events = events;
     this.audit = audit;
     this.clock = clock;
     this.atHand = atHand;
@@ -101,7 +108,8 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
 
   /// The same service on another clock: past visits of the demo run through the real engine.
   public Treatments on(Clock other) {
-    return new Treatments(store, transaction, streams, disk, shelf, audit, other, atHand, locks);
+    return new Treatments(
+        store, transaction, streams, disk, shelf, events, audit, other, atHand, locks);
   }
 
   /// A treatment with everything that follows from its events.
@@ -336,7 +344,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
       if (after.state().phase() == Phase.SIGNED) store.sign(id, when, after.plan());
       audit.note(who, "close treatment", id);
       if (!live.state().phase().closed())
-        takeFromBottle(after, LocalDate.ofInstant(when, clock.getZone()), who);
+        takeOffStock(after, LocalDate.ofInstant(when, clock.getZone()), who);
     }
     return after;
   }
@@ -350,15 +358,16 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     return all;
   }
 
-  private void takeFromBottle(Live done, LocalDate day, String who) {
+  /// The bottle by what went on the skin, the products as they were planned.
+  private void takeOffStock(Live done, LocalDate day, String who) {
     int layers = done.state().layers().size();
-    if (layers == 0 || done.plan().lot().isEmpty()) return;
-    shelf.take(
-        done.plan().formula().code(),
-        done.plan().lot().get(),
-        Trolley.poured(done.plan(), layers),
-        day,
-        who);
+    if (layers == 0) return;
+    done.plan()
+        .lot()
+        .ifPresent(lot ->
+            shelf.take(
+                done.plan().formula().code(), lot, Trolley.poured(done.plan(), layers), day, who));
+    events.publishEvent(new PeelSigned(done.visitId(), day, who));
   }
 
   /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.
