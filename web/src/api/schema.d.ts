@@ -1572,6 +1572,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/prep.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/regions/{region}": {
         parameters: {
             query?: never;
@@ -4140,6 +4156,8 @@ export interface components {
             doneOn?: string;
             /** Format: date */
             earliest?: string;
+            /** @enum {string} */
+            item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "HAIR" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "SHAVE" | "ON_THE_DAY";
             kept: boolean;
             late: boolean;
             what: string;
@@ -7216,6 +7234,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanStation"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };

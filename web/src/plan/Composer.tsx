@@ -142,6 +142,7 @@ function Writer({
   const stale = current > over;
   return (
     <main className={cx("composer")}>
+      <h1 className="hidden">{name || "A new sheet"}</h1>
       <header className={cx("composer-top")}>
         <TextField
           className={cx("name")}

@@ -123,7 +123,7 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
         </StepsOfVisit>
       ) : (
         <div className={cx("columns", "plan-columns")}>
-          <Prep station={station} />
+          <Prep station={station} visitId={visit.id} />
           <Trolley station={station} visitId={visit.id} locked={locked} />
           <section className="side" aria-label="What it comes to">
             <Figures station={station} judged={judged} date={visit.day} />
@@ -192,7 +192,7 @@ function Said({
   );
 }
 
-function Prep({ station }: { station: PlanStation }) {
+function Prep({ station, visitId }: { station: PlanStation; visitId: string }) {
   const late = station.prep.filter((step) => step.late).length;
   return (
     <section aria-label="Back from the date" tabIndex={0}>
@@ -211,6 +211,11 @@ function Prep({ station }: { station: PlanStation }) {
       <div className={cx("line", "dated", "peel")}>
         <span className="mono">peel</span>
         <span>{station.plan.formulaName}</span>
+      </div>
+      <div className="pad-small">
+        <Button component="a" href={`/api/visits/${visitId}/prep.ics`} download>
+          For the client’s calendar (.ics)
+        </Button>
       </div>
     </section>
   );
@@ -306,7 +311,11 @@ function Figures({
           ledger.acidMmol > 0
             ? `${decimal(ledger.acidMmol, 1)} mmol of acid` +
               (ledger.ratio === undefined ? "" : `: ${decimal(ledger.ratio, 1)} times by mole`)
-            : "no acid here is ended by base"
+            : plan.mayCrystallise ||
+                plan.ending === "FROST_IS_THE_END" ||
+                plan.ending === "SELF_LIMITING"
+              ? "it does not undo a frost"
+              : "no acid here is ended by base"
         }
         warn={ledger.ratio !== undefined && ledger.ratio < 1}
       />

@@ -15,11 +15,36 @@ import java.util.Optional;
 public final class PrepCalendar {
   private PrepCalendar() {}
 
+  /// What is done or left off in the weeks before.
+  public enum Item {
+    SUNSCREEN("sunscreen SPF 30 or more, every day"),
+    LOW_HOME_ACID("last of the low home acid, alternate nights"),
+    INHIBITOR("tyrosinase inhibitor started, daily from here"),
+    SUN("last strong sun or sunbed"),
+    HAIR("last wax, thread or depilatory"),
+    PRESCRIBED_RETINOID("last prescribed retinoid"),
+    RETINOL("last retinol"),
+    HOME_ACID("last scrub, home acid, acid wash or peroxide"),
+    SHAVE("last razor shave"),
+    ON_THE_DAY("no make-up, no exercise before, lenses out");
+
+    private final String words;
+
+    Item(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
   /// @param day the last day on which the step can be kept
   /// @param doneOn when it was done, where that was told
   /// @param late in the past when the plan is made and not known to have been kept
   /// @param earliest the first date on which a peel could be if the step began today
   public record Step(
+      Item item,
       LocalDate day,
       String what,
       Optional<LocalDate> doneOn,
@@ -33,34 +58,19 @@ public final class PrepCalendar {
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
     List<Step> steps = new ArrayList<>();
     // Who was here before was told; of somebody met today nobody knows.
-    steps.add(
-        step(
-            peel.minusDays(14),
-            "sunscreen SPF 30 or more, every day",
-            today,
-            peel,
-            !client.newHere()));
+    steps.add(step(peel.minusDays(14), Item.SUNSCREEN, today, peel, !client.newHere()));
     if (!client.sensitive() && superficial) {
-      steps.add(
-          step(
-              peel.minusDays(7), "last of the low home acid, alternate nights", today, peel, true));
+      steps.add(step(peel.minusDays(7), Item.LOW_HOME_ACID, today, peel, true));
     }
     if (client.pigmentProne()) {
-      steps.add(
-          dated(
-              client.inhibitorSince(),
-              peel,
-              14,
-              "tyrosinase inhibitor started, daily from here",
-              today,
-              false));
+      steps.add(dated(client.inhibitorSince(), peel, 14, Item.INHIBITOR, today, false));
     }
     steps.add(
         dated(
             client.lastUse(Question.SUN, "sun"),
             peel,
             14,
-            "last strong sun or sunbed",
+            Item.SUN,
             today,
             client.is(Question.SUN, "no")));
     steps.add(
@@ -68,19 +78,19 @@ public final class PrepCalendar {
             client.lastUse(Question.HAIR, "done"),
             peel,
             7,
-            "last wax, thread or depilatory",
+            Item.HAIR,
             today,
             client.is(Question.HAIR, "none")));
     Optional<LocalDate> prescribed =
         client.lastUse(Question.RETINOID, "used", Active.PRESCRIBED_RETINOID);
     Optional<LocalDate> retinol = client.lastUse(Question.RETINOL, "used", Active.RETINOL);
     if (prescribed.isPresent()) {
-      steps.add(dated(prescribed, peel, 7, "last prescribed retinoid", today, false));
+      steps.add(dated(prescribed, peel, 7, Item.PRESCRIBED_RETINOID, today, false));
     }
     if (prescribed.isEmpty() || retinol.isPresent()) {
       int days = superficial && client.darkerType() ? 7 : 3;
       boolean none = client.is(Question.RETINOL, "none") && retinol.isEmpty();
-      if (!none) steps.add(dated(retinol, peel, days, "last retinol", today, false));
+      if (!none) steps.add(dated(retinol, peel, days, Item.RETINOL, today, false));
     }
     Optional<LocalDate> acid =
         client.lastUse(
@@ -90,11 +100,11 @@ public final class PrepCalendar {
             acid,
             peel,
             3,
-            "last scrub, home acid, acid wash or peroxide",
+            Item.HOME_ACID,
             today,
             acid.isEmpty() && client.is(Question.HOME_ACID, "none")));
-    steps.add(step(peel.minusDays(1), "last razor shave", today, peel, true));
-    steps.add(step(peel, "no make-up, no exercise before, lenses out", today, peel, true));
+    steps.add(step(peel.minusDays(1), Item.SHAVE, today, peel, true));
+    steps.add(step(peel, Item.ON_THE_DAY, today, peel, true));
     steps.sort(Comparator.comparing(Step::day));
     return List.copyOf(steps);
   }
@@ -102,33 +112,29 @@ public final class PrepCalendar {
   /// Something that ends some days before the peel; kept when it was never done, or long enough
   /// ago.
   private static Step dated(
-      Optional<LocalDate> on,
-      LocalDate peel,
-      int days,
-      String what,
-      LocalDate today,
-      boolean never) {
+      Optional<LocalDate> on, LocalDate peel, int days, Item item, LocalDate today, boolean never) {
     LocalDate last = peel.minusDays(days);
     boolean kept = never || on.filter(date -> !date.isAfter(last)).isPresent();
-    return step(last, what, on, today, peel, kept);
+    return step(last, item, on, today, peel, kept);
   }
 
   private static Step step(
-      LocalDate day, String what, LocalDate today, LocalDate peel, boolean kept) {
-    return step(day, what, Optional.empty(), today, peel, kept);
+      LocalDate day, Item item, LocalDate today, LocalDate peel, boolean kept) {
+    return step(day, item, Optional.empty(), today, peel, kept);
   }
 
   private static Step step(
       LocalDate day,
-      String what,
+      Item item,
       Optional<LocalDate> doneOn,
       LocalDate today,
       LocalDate peel,
       boolean kept) {
     boolean late = day.isBefore(today) && !kept;
     return new Step(
+        item,
         day,
-        what,
+        item.words(),
         doneOn,
         late,
         kept,

@@ -25,6 +25,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -156,6 +158,17 @@ class PlanController {
   @PostMapping("/regions/{region}/run")
   RunFacts compose(@PathVariable UUID id, @PathVariable Region region, @RequestBody RunAsked body) {
     return RunFacts.of(plans.compose(id, region, body.formula()));
+  }
+
+  /// The weeks before and the peel, for the client's calendar.
+  @May(Right.RECORD)
+  @GetMapping(value = "/prep.ics", produces = "text/calendar")
+  ResponseEntity<byte[]> calendar(@PathVariable UUID id) {
+    PlanStation station = plan(id).orElseThrow(() -> new NotFound("plan", id));
+    Visit visit = visits.get(id);
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"your-peel.ics\"")
+        .body(PrepIcs.of(id, station.prep(), visit.startsAt(), visit.minutes(), clock.instant()));
   }
 
   /// Ticks a thing on the trolley, or takes the tick off.
