@@ -3482,7 +3482,7 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["OptionView"][];
             usual: string;
@@ -4410,6 +4410,7 @@ export interface components {
             advice: components["schemas"]["Advice"];
             alarms: components["schemas"]["Alarm"][];
             answers: components["schemas"]["Told"][];
+            briefing: string[];
             care: components["schemas"]["CareView"][];
             checkInSeconds: number[];
             clockJump?: string;
@@ -5589,7 +5590,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "COMPOUNDING" | "LICENCE";
+                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };

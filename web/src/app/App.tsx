@@ -28,6 +28,7 @@ const Self = lazy(() => import("../practice/Self"));
 const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
+const PrepSheet = lazy(() => import("../plan/PrepSheet"));
 
 /** Its styles carry the word that the page came with; others are not taken. */
 const styles = createCache({
@@ -110,6 +111,14 @@ const router = createBrowserRouter([
         element: (
           <RoomOf room="desk">
             <Sheet />
+          </RoomOf>
+        ),
+      },
+      {
+        path: "/visits/:visitId/prep",
+        element: (
+          <RoomOf room="desk">
+            <PrepSheet />
           </RoomOf>
         ),
       },

@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useReducer, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import dayjs from "dayjs";
 import utc from "dayjs/plugin/utc";
@@ -212,9 +212,12 @@ function Prep({ station, visitId }: { station: PlanStation; visitId: string }) {
         <span className="mono">peel</span>
         <span>{station.plan.formulaName}</span>
       </div>
-      <div className="pad-small">
+      <div className="pad-small row wrap">
+        <Button component={Link} to={`/visits/${visitId}/prep`}>
+          Sheet
+        </Button>
         <Button component="a" href={`/api/visits/${visitId}/prep.ics`} download>
-          For the client’s calendar (.ics)
+          .ics
         </Button>
       </div>
     </section>

@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
 import type { Fact, Treatment, Visit, Zone } from "../../api/types";
@@ -291,12 +291,13 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
               <i aria-hidden="true" />
               <span>
                 <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
-                <span className={cx("how")}>{one.how}</span>
+                {one.id !== "BRIEFING" && <span className={cx("how")}>{one.how}</span>}
               </span>
             </button>
           </li>
         ))}
       </ul>
+      {step.together === "TOLD" && <Briefing lines={treatment.briefing} />}
       {step.together === "AT_THE_DOOR" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
@@ -317,6 +318,59 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
           {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
         </Button>
       </div>
+    </>
+  );
+}
+
+/** What the client is told, line by line; each is ticked when it was said, or all are read aloud. */
+function Briefing({ lines }: { lines: string[] }) {
+  const [said, setSaid] = useState<string[]>([]);
+  const [reading, setReading] = useState(false);
+  const voice = typeof window.speechSynthesis === "undefined" ? undefined : window.speechSynthesis;
+  useEffect(() => () => voice?.cancel(), [voice]);
+  const tick = (line: string, told: boolean) =>
+    setSaid((was) => (told ? [...was, line] : was.filter((one) => one !== line)));
+  function read() {
+    if (!voice) return;
+    voice.cancel();
+    if (reading) {
+      setReading(false);
+      return;
+    }
+    setReading(true);
+    lines.forEach((line, i) => {
+      const words = new SpeechSynthesisUtterance(line);
+      words.lang = "en";
+      words.onend = () => {
+        tick(line, true);
+        if (i === lines.length - 1) setReading(false);
+      };
+      voice.speak(words);
+    });
+  }
+  return (
+    <>
+      <ul className={cx("briefing")} aria-label="What is told">
+        {lines.map((line) => (
+          <li key={line}>
+            <label>
+              <input
+                type="checkbox"
+                checked={said.includes(line)}
+                onChange={(e) => tick(line, e.target.checked)}
+              />
+              {line}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {voice && (
+        <div className="row">
+          <Button color="inherit" aria-pressed={reading} onClick={read}>
+            {reading ? "Stop reading" : "Read it aloud"}
+          </Button>
+        </div>
+      )}
     </>
   );
 }

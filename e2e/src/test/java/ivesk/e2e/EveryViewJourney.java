@@ -160,7 +160,11 @@ class EveryViewJourney extends Journey {
     look("Plan, its steps");
     browser.press("The line");
     look("Plan, one line");
-    browser.press("Weeks before and trolley");
+    show("Ishani Velloor", "prep");
+    browser.see("Before your peel");
+    look("the sheet of the weeks before");
+    show("Ishani Velloor", "plan");
+    browser.see("BACK FROM THE DATE");
     look("Plan");
   }
 

@@ -42,9 +42,6 @@ class Pictures extends Journey {
     browser.picture("choose");
     show("Ishani Velloor", "plan");
     browser.picture("plan");
-    browser.press("Change the steps");
-    browser.see("From a protocol");
-    browser.picture("plan-steps");
     browser.open("/clients");
     browser.press("Oumar Belgrave");
     browser.see("Wed 4 Nov");
@@ -130,9 +127,6 @@ class Pictures extends Journey {
     browser.saved();
     browser.pass(18);
     browser.picture("treat");
-    browser.size(820, 1180);
-    browser.picture("treat-tablet");
-    browser.size(1280, 800);
     browser.keys("4");
     browser.saved();
     browser.pass(28);

@@ -112,7 +112,13 @@ public record Policies(
     /// Feather-light massage with a calming product, instead of never.
     FEATHER_LIGHT_MASSAGE,
     /// Pigment inhibitor the same day, instead of after the bland days.
-    INHIBITOR_THE_SAME_DAY
+    INHIBITOR_THE_SAME_DAY,
+    /// At least 14 days from peel to peel, instead of the formula's own interval.
+    INTERVAL_14_DAYS,
+    /// At least 28 days from peel to peel, instead of the formula's own interval.
+    INTERVAL_28_DAYS,
+    /// Adults without any record start at a family's first rung, instead of its entry rung.
+    FIRST_RUNG_WITHOUT_RECORD
   }
 
   /// Shut until the supervising clinician opens them for the practice, once; some countries
@@ -139,6 +145,12 @@ public record Policies(
 
   public boolean chose(Choice choice) {
     return choices.contains(choice);
+  }
+
+  /// The interval between two peels, where a formula asks for some days.
+  public int intervalDays(int ofTheFormula) {
+    if (chose(Choice.INTERVAL_28_DAYS)) return Math.max(28, ofTheFormula);
+    return chose(Choice.INTERVAL_14_DAYS) ? Math.max(14, ofTheFormula) : ofTheFormula;
   }
 
   public Policies with(Choice choice) {

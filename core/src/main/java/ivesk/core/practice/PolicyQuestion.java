@@ -136,6 +136,15 @@ public enum PolicyQuestion {
       "Patch test",
       usual("usual", "every new family"),
       option("other", "superficial only", p -> p.with(Choice.PATCH_TEST_SUPERFICIAL_ONLY))),
+  INTERVAL(
+      "From peel to peel",
+      usual("formula", "by formula"),
+      option("14", "at least 14 days", p -> p.with(Choice.INTERVAL_14_DAYS)),
+      option("28", "at least 28 days", p -> p.with(Choice.INTERVAL_28_DAYS))),
+  WITHOUT_RECORD(
+      "Adults without any record",
+      usual("entry", "the family's entry rung"),
+      option("first", "the first rung", p -> p.with(Choice.FIRST_RUNG_WITHOUT_RECORD))),
   COMPOUNDING(
       "Compounding",
       usual("usual", "labels only"),

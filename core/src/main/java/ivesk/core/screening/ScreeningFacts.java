@@ -5,6 +5,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;
@@ -224,6 +225,8 @@ public record ScreeningFacts(
   /// Where this client enters a family: sensitivity 2, rosacea and minors at the first rung.
   public int entryRung(Family family) {
     if (sensitive() || skin.rosacea() || minor()) return 1;
+    boolean unknown = policies.chose(Choice.FIRST_RUNG_WITHOUT_RECORD) && pastPeels.isEmpty();
+    if (unknown) return 1;
     return Library.entryRung(family);
   }
 
@@ -251,7 +254,8 @@ public record ScreeningFacts(
   ///
   /// @param days of the formulas
   public int intervalOfThisClient(int days) {
-    int longer = sensitive() ? (int) Math.ceil(days * 1.5) : days;
+    int byPolicy = policies.intervalDays(days);
+    int longer = sensitive() ? (int) Math.ceil(byPolicy * 1.5) : byPolicy;
     if (age() <= 12) return longer * 2;
     return minor() ? Math.max(longer, 14) : longer;
   }

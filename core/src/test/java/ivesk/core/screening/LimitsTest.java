@@ -11,6 +11,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction.CapDepth;
 import ivesk.core.screening.Restriction.CapLayers;
@@ -495,5 +496,39 @@ class LimitsTest {
       assertThat(easy().patched().screened().opensMost().orElseThrow().finding().ruleId())
           .isEqualTo("SCR-PATCH");
     }
+  }
+
+  /// From peel to peel by formula, or at least what the practice has; sensitive skin half as much
+  /// again. Domain 11.
+  @ParameterizedTest
+  @CsvSource({
+    ", 7, 7",
+    "INTERVAL_14_DAYS, 7, 14",
+    "INTERVAL_14_DAYS, 21, 21",
+    "INTERVAL_28_DAYS, 21, 28"
+  })
+  void theIntervalFollowsThePolicy(Choice choice, int ofTheFormula, int days) {
+    Policies policies = choice == null ? Policies.defaults() : Policies.defaults().with(choice);
+    assertThat(Clients.easy().under(policies).facts().intervalOfThisClient(ofTheFormula))
+        .isEqualTo(days);
+    assertThat(
+            Clients.easy()
+                .under(policies)
+                .sensitivity(Sensitivity.SENSITIVE)
+                .facts()
+                .intervalOfThisClient(ofTheFormula))
+        .isEqualTo((int) Math.ceil(days * 1.5));
+  }
+
+  /// Who has no record at all starts at the first rung where the practice has it so.
+  @Test
+  void adultsWithoutARecordEnterByPolicy() {
+    assertThat(Clients.easy().facts().entryRung(Family.LACTIC)).isEqualTo(2);
+    assertThat(
+            Clients.easy()
+                .under(Policies.defaults().with(Choice.FIRST_RUNG_WITHOUT_RECORD))
+                .facts()
+                .entryRung(Family.LACTIC))
+        .isEqualTo(1);
   }
 }

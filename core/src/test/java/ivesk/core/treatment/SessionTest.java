@@ -517,4 +517,30 @@ class SessionTest {
     assertThat(ReadyStep.PREP.label(usual)).isEqualTo("prep wipe");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(usual)).contains("two pairs.");
   }
+
+  /// Each line from this very plan: how it feels, how long the eyes are shut, what ends it.
+  @Test
+  void theBriefingIsOfThePlan() {
+    assertThat(Briefing.of(Peel.of("GLY-20").plan()))
+        .contains(
+            "Raise your hand, and I take it off at once.",
+            "A neutraliser ends it: it stings for a moment, then it is over.")
+        .anyMatch(line -> line.startsWith("You will feel a tingle"))
+        .anyMatch(line -> line.startsWith("Your eyes stay shut for about"));
+    assertThat(Briefing.of(Peel.of("TCA-10").plan()))
+        .anyMatch(line -> line.contains("whitens by itself"))
+        .noneMatch(line -> line.contains("neutraliser"));
+    Preparation bare =
+        new Preparation(
+            1,
+            Preparation.Degrease.NONE,
+            Optional.empty(),
+            Preparation.Water.COOL,
+            2,
+            Set.of(Care.Kind.TALK_FIRST));
+    assertThat(Briefing.of(Peel.of("GLY-20").plan().readied(bare)))
+        .noneMatch(line -> line.contains("eyes"))
+        .first()
+        .isEqualTo("First, what a peel can do for you and what it cannot.");
+  }
 }

@@ -5,6 +5,7 @@ import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.Alarm;
+import ivesk.core.treatment.Briefing;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Cue;
 import ivesk.core.treatment.EndingStep;
@@ -58,6 +59,7 @@ record TreatmentView(
     Phase phase,
     PlanView plan,
     List<StepView> steps,
+    List<String> briefing,
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
     Optional<GateA> gateA,
@@ -169,6 +171,7 @@ record TreatmentView(
                     step.how(live.plan()),
                     Optional.ofNullable(state.ready().stepsDone().get(step))))
             .toList(),
+        Briefing.of(live.plan()),
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
         state.ready().gateA(),
