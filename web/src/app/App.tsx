@@ -28,7 +28,7 @@ const Self = lazy(() => import("../practice/Self"));
 const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
-const PrepSheet = lazy(() => import("../plan/PrepSheet"));
+const PrepSheet = lazy(() => import("../visit/PrepSheet"));
 
 /** Its styles carry the word that the page came with; others are not taken. */
 const styles = createCache({

@@ -103,6 +103,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       mgPerCm2PerLayer: 0.5,
     },
     steps: [],
+    briefing: [],
     mayKeep: true,
     alarms: [],
     whyOwed: false,

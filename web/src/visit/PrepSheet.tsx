@@ -5,8 +5,8 @@ import { useParams } from "react-router";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery } from "../parts/practice";
 import { capital, day, hour } from "../parts/words";
-import { visitQuery } from "../visit/queries";
-import { planQuery } from "./queries";
+import { visitQuery } from "./queries";
+import { planQuery } from "../plan/queries";
 import styles from "./PrepSheet.module.css";
 
 const cx = classNames.bind(styles);
