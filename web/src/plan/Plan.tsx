@@ -55,18 +55,18 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
   const locked = visit.treatmentId !== undefined;
   const ready = `/visits/${visit.id}/ready`;
   const keep = useMutation({
-    mutationFn: async () =>
+    mutationFn: async (whole: boolean) =>
       body(
         touched
           ? await api.PUT("/api/visits/{id}/steps", {
               params: { path: { id: visit.id } },
-              body: { runs: writing.runs, over: station.version, whole: true },
+              body: { runs: writing.runs, over: station.version, whole },
             })
           : await api.PUT("/api/visits/{id}/plan", { params: { path: { id: visit.id } } }),
       ),
     onSuccess: async (kept) => {
       queries.setQueryData(planQuery(visit.id).queryKey, kept);
-      if (isToday) void navigate(ready);
+      if (isToday && kept.kept) void navigate(ready);
       await visitChanged("plan");
     },
   });
@@ -146,9 +146,14 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
           <Button
             variant="contained"
             disabled={keep.isPending || !judged.mayBeKept}
-            onClick={() => keep.mutate()}
+            onClick={() => keep.mutate(true)}
           >
             {isToday ? "Keep and go to Ready" : "Keep plan"}
+          </Button>
+        )}
+        {touched && !judged.mayBeKept && (
+          <Button disabled={keep.isPending} onClick={() => keep.mutate(false)}>
+            Keep the steps so far
           </Button>
         )}
         {touched && (
@@ -330,6 +335,12 @@ function Figures({
             : `${flakes(judged.flakingFirst)} – ${flakes(judged.flakingLast)}`
         }
       />
+      {judged.stages.length > 1 && (
+        <p className="pad-small small warn">
+          Treat times the first acid. Time the others by hand, each from its first touch, and write
+          them in the note.
+        </p>
+      )}
       {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
     </>
   );

@@ -12,7 +12,7 @@ import java.util.List;
 /// The order on the day, from the door to the armed timer. Common practice.
 public enum ReadyStep {
   CHANGED("what changed", "Medicines, sun, hair, cold sore, products, unwell: ask again."),
-  CONSENT("consent", "See the signature. A minor's guardian signs too."),
+  CONSENT("consent", "See the signature."),
   PHOTOS("photo before", "Three views, the same light."),
   BRIEFING(
       "briefing",
@@ -94,16 +94,17 @@ public enum ReadyStep {
   public String how(TreatmentPlan plan) {
     Preparation ready = plan.preparation();
     return switch (this) {
-      case CONSENT ->
-          ready.care().contains(Care.Kind.GUARDIAN_PRESENT)
-              ? how + " The guardian is here, and stays."
-              : how;
+      case CONSENT -> how + guardian(ready);
       case BRIEFING ->
           (ready.care().contains(Care.Kind.TALK_FIRST) ? "What a peel can and cannot do. " : "")
               + how
               + " "
               + howItEnds(plan);
-      case HAIR_LENSES_GLOVES -> Trolley.cleared(plan.region()) + " " + gloves(ready);
+      case HAIR_LENSES_GLOVES ->
+          (ready.care().contains(Care.Kind.LENSES_OUT) ? "Contact lenses out first. " : "")
+              + Trolley.cleared(plan.region())
+              + " "
+              + gloves(ready);
       case CLEANSE -> water(ready.water());
       case PREP -> prep(ready);
       case BARRIER ->
@@ -124,6 +125,13 @@ public enum ReadyStep {
 
   private static boolean onFace(Region region) {
     return region == Region.FACE || region == Region.EYE_CONTOUR;
+  }
+
+  private static String guardian(Preparation ready) {
+    if (ready.care().contains(Care.Kind.GUARDIAN_PRESENT)) {
+      return " The guardian signed too, is here, and stays.";
+    }
+    return ready.care().contains(Care.Kind.GUARDIAN) ? " The guardian's too." : "";
   }
 
   private static String gloves(Preparation ready) {

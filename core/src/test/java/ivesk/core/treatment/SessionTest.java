@@ -500,6 +500,7 @@ class SessionTest {
             Set.of(
                 Care.Kind.GLOVES_WITHOUT_LATEX,
                 Care.Kind.GUARDIAN_PRESENT,
+                Care.Kind.LENSES_OUT,
                 Care.Kind.VENTILATE,
                 Care.Kind.TALK_FIRST));
     TreatmentPlan plan = Peel.of("GLY-20").plan().readied(ready);
@@ -509,13 +510,15 @@ class SessionTest {
     assertThat(ReadyStep.PREP.how(plan)).startsWith("An acid step");
     assertThat(ReadyStep.EYES.how(plan)).startsWith("Eye shields");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(plan)).contains("one pair without latex");
-    assertThat(ReadyStep.CONSENT.how(plan)).contains("guardian is here");
+    assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(plan)).startsWith("Contact lenses out first.");
+    assertThat(ReadyStep.CONSENT.how(plan)).contains("guardian signed too, is here");
     assertThat(ReadyStep.FAN_TISSUE.how(plan)).contains("Ventilate");
     assertThat(ReadyStep.BRIEFING.how(plan)).startsWith("What a peel can and cannot do");
     TreatmentPlan usual = plan.readied(Preparation.USUAL);
     assertThat(ReadyStep.CLEANSE.label(usual)).isEqualTo("cleanse, twice");
     assertThat(ReadyStep.PREP.label(usual)).isEqualTo("prep wipe");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(usual)).contains("two pairs.");
+    assertThat(ReadyStep.CONSENT.how(usual)).isEqualTo("See the signature.");
   }
 
   /// Each line from this very plan: how it feels, how long the eyes are shut, what ends it.

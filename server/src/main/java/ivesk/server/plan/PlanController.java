@@ -1,6 +1,5 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Objections;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
@@ -187,16 +186,15 @@ class PlanController {
     SelectionFacts facts = planned.facts();
     Visit visit = visits.get(id);
     Client client = clients.get(visit.clientId());
-    List<Objections.Run> runs = scripts.runs(id, planned.steps());
     return new PlanStation(
         PlanView.of(plan),
         planned.chosen().kept(),
         visit.minutes(),
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
-        Trolley.of(runs, client.latexAllergy()),
+        Trolley.of(planned.judged(), client.latexAllergy()),
         plans.laidOut(id),
         planned.runs().stream().map(RunFacts::of).toList(),
         planned.version(),
-        scripts.judged(id, runs));
+        scripts.judged(id, planned.judged()));
   }
 }

@@ -33,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -77,22 +78,15 @@ public class PlanService {
   ///
   /// @param plan the first stage, as the steps and the limits of the day make it
   /// @param runs in their order, from a protocol, by hand or composed
+  /// @param judged the same runs in the setting of the client
   /// @param version of the steps as they are kept; 0 where Ivesk composes them
   record Planned(
       Chosen chosen,
       TreatmentPlan plan,
       List<StoredScript.Run> runs,
+      List<Objections.Run> judged,
       int version,
-      SelectionFacts facts) {
-
-    List<ScriptService.Planned> steps() {
-      return runs.stream()
-          .map(run ->
-              new ScriptService.Planned(
-                  run.region(), run.steps().stream().map(StoredScript.StoredStep::step).toList()))
-          .toList();
-    }
-  }
+      SelectionFacts facts) {}
 
   /// Empty before a choice.
   Optional<Planned> planned(UUID visitId) {
@@ -102,33 +96,35 @@ public class PlanService {
   private Planned planned(UUID visitId, Chosen chosen) {
     SelectionFacts facts = selection.facts(visitId);
     TreatmentPlan plan = make(chosen, facts);
+    Function<Region, Setting> settings = scripts.settings(visitId);
     Optional<KeptScript> kept = store.script(visitId);
     List<StoredScript.Run> runs =
         kept.map(script -> script.script().runs())
-            .orElseGet(() -> composed(visitId, chosen, plan, facts));
+            .orElseGet(() -> composed(chosen, plan, facts, settings.apply(plan.region())));
+    List<Objections.Run> judged =
+        ScriptService.runs(
+            settings,
+            runs.stream()
+                .map(run ->
+                    new ScriptService.Planned(
+                        run.region(),
+                        run.steps().stream().map(StoredScript.StoredStep::step).toList()))
+                .toList());
     return new Planned(
         chosen,
-        plan.readied(preparation(visitId, plan.region(), runs)),
+        judged.stream()
+            .filter(run -> run.script().region() == plan.region())
+            .findFirst()
+            .map(run -> plan.readied(Preparation.of(run.script(), run.setting())))
+            .orElse(plan),
         runs,
+        judged,
         kept.map(KeptScript::version).orElse(0),
         facts);
   }
 
-  /// As the steps of the first region have it.
-  private Preparation preparation(UUID visitId, Region region, List<StoredScript.Run> runs) {
-    Setting setting = scripts.setting(visitId, region);
-    List<Step> steps =
-        runs.stream()
-            .filter(run -> run.region() == region)
-            .findFirst()
-            .map(run -> run.steps().stream().map(StoredScript.StoredStep::step).toList())
-            .orElse(List.of());
-    return Preparation.of(setting.script(region, steps), setting);
-  }
-
-  private List<StoredScript.Run> composed(
-      UUID visitId, Chosen chosen, TreatmentPlan plan, SelectionFacts facts) {
-    Setting setting = scripts.setting(visitId, plan.region());
+  private static List<StoredScript.Run> composed(
+      Chosen chosen, TreatmentPlan plan, SelectionFacts facts, Setting setting) {
     List<TreatmentPlan> then =
         chosen.then().stream()
             .map(next -> new Next(facts.client().shelf().get(next.formula()), next.zones()))
@@ -136,13 +132,15 @@ public class PlanService {
             .map(next ->
                 Planning.plan(next.formula(), Optional.empty(), facts, Wishes.on(next.zones())))
             .toList();
-    return List.of(
-        new StoredScript.Run(
-            plan.region(),
-            Optional.empty(),
-            Composer.steps(plan, then, setting).stream()
-                .map(StoredScript.StoredStep::of)
-                .toList()));
+    return List.of(run(plan, then, setting));
+  }
+
+  private static StoredScript.Run run(
+      TreatmentPlan plan, List<TreatmentPlan> then, Setting setting) {
+    return new StoredScript.Run(
+        plan.region(),
+        Optional.empty(),
+        Composer.steps(plan, then, setting).stream().map(StoredScript.StoredStep::of).toList());
   }
 
   private record Next(Formula formula, List<Zone> zones) {}
@@ -161,12 +159,7 @@ public class PlanService {
     Formula formula = facts.client().shelf().get(code);
     TreatmentPlan plan =
         BadInput.in("formula", () -> Planning.plan(formula, Optional.empty(), facts, Wishes.NONE));
-    return new StoredScript.Run(
-        region,
-        Optional.empty(),
-        Composer.steps(plan, List.of(), scripts.setting(visitId, region)).stream()
-            .map(StoredScript.StoredStep::of)
-            .toList());
+    return run(plan, List.of(), scripts.settings(visitId).apply(region));
   }
 
   /// Takes a formula. Any but the first choice needs a few words of reason.
@@ -247,7 +240,7 @@ public class PlanService {
         new Chosen(chosen.formulaCode(), chosen.reason(), chosen.wishes(), true, chosen.then());
     requireTogether(kept.formulaCode(), kept.then(), kept.wishes(), facts);
     BadInput.check("plan", () -> make(kept, facts));
-    requireNoneShut(visitId, planned(visitId, kept));
+    requireNoneShut(planned(visitId, kept));
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
   }
@@ -268,7 +261,7 @@ public class PlanService {
     Chosen written = asWritten(chosen, runs, selection.facts(visitId), whole);
     store.saveScript(visitId, version + 1, new StoredScript(runs), who);
     store.save(visitId, written, who);
-    if (whole) requireNoneShut(visitId, planned(visitId, written));
+    if (whole) requireNoneShut(planned(visitId, written));
     audit.noteOnce(who, "write steps", visitId);
   }
 
@@ -314,8 +307,8 @@ public class PlanService {
         .toList();
   }
 
-  private void requireNoneShut(UUID visitId, Planned planned) {
-    Objections.of(scripts.runs(visitId, planned.steps()), Optional.empty()).stream()
+  private static void requireNoneShut(Planned planned) {
+    Objections.of(planned.judged(), Optional.empty()).stream()
         .filter(objection -> objection.severity() == Severity.SHUT)
         .findFirst()
         .ifPresent(objection -> {
@@ -337,7 +330,7 @@ public class PlanService {
     requireOpen(Selection.choose(facts), chosen.formulaCode());
     requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
     Planned planned = planned(visitId, chosen);
-    requireNoneShut(visitId, planned);
+    requireNoneShut(planned);
     return planned.plan();
   }
 

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
 /// The scripts of visits, in the setting of their clients.
@@ -45,14 +46,23 @@ class ScriptService {
     return judged(visitId, runs(visitId, planned));
   }
 
-  List<Objections.Run> runs(UUID visitId, List<Planned> planned) {
-    Map<Region, Setting> settings = new EnumMap<>(Region.class);
+  private List<Objections.Run> runs(UUID visitId, List<Planned> planned) {
+    return runs(settings(visitId), planned);
+  }
+
+  static List<Objections.Run> runs(Function<Region, Setting> settings, List<Planned> planned) {
     List<Objections.Run> runs = new ArrayList<>();
     for (Planned run : planned) {
-      Setting setting = settings.computeIfAbsent(run.region(), r -> setting(visitId, r));
+      Setting setting = settings.apply(run.region());
       runs.add(new Objections.Run(setting.script(run.region(), run.steps()), setting));
     }
     return runs;
+  }
+
+  /// The setting of each region of a visit, made once each.
+  Function<Region, Setting> settings(UUID visitId) {
+    Map<Region, Setting> made = new EnumMap<>(Region.class);
+    return region -> made.computeIfAbsent(region, r -> setting(visitId, r));
   }
 
   Judged judged(UUID visitId, List<Objections.Run> runs) {
@@ -63,7 +73,7 @@ class ScriptService {
         clients.get(visit.clientId()).weightKg());
   }
 
-  Setting setting(UUID visitId, Region region) {
+  private Setting setting(UUID visitId, Region region) {
     return Setting.of(
         selection.facts(visitId, region),
         catalogue.catalogue(),

@@ -15,12 +15,10 @@ import org.springframework.stereotype.Component;
 @Component
 class UsedStock {
   private final PlanService plans;
-  private final ScriptService scripts;
   private final CatalogueService catalogue;
 
-  UsedStock(PlanService plans, ScriptService scripts, CatalogueService catalogue) {
+  UsedStock(PlanService plans, CatalogueService catalogue) {
     this.plans = plans;
-    this.scripts = scripts;
     this.catalogue = catalogue;
   }
 
@@ -30,7 +28,7 @@ class UsedStock {
         .planned(signed.visitId())
         .ifPresent(planned -> {
           Map<String, Double> used = new LinkedHashMap<>();
-          for (Objections.Run run : scripts.runs(signed.visitId(), planned.steps())) {
+          for (Objections.Run run : planned.judged()) {
             for (Line line : run.script().lines()) {
               line.product()
                   .ifPresent(product ->
