@@ -1588,6 +1588,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/prep/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tellPrep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/regions/{region}": {
         parameters: {
             query?: never;
@@ -3407,6 +3423,9 @@ export interface components {
             laidOut: string[];
             plan: components["schemas"]["PlanView"];
             prep: components["schemas"]["Step"][];
+            prepTold: {
+                [key: string]: boolean;
+            };
             runs: components["schemas"]["RunFacts"][];
             trolley: components["schemas"]["LaidOut"][];
             /** Format: int32 */
@@ -3496,6 +3515,9 @@ export interface components {
             rooms: string[];
             town: string;
             zone: string;
+        };
+        PrepTold: {
+            kept?: boolean;
         };
         Preparation: {
             care: ("NO_SOLVENT" | "NO_HEAT" | "NO_SCRUB" | "NO_LANCET" | "NO_EXTRACTION" | "NO_HIGH_FREQUENCY" | "GLOVES_WITHOUT_LATEX" | "LENSES_OUT" | "NO_SUN_14_DAYS" | "TALK_FIRST" | "MINERAL_SUNSCREEN" | "COVER_OPEN_SPOTS" | "TELL_TINGLING" | "VENTILATE" | "NO_LIDOCAINE" | "COMPRESS_LIFT" | "GUARDIAN" | "GUARDIAN_PRESENT")[];
@@ -7257,6 +7279,33 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    tellPrep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "HAIR" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "SHAVE" | "ON_THE_DAY";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrepTold"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
                 };
             };
         };

@@ -21,6 +21,8 @@ import { StepsOfVisit } from "./StepsOfVisit";
 import styles from "./Plan.module.css";
 
 dayjs.extend(utc);
+type PrepItem = PlanStation["prep"][number]["item"];
+
 const cx = classNames.bind(styles);
 
 /** The visit as it will be done: its steps, the weeks before, the trolley, what it comes to. */
@@ -123,7 +125,7 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
         </StepsOfVisit>
       ) : (
         <div className={cx("columns", "plan-columns")}>
-          <Prep station={station} visitId={visit.id} />
+          <Prep station={station} visitId={visit.id} onTheDay={isToday && !locked} />
           <Trolley station={station} visitId={visit.id} locked={locked} />
           <section className="side" aria-label="What it comes to">
             <Figures station={station} judged={judged} date={visit.day} />
@@ -197,22 +199,79 @@ function Said({
   );
 }
 
-function Prep({ station, visitId }: { station: PlanStation; visitId: string }) {
-  const late = station.prep.filter((step) => step.late).length;
+function Prep({
+  station,
+  visitId,
+  onTheDay,
+}: {
+  station: PlanStation;
+  visitId: string;
+  onTheDay: boolean;
+}) {
+  const queries = useQueryClient();
+  const tell = useMutation({
+    mutationFn: async ({ item, kept }: { item: PrepItem; kept: boolean | undefined }) =>
+      body(
+        await api.PUT("/api/visits/{id}/prep/{item}", {
+          params: { path: { id: visitId, item } },
+          body: { kept },
+        }),
+      ),
+    onSuccess: (fresh) => queries.setQueryData(planQuery(visitId).queryKey, fresh),
+  });
+  const told = station.prepTold;
+  const late = station.prep.filter((step) => step.late && told[step.item] !== true).length;
+  const broken = station.prep.filter((step) => told[step.item] === false).length;
   return (
     <section aria-label="Back from the date" tabIndex={0}>
-      <Strip title="Back from the date" code={late === 0 ? "in time" : `${late} late`} />
-      {station.prep.map((step) => (
-        <div key={step.what} className={cx("line", "dated", step.late ? "warn" : "")}>
-          <span className="mono">{day(step.day)}</span>
-          <span>
-            {step.what}
-            {step.late && step.earliest && `: too late, earliest peel is ${day(step.earliest)}`}
-            {step.doneOn && ` (${day(step.doneOn)})`}
-            {step.kept && step.doneOn && <small className="soft"> kept</small>}
-          </span>
-        </div>
-      ))}
+      <Strip
+        title="Back from the date"
+        code={broken > 0 ? `${broken} not kept` : late === 0 ? "in time" : `${late} late`}
+      />
+      <ErrorNote error={tell.error} />
+      {station.prep.map((step) => {
+        const said = told[step.item];
+        const warn = said === false || (step.late && said !== true);
+        return (
+          <div key={step.item} className={cx("line", "dated", warn ? "warn" : "")}>
+            <span className="mono">{day(step.day)}</span>
+            <span className="grow">
+              {step.what}
+              {said === undefined &&
+                step.late &&
+                step.earliest &&
+                `: too late, earliest peel is ${day(step.earliest)}`}
+              {said === false && ": not kept. Ask it again in Screen"}
+              {step.doneOn && ` (${day(step.doneOn)})`}
+              {said === undefined && step.kept && step.doneOn && (
+                <small className="soft"> kept</small>
+              )}
+            </span>
+            {onTheDay && (
+              <span className={cx("told")} role="group" aria-label={`Kept: ${step.what}`}>
+                <button
+                  type="button"
+                  aria-pressed={said === true}
+                  onClick={() =>
+                    tell.mutate({ item: step.item, kept: said === true ? undefined : true })
+                  }
+                >
+                  kept
+                </button>
+                <button
+                  type="button"
+                  aria-pressed={said === false}
+                  onClick={() =>
+                    tell.mutate({ item: step.item, kept: said === false ? undefined : false })
+                  }
+                >
+                  not
+                </button>
+              </span>
+            )}
+          </div>
+        );
+      })}
       <div className={cx("line", "dated", "peel")}>
         <span className="mono">peel</span>
         <span>{station.plan.formulaName}</span>

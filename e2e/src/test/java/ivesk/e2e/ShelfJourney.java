@@ -20,7 +20,7 @@ class ShelfJourney extends Journey {
     browser.axe("Shelf");
     browser.tabTo("Add a product", Keys.ENTER);
     browser.see("A product from its label");
-    browser.tabTo("~Start from a shipped formula", Keys.ENTER);
+    browser.tabTo("~Start from a shipped one", Keys.ENTER);
     browser.keys("MAN-20", Keys.ENTER);
     browser.tabTo("Code", "kelp-25");
     browser.tabTo("Name", "Kelp mandelic 25");

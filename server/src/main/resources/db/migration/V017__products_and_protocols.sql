@@ -52,3 +52,11 @@ CREATE TABLE trolley_tick (
   item     VARCHAR(40) NOT NULL,
   PRIMARY KEY (visit_id, item)
 );
+
+-- Whether a step of the weeks before was kept, as told at the visit.
+CREATE TABLE prep_told (
+  visit_id UUID        NOT NULL REFERENCES visit (id) ON DELETE CASCADE,
+  item     VARCHAR(30) NOT NULL,
+  kept     BOOLEAN     NOT NULL,
+  PRIMARY KEY (visit_id, item)
+);

@@ -207,7 +207,8 @@ class ArchitectureTest {
                     "plan_stage",
                     "protocol",
                     "visit_script",
-                    "trolley_tick")),
+                    "trolley_tick",
+                    "prep_told")),
             Map.entry("treatment", Set.of("treatment", "treatment_event")));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();

@@ -188,6 +188,23 @@ class ChooseApiTest {
     assertThat(packs.get(0).get("opened").asString()).isEqualTo("2026-11-25");
   }
 
+  /// What is ticked on the trolley and told of the weeks before stays, and goes when it is taken
+  /// back; what is no such thing is refused.
+  @Test
+  void ticksStay() {
+    String visit = "/api/visits/" + practice.visit("Ishani Velloor").get("id").asString();
+    JsonNode ticked = practice.put(visit + "/trolley/fan", "{\"laidOut\":true}").body();
+    assertThat(ticked.get("laidOut").toString()).contains("fan");
+    assertThat(practice.put(visit + "/trolley/fan", "{\"laidOut\":false}").body().get("laidOut"))
+        .isEmpty();
+    assertThat(practice.put(visit + "/trolley/sofa", "{\"laidOut\":true}").status()).isEqualTo(400);
+    practice.put(visit + "/prep/SUN", "{\"kept\":false}");
+    assertThat(practice.get(visit + "/plan").body().get("prepTold").get("SUN").asBoolean())
+        .isFalse();
+    assertThat(practice.put(visit + "/prep/SUN", "{}").body().get("prepTold").has("SUN")).isFalse();
+    assertThat(practice.put(visit + "/prep/MOON", "{}").status()).isEqualTo(400);
+  }
+
   private static JsonNode label(String code) {
     for (JsonNode item : practice.get("/api/shelf").body().get("items")) {
       if (item.get("label").get("code").asString().equals(code)) return item.get("label");

@@ -47,6 +47,9 @@ class RetiredConnectionsTest {
               "INSERT INTO care_lot (id, code, number, expires, units, units_left)"
                   + " VALUES (RANDOM_UUID(), 'CREAM', 'A1', CURRENT_DATE, 10, 10)"),
           Map.entry(
+              "PREP_TOLD",
+              "INSERT INTO prep_told (visit_id, item, kept) SELECT id, 'SUN', TRUE FROM visit LIMIT 1"),
+          Map.entry(
               "TROLLEY_TICK",
               "INSERT INTO trolley_tick (visit_id, item) SELECT id, 'fan' FROM visit LIMIT 1"),
           Map.entry(

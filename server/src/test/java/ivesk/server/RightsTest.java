@@ -131,6 +131,7 @@ class RightsTest {
       GET /api/visits/{id}/plan
       PUT /api/visits/{id}/plan
       PUT /api/visits/{id}/steps
+      PUT /api/visits/{id}/prep/{item}
       GET /api/visits/{id}/prep.ics
       GET /api/visits/{id}/regions/{region}
       POST /api/visits/{id}/regions/{region}/run

@@ -22,6 +22,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -58,12 +59,14 @@ class PlanController {
 
   /// @param version of the steps as they are kept; 0 where Ivesk composes them
   /// @param judged what there is to say to them
+  /// @param prepTold whether a step was kept, as told at the visit
   /// @param laidOut ids of the things that lie on the trolley already
   record PlanStation(
       PlanView plan,
       boolean kept,
       int bookedMinutes,
       List<PrepCalendar.Step> prep,
+      Map<PrepCalendar.Item, Boolean> prepTold,
       List<Trolley.LaidOut> trolley,
       List<String> laidOut,
       List<RunFacts> runs,
@@ -170,6 +173,21 @@ class PlanController {
         .body(PrepIcs.of(id, station.prep(), visit.startsAt(), visit.minutes(), clock.instant()));
   }
 
+  /// @param kept empty takes back what was told
+  record PrepTold(Optional<Boolean> kept) {}
+
+  /// Keeps what the client told of a step of the weeks before.
+  @May(Right.TREAT)
+  @PutMapping("/prep/{item}")
+  PlanStation tellPrep(
+      @PathVariable UUID id,
+      @PathVariable PrepCalendar.Item item,
+      @RequestBody PrepTold told,
+      Principal who) {
+    plans.tellPrep(id, item, told.kept(), who.getName());
+    return plan(id).orElseThrow(() -> new NotFound("plan", id));
+  }
+
   /// Ticks a thing on the trolley, or takes the tick off.
   @May(Right.TREAT)
   @PutMapping("/trolley/{item}")
@@ -191,6 +209,7 @@ class PlanController {
         planned.chosen().kept(),
         visit.minutes(),
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
+        plans.prepTold(id),
         Trolley.of(planned.judged(), client.latexAllergy()),
         plans.laidOut(id),
         planned.runs().stream().map(RunFacts::of).toList(),

@@ -8,6 +8,7 @@ import ivesk.core.plan.Objection.Severity;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
@@ -31,6 +32,7 @@ import ivesk.server.selection.SelectionService;
 import ivesk.server.visit.VisitRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -338,6 +340,20 @@ public class PlanService {
   @Transactional
   public void layOut(UUID visitId, String item, boolean out) {
     store.layOut(visitId, item, out);
+  }
+
+  /// Keeps what the client told of a step of the weeks before.
+  ///
+  /// @param kept empty takes it back
+  @Transactional
+  public void tellPrep(UUID visitId, PrepCalendar.Item item, Optional<Boolean> kept, String who) {
+    record.requireUnsigned(visitId);
+    store.tellPrep(visitId, item, kept);
+    audit.noteOnce(who, "prep kept or not", visitId);
+  }
+
+  Map<PrepCalendar.Item, Boolean> prepTold(UUID visitId) {
+    return store.prepTold(visitId);
   }
 
   List<String> laidOut(UUID visitId) {

@@ -1,6 +1,7 @@
 package ivesk.server.plan;
 
 import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.PrepCalendar;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.StorageMapper;
@@ -8,10 +9,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -168,9 +172,36 @@ class PlanStore {
         .update();
   }
 
+  /// What was told of the weeks before.
+  Map<PrepCalendar.Item, Boolean> prepTold(UUID visitId) {
+    Map<PrepCalendar.Item, Boolean> told = new EnumMap<>(PrepCalendar.Item.class);
+    jdbc.sql("SELECT item, kept FROM prep_told WHERE visit_id = ?")
+        .param(visitId)
+        .query(
+            (RowCallbackHandler)
+                row ->
+                    told.put(
+                        PrepCalendar.Item.valueOf(row.getString("item")), row.getBoolean("kept")));
+    return told;
+  }
+
+  /// @param kept empty takes back what was told
+  void tellPrep(UUID visitId, PrepCalendar.Item item, Optional<Boolean> kept) {
+    if (kept.isEmpty()) {
+      jdbc.sql("DELETE FROM prep_told WHERE visit_id = ? AND item = ?")
+          .params(visitId, item.name())
+          .update();
+      return;
+    }
+    jdbc.sql("MERGE INTO prep_told (visit_id, item, kept) KEY (visit_id, item) VALUES (?, ?, ?)")
+        .params(visitId, item.name(), kept.get())
+        .update();
+  }
+
   void erase(UUID visitId) {
     jdbc.sql("DELETE FROM visit_plan WHERE visit_id = ?").param(visitId).update();
     jdbc.sql("DELETE FROM trolley_tick WHERE visit_id = ?").param(visitId).update();
+    jdbc.sql("DELETE FROM prep_told WHERE visit_id = ?").param(visitId).update();
     dropScript(visitId);
   }
 }
