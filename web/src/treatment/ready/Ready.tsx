@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
 import type { Fact, Treatment, Visit, Zone } from "../../api/types";
@@ -277,6 +277,20 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
   const steps = together(treatment, step);
   const left = steps.filter(({ doneAt }) => !doneAt);
+  const next = (
+    <Button
+      variant="contained"
+      autoFocus
+      key={step.together}
+      disabled={left.length === 0}
+      onClick={() => {
+        live.say(...left.map(doneFact));
+        onDone();
+      }}
+    >
+      {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
+    </Button>
+  );
   return (
     <>
       <ul className={cx("in-one-go")} aria-label="Done in one go">
@@ -297,33 +311,24 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
           </li>
         ))}
       </ul>
-      {step.together === "TOLD" && <Briefing lines={treatment.briefing} />}
+
       {step.together === "AT_THE_DOOR" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
           Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
         </p>
       )}
-      <div className="row">
-        <Button
-          variant="contained"
-          autoFocus
-          key={step.together}
-          disabled={left.length === 0}
-          onClick={() => {
-            live.say(...left.map(doneFact));
-            onDone();
-          }}
-        >
-          {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
-        </Button>
-      </div>
+      {step.together === "TOLD" ? (
+        <Briefing lines={treatment.briefing}>{next}</Briefing>
+      ) : (
+        <div className="row">{next}</div>
+      )}
     </>
   );
 }
 
 /** What the client is told, line by line; each is ticked when it was said, or all are read aloud. */
-function Briefing({ lines }: { lines: string[] }) {
+function Briefing({ lines, children }: { lines: string[]; children: ReactNode }) {
   const [said, setSaid] = useState<string[]>([]);
   const [reading, setReading] = useState(false);
   const voice = typeof window.speechSynthesis === "undefined" ? undefined : window.speechSynthesis;
@@ -364,13 +369,14 @@ function Briefing({ lines }: { lines: string[] }) {
           </li>
         ))}
       </ul>
-      {voice && (
-        <div className="row">
+      <div className="row">
+        {children}
+        {voice && (
           <Button color="inherit" aria-pressed={reading} onClick={read}>
             {reading ? "Stop reading" : "Read it aloud"}
           </Button>
-        </div>
-      )}
+        )}
+      </div>
     </>
   );
 }

@@ -33,7 +33,7 @@ public final class Briefing {
     }
     lines.add(
         "When I ask, say a number from 0 to 10. Nothing is brave or wrong; the true one helps me.");
-    lines.add("Raise your hand, and I take it off at once.");
+    lines.add("Raise your hand, and I stop at once.");
     lines.add(ends(plan));
     lines.add(leaving(plan));
     lines.add("The fan is yours. Use it as you like.");

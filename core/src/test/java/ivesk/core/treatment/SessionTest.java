@@ -526,7 +526,7 @@ class SessionTest {
   void theBriefingIsOfThePlan() {
     assertThat(Briefing.of(Peel.of("GLY-20").plan()))
         .contains(
-            "Raise your hand, and I take it off at once.",
+            "Raise your hand, and I stop at once.",
             "A neutraliser ends it: it stings for a moment, then it is over.")
         .anyMatch(line -> line.startsWith("You will feel a tingle"))
         .anyMatch(line -> line.startsWith("Your eyes stay shut for about"));
