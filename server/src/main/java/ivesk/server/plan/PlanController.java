@@ -184,8 +184,12 @@ class PlanController {
       @PathVariable PrepCalendar.Item item,
       @RequestBody PrepTold told,
       Principal who) {
+    PlanStation station = plan(id).orElseThrow(() -> new NotFound("plan", id));
+    if (station.prep().stream().noneMatch(step -> step.item() == item)) {
+      throw new BadInput("item", "item is " + item + "; the weeks before this peel have none such");
+    }
     plans.tellPrep(id, item, told.kept(), who.getName());
-    return plan(id).orElseThrow(() -> new NotFound("plan", id));
+    return plan(id).orElseThrow();
   }
 
   /// Ticks a thing on the trolley, or takes the tick off.
