@@ -1,8 +1,5 @@
 package ivesk.core.plan;
 
-import java.util.Arrays;
-import java.util.List;
-
 /// What is done to the skin without a product. Common practice, no source.
 public enum Act {
   LOOK_1("look 1", StepKind.LOOK),
@@ -87,9 +84,5 @@ public enum Act {
   /// Water, base or cold: what may stand between the end of the acid and rest.
   public boolean endsOrCools() {
     return kind == StepKind.ENDING || kind == StepKind.REST || this == DRY;
-  }
-
-  public static List<Act> of(StepKind kind) {
-    return Arrays.stream(values()).filter(act -> act.kind == kind).toList();
   }
 }

@@ -42,11 +42,6 @@ public record Ledger(Amount acid, Amount base, Mass salicylic, double salicylate
     public int layersCovered() {
       return layer.mmol() == 0 ? Integer.MAX_VALUE : (int) (base.mmol() / layer.mmol() + 1e-9);
     }
-
-    /// Base for each part of acid; empty where there is no acid.
-    public Optional<Double> ratio() {
-      return acid().mmol() == 0 ? Optional.empty() : Optional.of(base.mmol() / acid().mmol());
-    }
   }
 
   /// Protons in one layer.

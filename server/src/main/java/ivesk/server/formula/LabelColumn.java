@@ -360,19 +360,12 @@ public record LabelColumn(
   }
 
   private List<Region> regions(Row row) {
-    return Arrays.stream(row.text(column).split("\\+"))
-        .filter(word -> !word.isBlank())
-        .map(word -> Row.one(column, Region.class, word))
-        .toList();
+    return parts(row).stream().map(word -> Row.one(column, Region.class, word)).toList();
   }
 
   /// "salicylic 15 + lactic 15", % w/v.
   private List<Map<String, Object>> components(Row row) {
-    return Arrays.stream(row.text(column).split("\\+"))
-        .map(String::strip)
-        .filter(part -> !part.isEmpty())
-        .map(this::component)
-        .toList();
+    return parts(row).stream().map(this::component).toList();
   }
 
   private Map<String, Object> component(String part) {
