@@ -15,6 +15,9 @@ import org.springframework.context.annotation.Profile;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 
 /// The real server with a clock that a test can move. It lives here, among the tests, so that no
 /// switch of the shipped application can turn it on.
@@ -30,6 +33,21 @@ public class TestServer {
     @Primary
     MovableClock movableClock(@Value("${ivesk.test.now}") String now) {
       return new MovableClock(Instant.parse(now));
+    }
+
+    /// The page that PaintBench measures beside, handed out as the interface is.
+    @Bean
+    WebMvcConfigurer barePage() {
+      return new WebMvcConfigurer() {
+        @Override
+        public void addResourceHandlers(ResourceHandlerRegistry registry) {
+          registry
+              .addResourceHandler("/bare/**")
+              .addResourceLocations("file:target/bare/")
+              .resourceChain(true)
+              .addResolver(new EncodedResourceResolver());
+        }
+      };
     }
 
     @Bean

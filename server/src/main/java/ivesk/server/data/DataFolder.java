@@ -29,6 +29,11 @@ public record DataFolder(Path folder, Optional<String> fileKey) {
     return folder.resolve("access");
   }
 
+  /// The same while a database of before is being given one.
+  Path freshAccess() {
+    return folder.resolve("access.new");
+  }
+
   /// Length and SHA-256 of the database as it was closed.
   Path seal() {
     return folder.resolve("seal");
@@ -83,7 +88,10 @@ public record DataFolder(Path folder, Optional<String> fileKey) {
 
   /// As H2 takes it: the file's, where there is one, before the user's.
   String password() throws IOException {
-    String own = Files.exists(access()) ? Files.readString(access()).strip() : "";
+    return password(Files.exists(access()) ? Files.readString(access()).strip() : "");
+  }
+
+  String password(String own) {
     return fileKey.map(key -> key + " " + own).orElse(own);
   }
 
@@ -93,10 +101,10 @@ public record DataFolder(Path folder, Optional<String> fileKey) {
       Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
   }
 
-  void makeAccess() throws IOException {
+  void makeAccess(Path file) throws IOException {
     byte[] random = new byte[24];
     new SecureRandom().nextBytes(random);
-    writeOwn(access(), HexFormat.of().formatHex(random));
+    writeOwn(file, HexFormat.of().formatHex(random));
   }
 
   /// Writes a file that only this account reads.

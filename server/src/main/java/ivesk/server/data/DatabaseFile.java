@@ -3,6 +3,7 @@ package ivesk.server.data;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.h2.api.ErrorCode;
 
 /// The database's file, opened by itself: to read it through, to copy it, to give it a password.
 final class DatabaseFile {
@@ -77,17 +79,28 @@ final class DatabaseFile {
     }
   }
 
-  /// Databases of before had no password: gives one.
+  /// Databases of before had no password: gives one. It is written down beside the old state first,
+  /// so that a power cut at any point leaves one of the two to open it with.
   static void setPassword(DataFolder data) throws SQLException, IOException {
     if (Files.exists(data.access())) return;
-    DataFolder before = data;
-    try (Connection database = open(before, data.database(), "");
-        Statement asked = database.createStatement()) {
-      data.makeAccess();
-      asked.execute(
-          "ALTER USER ivesk SET PASSWORD '" + Files.readString(data.access()).strip() + "'");
+    if (!Files.exists(data.freshAccess())) data.makeAccess(data.freshAccess());
+    String fresh = Files.readString(data.freshAccess()).strip();
+    if (!opensWith(data, fresh)) {
+      try (Connection database = open(data, data.database(), "");
+          Statement asked = database.createStatement()) {
+        asked.execute("ALTER USER ivesk SET PASSWORD '" + fresh + "'");
+      }
+    }
+    Files.move(data.freshAccess(), data.access(), StandardCopyOption.ATOMIC_MOVE);
+  }
+
+  private static boolean opensWith(DataFolder data, String own) throws SQLException {
+    try (Connection database =
+        DriverManager.getConnection(
+            data.url() + ";IFEXISTS=TRUE;DB_CLOSE_DELAY=0", USER, data.password(own))) {
+      return true;
     } catch (SQLException e) {
-      Files.deleteIfExists(data.access());
+      if (e.getErrorCode() == ErrorCode.WRONG_USER_OR_PASSWORD) return false;
       throw e;
     }
   }

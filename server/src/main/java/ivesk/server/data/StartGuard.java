@@ -102,7 +102,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     DataFolder whole = given;
     switch (given.kind()) {
       case NONE -> {
-        given.makeAccess();
+        given.makeAccess(given.access());
         return given;
       }
       case EMPTY -> throw damaged(given, "is empty");
@@ -117,6 +117,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     boolean sealed = Files.exists(whole.seal());
     if (sealed && !sealHolds(whole)) throw damaged(whole, "is not as Ivesk closed it");
     try {
+      if (Files.exists(whole.freshAccess())) DatabaseFile.setPassword(whole);
       if (!sealed) readCopy(whole);
       Files.deleteIfExists(whole.seal());
       DatabaseFile.setPassword(whole);

@@ -29,6 +29,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
@@ -195,6 +196,29 @@ class DataTest {
             .isEqualTo("rw-------");
       }
     }
+    assertThatThrownBy(
+            () -> java.sql.DriverManager.getConnection(data.url() + ";IFEXISTS=TRUE", "ivesk", ""))
+        .hasMessageContaining("Wrong user name or password");
+  }
+
+  /// A database of before, without a password, and the power gone while it was given one.
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void aPowerCutWhileThePasswordIsGiven(boolean given, @TempDir Path folder) throws Exception {
+    DataFolder data = copy(folder);
+    String fresh = "0123456789abcdef";
+    try (Connection database = DatabaseFile.open(data, data.database(), "");
+        Statement asked = database.createStatement()) {
+      asked.execute("ALTER USER ivesk SET PASSWORD '" + (given ? fresh : "") + "'");
+    }
+    Files.delete(data.access());
+    Files.delete(data.seal());
+    Files.writeString(data.freshAccess(), fresh);
+    try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
+      assertThat(events(running)).isEqualTo(events);
+    }
+    assertThat(Files.readString(data.access())).isEqualTo(fresh);
+    assertThat(data.freshAccess()).doesNotExist();
     assertThatThrownBy(
             () -> java.sql.DriverManager.getConnection(data.url() + ";IFEXISTS=TRUE", "ivesk", ""))
         .hasMessageContaining("Wrong user name or password");
