@@ -5,6 +5,7 @@ import { brotliCompressSync, gzipSync } from "node:zlib";
 import react from "@vitejs/plugin-react";
 import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
+import { palettes } from "./src/app/theme";
 
 /** Under `./ivesk dev`: the page is loaded anew when the server has come back with what was changed. */
 function reloadWithServer(): Plugin {
@@ -61,9 +62,34 @@ function compressedAhead(): Plugin {
   };
 }
 
+/**
+ * What is seen before the scripts have come: the light of the room, and the styles before all that a
+ * browser asks for six at a time.
+ */
+function firstPaint(): Plugin {
+  const link = / *<link rel="stylesheet"[^>]*>\n/g;
+  const { desk, couch } = palettes;
+  const colours = `<style nonce="__NONCE__">
+      body.desk { background: ${desk.paper} }
+      body.couch { background: ${couch.paper} }
+      .first { background: ${desk.strip}; border-color: ${desk.line}; color: ${desk.accent} }
+    </style>`;
+  return {
+    name: "first-paint",
+    apply: "build",
+    transformIndexHtml: {
+      order: "post",
+      handler: (html) =>
+        html
+          .replace(link, "")
+          .replace("<title>", `${colours}\n${(html.match(link) ?? []).join("")}    <title>`),
+    },
+  };
+}
+
 // The built files land where the jar keeps static resources.
 export default defineConfig({
-  plugins: [react(), reloadWithServer(), serviceWorker(), compressedAhead()],
+  plugins: [react(), reloadWithServer(), serviceWorker(), firstPaint(), compressedAhead()],
   build: {
     outDir: "target/classes/META-INF/resources",
     emptyOutDir: true,

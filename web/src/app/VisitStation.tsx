@@ -38,9 +38,10 @@ export default function VisitStation() {
   const visit = useQuery(visitQuery(visitId));
   const here = STATIONS.find((s) => s.path === station) ?? STATIONS[0]!;
   if (!visit.data) {
+    const couch = COUCH.includes(here.id);
     return (
-      <RoomOf room="desk">
-        <Top />
+      <RoomOf room={couch ? "couch" : "desk"}>
+        {!couch && <Top />}
         <main className="pad">
           <ErrorNote error={visit.error} />
         </main>

@@ -56,8 +56,14 @@ class WebFilesConfiguration implements WebMvcConfigurer {
                     .cacheControl(CacheControl.noStore())
                     .body(
                         text(page, read)
-                            .replace("__NONCE__", PageNonce.of(request.servletRequest()))))
+                            .replace("__NONCE__", PageNonce.of(request.servletRequest()))
+                            .replace("__ROOM__", room(request.path()))))
         .build();
+  }
+
+  /// The light that the page opens in, before its scripts have come.
+  private static String room(String path) {
+    return path.matches("/visits/[^/]+/(ready|treat|settle)") ? "couch" : "desk";
   }
 
   private static String text(ClassPathResource page, AtomicReference<String> read)
