@@ -110,7 +110,9 @@ class PowerCutJourney extends Journey {
                   const now = document.querySelector("[aria-label=Now]");
                   const advice = now.querySelector("h1");
                   const bottom = element => element.getBoundingClientRect().bottom;
+                  const box = advice.closest("[aria-live]").parentElement;
                   return advice.getBoundingClientRect().height >= 24
+                    && box.scrollHeight <= box.clientHeight + 1
                     && advice.getBoundingClientRect().top >= now.getBoundingClientRect().top
                     && [...now.querySelectorAll("button")].every(key =>
                       bottom(key) <= bottom(now) + 1 && key.getBoundingClientRect().top >= bottom(advice));
