@@ -186,6 +186,7 @@ export const DEPTHS = {
 export const READY_STEPS = {
   CHANGED: "what changed",
   CONSENT: "consent",
+  GUARDIAN: "guardian",
   PHOTOS: "photo before",
   BRIEFING: "briefing",
   LOOK_1: "look 1",
@@ -197,6 +198,7 @@ export const READY_STEPS = {
   GATE_A: "answer to the prep",
   BARRIER: "barrier",
   EYES: "eyes",
+  CLINICIAN: "clinician present",
   IN_REACH: "in reach",
   FAN_TISSUE: "fan and tissue",
 } as const;
@@ -204,7 +206,25 @@ export const READY_STEPS = {
 export const GATE_CHOICES = {
   KEEP: "kept",
   SHORTEN: "shortened",
+  UNDER_BARRIER: "spots under barrier",
+  LOWER_RUNG: "lower rung",
+  OTHER_FORMULA: "another formula",
   STOP: "stopped",
+} as const;
+
+export const COMFORTS = {
+  CLOSED_IN: "closed-in feeling",
+  DREADS_COLD: "dreads cold",
+  NECK_OR_BACK: "neck or back",
+  BRIGHT_LIGHT: "bright light",
+  HAND_SIGNS: "hand signs for the number",
+} as const;
+
+export const EDGES = {
+  ABOVE_THE_JAW: "fades above the jaw",
+  HIGH_ON_THE_NECK: "fades high on the neck",
+  BELOW_THE_JAW: "fades below the jaw",
+  UPPER_NECK: "what is left goes onto the upper neck, and fades there",
 } as const;
 
 export const SIGNS = {

@@ -1316,6 +1316,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/treatments/{id}/clinician": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["present"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/treatments/{id}/events": {
         parameters: {
             query?: never;
@@ -1326,6 +1342,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["append"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/treatments/{id}/gate-a": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["instead"];
+        put?: never;
+        post: operations["change_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1517,6 +1549,22 @@ export interface paths {
         };
         get: operations["consult"];
         put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/edge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edge"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2176,6 +2224,13 @@ export interface components {
             formula: string;
             then: components["schemas"]["NextStage"][];
         };
+        Change: {
+            /** @enum {string} */
+            choice: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
+            formula: string;
+            /** Format: uuid */
+            id: string;
+        };
         Choice: {
             formula: string;
             reason?: string;
@@ -2190,6 +2245,7 @@ export interface components {
             /** Format: date */
             archivedOn?: string;
             comfort: string;
+            comforts: ("CLOSED_IN" | "DREADS_COLD" | "NECK_OR_BACK" | "BRIGHT_LIGHT" | "HAND_SIGNS")[];
             /** Format: date */
             dateOfBirth: string;
             guardian: string;
@@ -2497,6 +2553,10 @@ export interface components {
              */
             type: "EarlyEndExplained";
         };
+        EdgeChosen: {
+            /** @enum {string} */
+            edge: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
+        };
         EndingStarted: {
             /** @enum {string} */
             row?: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
@@ -2547,7 +2607,7 @@ export interface components {
             takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         Factor: {
             key: string;
             qr: string;
@@ -2695,7 +2755,7 @@ export interface components {
         };
         GateADecided: {
             /** @enum {string} */
-            choice: "KEEP" | "SHORTEN" | "STOP";
+            choice: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
             note: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2713,6 +2773,14 @@ export interface components {
             /** @enum {string} */
             id: "I" | "II" | "III" | "IV";
             label: string;
+        };
+        Handling: {
+            crystalsWiped: boolean;
+            /** Format: duration */
+            jessnerGap: string;
+            lids: boolean;
+            moreInTheClock: boolean;
+            workedIn: boolean;
         };
         HealthView: {
             backupFolder: string;
@@ -2755,6 +2823,10 @@ export interface components {
             value: number;
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        Instead: {
+            lowerRung?: string;
+            others: string[];
         };
         ItaWords: {
             /** @enum {string} */
@@ -3062,6 +3134,7 @@ export interface components {
         NewClient: {
             allergies?: string;
             comfort?: string;
+            comforts?: ("CLOSED_IN" | "DREADS_COLD" | "NECK_OR_BACK" | "BRIGHT_LIGHT" | "HAND_SIGNS")[];
             /** Format: date */
             dateOfBirth: string;
             guardian?: string;
@@ -3415,9 +3488,20 @@ export interface components {
             name: string;
             username: string;
         };
+        PlanChanged: {
+            /** @enum {string} */
+            choice: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
+            plan: components["schemas"]["TreatmentPlan"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "PlanChanged";
+        };
         PlanStation: {
             /** Format: int32 */
             bookedMinutes: number;
+            edges: ("ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK")[];
             judged: components["schemas"]["Judged"];
             kept: boolean;
             laidOut: string[];
@@ -3451,6 +3535,8 @@ export interface components {
             doneWhen: string;
             /** Format: int64 */
             dwellSeconds: number;
+            /** @enum {string} */
+            edge?: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
             /** @enum {string} */
             ending: "RINSE" | "DAMP_PADS" | "NEUTRALISE" | "LIFT_THEN_NEUTRALISE" | "COOL_RINSE" | "COOL_PADS" | "WIPE_THEN_COOL_RINSE" | "SELF_LIMITING" | "FROST_IS_THE_END" | "NONE";
             firstVisit: boolean;
@@ -3501,7 +3587,7 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
+            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["OptionView"][];
             usual: string;
@@ -3523,6 +3609,7 @@ export interface components {
             care: ("NO_SOLVENT" | "NO_HEAT" | "NO_SCRUB" | "NO_LANCET" | "NO_EXTRACTION" | "NO_HIGH_FREQUENCY" | "GLOVES_WITHOUT_LATEX" | "LENSES_OUT" | "NO_SUN_14_DAYS" | "TALK_FIRST" | "MINERAL_SUNSCREEN" | "COVER_OPEN_SPOTS" | "TELL_TINGLING" | "VENTILATE" | "NO_LIDOCAINE" | "COMPRESS_LIFT" | "GUARDIAN" | "GUARDIAN_PRESENT")[];
             /** Format: int32 */
             cleanses: number;
+            comfort: ("CLOSED_IN" | "DREADS_COLD" | "NECK_OR_BACK" | "BRIGHT_LIGHT" | "HAND_SIGNS")[];
             /** @enum {string} */
             degrease: "SOLVENT" | "ACID_PREP" | "PLAIN" | "NONE";
             /** @enum {string} */
@@ -3531,6 +3618,11 @@ export interface components {
             glovePairs: number;
             /** @enum {string} */
             water: "COOL" | "TEPID" | "WARM";
+        };
+        Present: {
+            clinician?: components["schemas"]["AtTheSpot"];
+            /** Format: uuid */
+            id: string;
         };
         Preview: {
             /** Format: int64 */
@@ -4187,7 +4279,7 @@ export interface components {
         StepDone: {
             note: string;
             /** @enum {string} */
-            step: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
+            step: "CHANGED" | "CONSENT" | "GUARDIAN" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "CLINICIAN" | "IN_REACH" | "FAN_TISSUE";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -4235,10 +4327,10 @@ export interface components {
             doneAt?: string;
             how: string;
             /** @enum {string} */
-            id: "CHANGED" | "CONSENT" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "IN_REACH" | "FAN_TISSUE";
+            id: "CHANGED" | "CONSENT" | "GUARDIAN" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "CLINICIAN" | "IN_REACH" | "FAN_TISSUE";
             label: string;
             /** @enum {string} */
-            together: "AT_THE_DOOR" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "GUARDED";
+            together: "AT_THE_DOOR" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "CLINICIAN" | "GUARDED";
         };
         StepsKept: {
             /** Format: int32 */
@@ -4397,9 +4489,12 @@ export interface components {
             contactLimit?: string;
             /** @enum {string} */
             depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            /** @enum {string} */
+            edge?: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
             firstFrostEnds: boolean;
             firstVisit: boolean;
             formula: components["schemas"]["Formula"];
+            handling: components["schemas"]["Handling"];
             /** Format: int32 */
             hold: number;
             /** Format: double */
@@ -4446,7 +4541,7 @@ export interface components {
             eventsFrom: number;
             fanOn: boolean;
             /** @enum {string} */
-            gateA?: "KEEP" | "SHORTEN" | "STOP";
+            gateA?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
             gatePasses?: boolean;
             /** Format: uuid */
             id: string;
@@ -4490,7 +4585,7 @@ export interface components {
         };
         Until: {
             /** @enum {string} */
-            activity: "MAKE_UP" | "EXERCISE_AND_HEAT" | "ACIDS_AND_SCRUBS" | "RETINOID" | "OTHER_TREATMENTS" | "SUN";
+            activity: "MAKE_UP" | "EXERCISE_AND_HEAT" | "ACIDS_AND_SCRUBS" | "HOME_ACIDS" | "RETINOID" | "OTHER_TREATMENTS" | "SUN";
             /** Format: date */
             free: string;
             what: string;
@@ -5612,7 +5707,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
+                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };
@@ -6825,6 +6920,32 @@ export interface operations {
             };
         };
     };
+    present: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Present"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
     append: {
         parameters: {
             query?: {
@@ -6839,6 +6960,54 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewEvent"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
+    instead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Instead"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Change"];
             };
         };
         responses: {
@@ -7163,6 +7332,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ConsultView"];
+                };
+            };
+        };
+    };
+    edge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EdgeChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanStation"];
                 };
             };
         };

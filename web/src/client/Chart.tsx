@@ -13,7 +13,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
-import { day, hour, plural, second } from "../parts/words";
+import { day, hour, plural, respected, second } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "./ClientForm";
@@ -65,7 +65,7 @@ export default function Chart() {
           {shown?.phototype && <span>type {shown.phototype}</span>}
           <span>{client.data.occupation}</span>
           <span>{client.data.allergies || "no allergies told"}</span>
-          <span>{client.data.comfort}</span>
+          <span>{respected(client.data)}</span>
           {client.data.sun && <span className="soft">{client.data.sun}</span>}
           {client.data.archivedOn && (
             <span className="warn">archived {day(client.data.archivedOn)}</span>

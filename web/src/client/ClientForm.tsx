@@ -7,9 +7,11 @@ import TextField from "@mui/material/TextField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
-import { useForm, useWatch } from "react-hook-form";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { api, body, Problem } from "../api/client";
-import type { Client } from "../api/types";
+import { COMFORTS } from "../api/enumWords";
+import type { Client, Comfort } from "../api/types";
+import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { clientQuery } from "./queries";
 
@@ -22,6 +24,7 @@ interface Typed {
   heightCm: string;
   weightKg: string;
   allergies: string;
+  comforts: Comfort[];
   comfort: string;
   guardian: string;
 }
@@ -47,6 +50,7 @@ export function ClientForm({
       heightCm: client?.heightCm?.toString() ?? "",
       weightKg: client?.weightKg?.toString() ?? "",
       allergies: client?.allergies ?? "",
+      comforts: client?.comforts ?? [],
       comfort: client?.comfort ?? "",
       guardian: client?.guardian ?? "",
     },
@@ -128,7 +132,25 @@ export function ClientForm({
               })}
             </div>
             {field("allergies", "Allergies, as told", { multiline: true, maxRows: 4 })}
-            {field("comfort", "Comfort: claustrophobia, cold, neck or back, light", {
+            <Controller
+              control={control}
+              name="comforts"
+              render={({ field: { value, onChange } }) => (
+                <div className="stack" style={{ gap: 6 }}>
+                  <span className="small soft">Comfort: it changes the steps on the couch</span>
+                  <Chips
+                    label="Comfort"
+                    options={(Object.keys(COMFORTS) as Comfort[]).map((id) => ({
+                      id,
+                      label: COMFORTS[id],
+                    }))}
+                    chosen={value}
+                    onChange={onChange}
+                  />
+                </div>
+              )}
+            />
+            {field("comfort", "More that the couch must respect", {
               multiline: true,
               maxRows: 4,
             })}

@@ -7,7 +7,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
-import { plural } from "../parts/words";
+import { plural, respected } from "../parts/words";
 import { ClientForm } from "./ClientForm";
 import { listedClientsQuery } from "./queries";
 import styles from "./Clients.module.css";
@@ -58,7 +58,7 @@ export default function Clients() {
                 <span className="mono">{dayjs().diff(client.dateOfBirth, "year")}</span>
                 <span>{client.occupation}</span>
                 <span className="soft">
-                  {[client.allergies, client.comfort].filter(Boolean).join(" · ")}
+                  {[client.allergies, respected(client)].filter(Boolean).join(" · ")}
                 </span>
               </Link>
             </li>

@@ -1,6 +1,7 @@
 import classNames from "classnames/bind";
 import type { KeyboardEvent } from "react";
-import type { Whitening, Zone } from "../api/types";
+import { EDGES } from "../api/enumWords";
+import type { Edge, Whitening, Zone } from "../api/types";
 import { FIGURES, type Figure, type FigureId } from "./figures";
 import { ledByTab } from "./ledByTab";
 import { zoneName } from "./words";
@@ -33,6 +34,14 @@ const TEXTURE: Partial<Record<Whitening, string>> = {
   F4: "url(#f4)",
 };
 
+/** Where a peel of the face may fade, as a line across jaw or neck. */
+const EDGE_PATHS: Record<Edge, string> = {
+  ABOVE_THE_JAW: "M 86 270 C 104 312 140 344 180 346 C 220 344 256 312 274 270",
+  BELOW_THE_JAW: "M 82 282 C 100 330 140 372 180 374 C 220 372 260 330 278 282",
+  HIGH_ON_THE_NECK: "M 80 290 C 100 340 138 386 180 388 C 222 386 260 340 280 290",
+  UPPER_NECK: "M 80 290 C 98 346 120 398 180 402 C 240 398 262 346 280 290",
+};
+
 /** The drawn face or another figure. Zones that are not part of the matter are dotted. */
 export function FaceMap({
   zones,
@@ -40,12 +49,15 @@ export function FaceMap({
   label,
   figure = "FACE",
   crop = "shoulders",
+  edge,
 }: {
   zones: Partial<Record<Zone, ZoneLook>>;
   onPick?: (zone: Zone) => void;
   label: string;
   figure?: FigureId;
   crop?: "shoulders" | "neck";
+  /** How far the peel goes below, and fades. */
+  edge?: Edge;
 }) {
   const cropped = figure === "FACE" && crop === "neck";
   const drawn = FIGURES[figure];
@@ -80,6 +92,9 @@ export function FaceMap({
         {drawn.features.map((path) => (
           <path key={path} d={path} className={cx("feature")} />
         ))}
+        {edge && figure === "FACE" && (
+          <path d={EDGE_PATHS[edge]} className={cx("edge")} role="img" aria-label={EDGES[edge]} />
+        )}
         <text x={right} y={y} textAnchor={end(right)} className={cx("side-word")}>
           right
         </text>

@@ -1,7 +1,8 @@
 import dayjs from "dayjs";
 import timezone from "dayjs/plugin/timezone";
 import utc from "dayjs/plugin/utc";
-import { ZONES } from "../api/enumWords";
+import { COMFORTS, ZONES } from "../api/enumWords";
+import type { Comfort } from "../api/types";
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
@@ -112,4 +113,11 @@ export function capital(words: string): string {
 
 export function plural(n: number, thing: string, things = `${thing}s`): string {
   return `${n} ${n === 1 ? thing : things}`;
+}
+
+/** All that the couch must respect, in words. */
+export function respected(client: { comforts: Comfort[]; comfort: string }): string {
+  return [...client.comforts.map((one) => COMFORTS[one]), client.comfort]
+    .filter(Boolean)
+    .join(", ");
 }

@@ -6,9 +6,10 @@ import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import dayjs from "dayjs";
 import utc from "dayjs/plugin/utc";
-import { DEPTHS, SEVERITIES } from "../api/enumWords";
-import type { Judged, PlanStation, Run } from "../api/types";
+import { DEPTHS, EDGES, SEVERITIES } from "../api/enumWords";
+import type { Edge, Judged, PlanStation, Run } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { FaceMap } from "../parts/FaceMap";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan, ribbonOfSteps } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
@@ -119,7 +120,7 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
           onPick={setPicked}
           change={change}
         >
-          <Figures station={station} judged={judged} date={visit.day} />
+          <Figures station={station} judged={judged} visit={visit} />
           <ErrorNote error={keep.error ?? fresh.error} />
           <Keep />
         </StepsOfVisit>
@@ -128,7 +129,7 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
           <Prep station={station} visitId={visit.id} onTheDay={isToday && !locked} />
           <Trolley station={station} visitId={visit.id} locked={locked} />
           <section className="side" aria-label="What it comes to">
-            <Figures station={station} judged={judged} date={visit.day} />
+            <Figures station={station} judged={judged} visit={visit} />
             <ErrorNote error={keep.error ?? fresh.error} />
             <Keep />
           </section>
@@ -335,12 +336,12 @@ function Trolley({
 function Figures({
   station,
   judged,
-  date,
-}: {
+  visit: { id: visitId, day: date, treatmentId },
+}: StationProps & {
   station: PlanStation;
   judged: Judged;
-  date: string;
 }) {
+  const locked = treatmentId !== undefined;
   const { plan } = station;
   const { ledger } = judged;
   const flakes = (days: number) => day(dayjs.utc(date).add(days, "day").format("YYYY-MM-DD"));
@@ -394,6 +395,7 @@ function Figures({
             : `${flakes(judged.flakingFirst)} – ${flakes(judged.flakingLast)}`
         }
       />
+      <EdgeOfPeel station={station} visitId={visitId} locked={locked} />
       {judged.stages.length > 1 && (
         <p className="pad-small small warn">
           Treat times the first acid. Time the others by hand, each from its first touch, and write
@@ -402,6 +404,58 @@ function Figures({
       )}
       {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
     </>
+  );
+}
+
+/** How far the peel of a face goes below, and fades; chosen once, it is taken up next time. */
+function EdgeOfPeel({
+  station,
+  visitId,
+  locked,
+}: {
+  station: PlanStation;
+  visitId: string;
+  locked: boolean;
+}) {
+  const queries = useQueryClient();
+  const choose = useMutation({
+    mutationFn: async (edge: Edge) =>
+      body(
+        await api.PUT("/api/visits/{id}/edge", {
+          params: { path: { id: visitId } },
+          body: { edge },
+        }),
+      ),
+    onSuccess: (fresh) => queries.setQueryData(planQuery(visitId).queryKey, fresh),
+  });
+  const { edge } = station.plan;
+  if (edge === undefined) return null;
+  return (
+    <div className={cx("edge")}>
+      <FaceMap
+        zones={Object.fromEntries(station.plan.zones.map((zone) => [zone, { tint: 1 }]))}
+        crop="neck"
+        edge={edge}
+        label="Where the peel fades"
+      />
+      <fieldset>
+        <legend>Its edge</legend>
+        {station.edges.map((one) => (
+          <label key={one}>
+            <input
+              type="radio"
+              name="edge"
+              checked={one === edge}
+              disabled={locked || choose.isPending || station.edges.length === 1}
+              onChange={() => choose.mutate(one)}
+            />
+            {EDGES[one]}
+          </label>
+        ))}
+        <small className="soft">by light dabs, never a hard stop</small>
+        <ErrorNote error={choose.error} />
+      </fieldset>
+    </div>
   );
 }
 

@@ -1,25 +1,24 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import { GATE_CHOICES, REDNESS } from "../../api/enumWords";
+import { REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
-import type { Fact, Treatment, Visit, Zone } from "../../api/types";
+import type { Fact, Treatment, Visit } from "../../api/types";
 import { ErrorNote } from "../../parts/ErrorNote";
-import { figureOf } from "../../parts/figures";
-import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
-import { clock, firstName, hour, plural } from "../../parts/words";
+import { clock, firstName, hour } from "../../parts/words";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
 import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
 import { panelKeys, type PanelName } from "../panels";
-import { SensationKeys, toldNow } from "../SensationKeys";
 import { Panel } from "../treat/Panels";
 import { answerKeys } from "../useCouchKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
+import { ClinicianPresent } from "./ClinicianPresent";
+import { GateA } from "./GateA";
 import couchStyles from "../Couch.module.css";
 import styles from "./Ready.module.css";
 
@@ -227,7 +226,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
 }
 
 /** Steps that want an answer of their own and are not merely done. */
-const ANSWERED = ["GATE_A", "BASELINE"];
+const ANSWERED = ["GATE_A", "BASELINE", "CLINICIAN"];
 
 function useReadyKeys(
   panel: PanelName | null,
@@ -263,7 +262,7 @@ function Stopped({ visit }: { visit: Visit }) {
 
 type Step = Treatment["steps"][number];
 
-interface StepNowProps {
+export interface StepNowProps {
   visit: Visit;
   treatment: Treatment;
   step: Step;
@@ -274,6 +273,7 @@ interface StepNowProps {
 function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "GATE_A")
     return <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />;
+  if (step.id === "CLINICIAN") return <ClinicianPresent treatment={treatment} onDone={onDone} />;
   if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
   const steps = together(treatment, step);
   const left = steps.filter(({ doneAt }) => !doneAt);
@@ -410,104 +410,6 @@ function Baseline({
           </Button>
         ))}
       </div>
-    </>
-  );
-}
-
-/** The answer to the prep: it lets the plan go on, shortens it, or ends the visit. */
-function GateA({ visit, treatment, live, onDone }: Omit<StepNowProps, "step">) {
-  const [spotting, setSpotting] = useState(false);
-  const answer = treatment.prepAnswer;
-  const decide = (choice: "KEEP" | "SHORTEN" | "STOP") => {
-    live.say({ type: "GateADecided", choice, note: "" });
-    onDone();
-  };
-  const zones: Partial<Record<Zone, ZoneLook>> = {};
-  for (const zone of treatment.plan.zones) {
-    zones[zone] = { hotSpot: treatment.zones[zone]?.hotSpot };
-  }
-  return (
-    <>
-      <h1>Prep is on. Ask {firstName(visit.clientName)} how it feels.</h1>
-      <p className={cx("how")}>Ask openly, then wait for the number.</p>
-      <SensationKeys
-        answers={[]}
-        told={toldNow(live.unsent) ?? answer}
-        onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
-      />
-      <div className="row">
-        <Button color="inherit" aria-pressed={spotting} onClick={() => setSpotting(!spotting)}>
-          A hot spot
-        </Button>
-        {treatment.gateA && <span className="soft">decided: {GATE_CHOICES[treatment.gateA]}</span>}
-      </div>
-      {spotting && (
-        <div className={cx("gate-face")}>
-          <FaceMap
-            zones={zones}
-            figure={figureOf(treatment.plan.zones[0])}
-            crop="neck"
-            label="Where is it hot"
-            onPick={(zone) =>
-              live.say({
-                type: "HotSpotFelt",
-                zone,
-                value: treatment.zones[zone]?.hotSpot === undefined ? Math.max(4, answer ?? 4) : 0,
-              })
-            }
-          />
-        </div>
-      )}
-      {answer !== undefined && (
-        <div
-          className={cx("gate", treatment.gatePasses ? "" : "awake")}
-          role="group"
-          aria-label="Gate A"
-        >
-          <h2>
-            {treatment.gatePasses
-              ? `${answer} on even skin: go on`
-              : `${answer} before any acid: the skin is awake today`}
-          </h2>
-          <div className={cx("gate-choices")}>
-            <button
-              type="button"
-              disabled={!treatment.mayKeep}
-              className={cx(treatment.gatePasses ? "advised" : "")}
-              onClick={() => decide("KEEP")}
-            >
-              <b>Keep</b>
-              <span>
-                {treatment.plan.formulaCode}
-                {treatment.plan.contactSeconds !== undefined &&
-                  `, ${clock(treatment.plan.contactSeconds * 1000)}`}
-                {!treatment.mayKeep
-                  ? ": not at 8 and more"
-                  : !treatment.gatePasses && ", barrier where it was hot"}
-              </span>
-            </button>
-            <button
-              type="button"
-              disabled={treatment.shortened === undefined}
-              className={cx(treatment.gatePasses ? "" : "advised")}
-              onClick={() => decide("SHORTEN")}
-            >
-              <b>Shorten</b>
-              <span>
-                {treatment.shortened === undefined
-                  ? "under 60 s, or nothing left: shut"
-                  : treatment.shortened.seconds !== undefined
-                    ? `${clock(treatment.shortened.seconds * 1000)} at most`
-                    : `${plural(treatment.shortened.layers, "layer")} in all`}
-              </span>
-            </button>
-            <button type="button" onClick={() => decide("STOP")}>
-              <b>Stop</b>
-              <span>bland care, another day</span>
-            </button>
-          </div>
-        </div>
-      )}
     </>
   );
 }

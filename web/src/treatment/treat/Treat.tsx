@@ -184,6 +184,7 @@ function Couch({
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
+            edge={treatment.plan.edge}
             label="Zones of this peel; choose one to say something of it"
             onPick={(zone) => {
               setChosen((was) =>

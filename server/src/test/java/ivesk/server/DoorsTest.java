@@ -92,7 +92,8 @@ class DoorsTest {
     List<String> facts = facts(Fact.class).map(Class::getSimpleName).toList();
     assertThat(facts).hasSizeGreaterThan(25);
     for (String fact : facts) {
-      if (fact.equals("Opened")) continue;
+      // These carry a plan, which the server makes.
+      if (fact.equals("Opened") || fact.equals("PlanChanged")) continue;
       assertThat(web).as(fact + " is sent").containsPattern("type: \"" + fact + "\"");
       assertThat(times(java, fact)).as(fact + " is read").isGreaterThanOrEqualTo(2);
     }

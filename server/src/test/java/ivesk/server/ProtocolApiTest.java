@@ -301,7 +301,7 @@ class ProtocolApiTest {
   @Test
   void theWordsOfAScriptNameEveryRule() {
     JsonNode words = practice.get("/api/words/script").body();
-    assertThat(words.get("rules")).hasSize(24);
+    assertThat(words.get("rules")).hasSize(25);
     assertThat(words.get("whats").size()).isGreaterThan(60);
     assertThat(Collections.frequency(rules(judge(sheet(LAYERED)).body()), "PRO-HEAT")).isOne();
   }

@@ -136,6 +136,10 @@ class RightsTest {
       GET /api/visits/{id}/regions/{region}
       POST /api/visits/{id}/regions/{region}/run
       PUT /api/visits/{id}/trolley/{item}
+      PUT /api/visits/{id}/edge
+      POST /api/treatments/{id}/clinician
+      GET /api/treatments/{id}/gate-a
+      POST /api/treatments/{id}/gate-a
       GET /api/visits/{id}/screening
       PUT /api/visits/{id}/screening/groups/{group}
       PUT /api/visits/{id}/screening/{question}

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.plan.Comfort;
+import ivesk.core.plan.Edge;
 import ivesk.core.plan.Objection.Severity;
 import ivesk.core.plan.StepGate;
 import ivesk.core.plan.StepKind;
@@ -57,6 +59,8 @@ class WordsTest {
             + table("DEPTHS", DepthClass.values(), DepthClass::label)
             + table("READY_STEPS", ReadyStep.values(), ReadyStep::label)
             + table("GATE_CHOICES", GateA.values(), GateA::label)
+            + table("COMFORTS", Comfort.values(), Comfort::label)
+            + table("EDGES", Edge.values(), Edge::label)
             + table("SIGNS", Sign.values(), Sign::label)
             + table("SIGN_WEIGHTS", Sign.values(), sign -> sign.weight().name())
             + table("ALARM_LINES", Sign.Weight.values(), Sign.Weight::line)

@@ -4,9 +4,11 @@ import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Formula.Vehicle;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Choice;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -40,6 +42,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     MAKE_UP("make-up (mineral powder is fine)"),
     EXERCISE_AND_HEAT("exercise, sauna, hot shower, steam"),
     ACIDS_AND_SCRUBS("scrub, acid, vitamin C in acid form, deep-clean wash"),
+    HOME_ACIDS("home acids"),
     RETINOID("retinoid"),
     OTHER_TREATMENTS("wax, laser or other treatment"),
     SUN("sun without strict care");
@@ -83,6 +86,11 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     }
   }
 
+  /// The weeks after a first peel in which home acids rest, unless the practice has it otherwise;
+  /// Ivesk's own default.
+  private static final int FIRST_WEEKS_DAYS = 28;
+
+  /// @param first the client's first peel
   /// @param ended local time at which the acid came off
   /// @param frosted zones frosted, where flaking starts sooner
   /// @param pigmentProne marks may show late
@@ -90,6 +98,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   public static Aftercare of(
       Formula formula,
       DepthClass depth,
+      boolean first,
       LocalDateTime ended,
       boolean frosted,
       boolean pigmentProne,
@@ -125,6 +134,13 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
           "no water or product until "
               + HOUR.format(ended.plusHours(policies.noWaterHours()))
               + ", then bland cream");
+    } else if (formula.vehicle() == Vehicle.GEL && policies.chose(Choice.NO_WATER_AFTER_GEL)) {
+      add(
+          lines,
+          day,
+          "no water until "
+              + HOUR.format(ended.plusHours(policies.noWaterHours()))
+              + "; bland cream, then gentle cleanser, morning and night");
     } else {
       add(lines, day, "gentle cleanser and bland cream, morning and night");
     }
@@ -135,10 +151,11 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     rules.add(Until.of(Activity.EXERCISE_AND_HEAT, day.plusDays(superficial ? 2 : 1)));
     // What works on the skin returns once it is clear, never before the last day of flakes.
     LocalDate clear = flaking.expected() ? flakesTo.plusDays(1) : day;
-    rules.add(
-        Until.of(
-            Activity.ACIDS_AND_SCRUBS,
-            later(day.plusDays(Math.max(3, policies.homeAcidsAgainDays())), clear)));
+    LocalDate acids = later(day.plusDays(Math.max(3, policies.homeAcidsAgainDays())), clear);
+    rules.add(new Until(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs(first, policies), acids));
+    if (first && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
+      rules.add(Until.of(Activity.HOME_ACIDS, later(day.plusDays(FIRST_WEEKS_DAYS), acids)));
+    }
     rules.add(
         new Until(
             Activity.RETINOID,
@@ -187,7 +204,34 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     return new Aftercare(
         days,
         rules,
-        answers(flaking.expected(), day, flakesFrom, flakesTo, rules, wash, pigmentProne));
+        answers(
+            flaking.expected(),
+            day,
+            flakesFrom,
+            flakesTo,
+            rules,
+            wash,
+            pigmentProne,
+            makeUp(rules, clear, policies)));
+  }
+
+  /// In the weeks after a first peel the acids have a line of their own.
+  private static String acidsAndScrubs(boolean first, Policies policies) {
+    if (!first) return Activity.ACIDS_AND_SCRUBS.words;
+    String scrubs = "scrub, vitamin C in acid form, deep-clean wash";
+    return policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)
+        ? scrubs + ", home acids up to 5 % on alternate nights"
+        : scrubs;
+  }
+
+  /// By policy mineral make-up only until the skin is clear, or any after a day.
+  private static String makeUp(List<Until> rules, LocalDate clear, Policies policies) {
+    LocalDate again = free(rules, Activity.MAKE_UP);
+    return policies.chose(Choice.ANY_MAKE_UP_AFTER_24_H)
+        ? "Mineral powder today, other make-up from " + Words.day(again) + "."
+        : "Mineral powder today, mineral make-up from "
+            + Words.day(again)
+            + (clear.isAfter(again) ? ", any from " + Words.day(clear) + "." : ", any once calm.");
   }
 
   private static LocalDate later(LocalDate one, LocalDate other) {
@@ -209,7 +253,8 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
       LocalDate to,
       List<Until> rules,
       Optional<LocalDateTime> wash,
-      boolean pigmentProne) {
+      boolean pigmentProne,
+      String makeUp) {
     List<Reply> answers = new ArrayList<>();
     answers.add(
         new Reply(
@@ -234,16 +279,14 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     answers.add(
         new Reply(
             "Make-up, gym, sauna?",
-            "Mineral powder today, other make-up from "
-                + Words.day(free(rules, Activity.MAKE_UP))
-                + ". Exercise and heat from "
+            makeUp
+                + " Exercise and heat from "
                 + Words.day(free(rules, Activity.EXERCISE_AND_HEAT))
                 + "."));
     answers.add(
         new Reply(
             "My acids and retinoid again?",
-            "Acids and scrubs from "
-                + Words.day(free(rules, Activity.ACIDS_AND_SCRUBS))
+            acidsAgain(rules)
                 + ", retinoid from "
                 + Words.day(free(rules, Activity.RETINOID))
                 + ", and only on calm skin."));
@@ -255,6 +298,15 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
                 + ". Blister, crust, fever or a tingling lip: call the same day. Swelling of the"
                 + " face, trouble with breath or sight: emergency."));
     return List.copyOf(answers);
+  }
+
+  private static String acidsAgain(List<Until> rules) {
+    String scrubs = Words.day(free(rules, Activity.ACIDS_AND_SCRUBS));
+    return rules.stream()
+        .filter(rule -> rule.activity() == Activity.HOME_ACIDS)
+        .findFirst()
+        .map(rule -> "Scrubs from " + scrubs + ", acids from " + Words.day(rule.free()))
+        .orElse("Acids and scrubs from " + scrubs);
   }
 
   /// "Retinol lotion 1 %" within a sentence.

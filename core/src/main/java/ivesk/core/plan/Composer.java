@@ -16,6 +16,7 @@ import ivesk.core.skin.Zone;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /// Writes the steps of a run where no protocol does: from formula, skin, policy, region and the
@@ -52,7 +53,7 @@ public final class Composer {
     prep();
     if (region == Region.FACE || region == Region.EYE_CONTOUR) {
       use("barrier", StepKind.GUARD, Role.BARRIER);
-      act("eyes", eyes(setting.policies()));
+      act("eyes", eyes(setting.policies(), setting.comfort()));
     }
   }
 
@@ -158,9 +159,11 @@ public final class Composer {
         || TakeOff.leftOn(formula, setting.policies());
   }
 
-  /// What covers the eyes, by policy.
-  static Act eyes(Policies policies) {
-    if (policies.chose(Choice.EYE_SHIELDS)) return Act.EYE_SHIELDS;
+  /// What covers the eyes, by policy; never shields over a closed-in feeling.
+  static Act eyes(Policies policies, Set<Comfort> comfort) {
+    if (policies.chose(Choice.EYE_SHIELDS) && !comfort.contains(Comfort.CLOSED_IN)) {
+      return Act.EYE_SHIELDS;
+    }
     return policies.chose(Choice.TRIMMED_EYE_PADS) ? Act.TRIMMED_EYE_PADS : Act.EYE_PADS;
   }
 

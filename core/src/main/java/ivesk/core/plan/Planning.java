@@ -32,9 +32,11 @@ public final class Planning {
       Optional<Integer> layersAtMost,
       Optional<Duration> contact,
       Optional<List<Zone>> zones,
-      Optional<Volume> layer) {
+      Optional<Volume> layer,
+      Optional<Edge> edge) {
     public static final Wishes NONE =
         new Wishes(
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
@@ -48,6 +50,7 @@ public final class Planning {
           Optional.empty(),
           Optional.empty(),
           zones.isEmpty() ? Optional.empty() : Optional.of(zones),
+          Optional.empty(),
           Optional.empty());
     }
 
@@ -58,7 +61,13 @@ public final class Planning {
           Optional.of(stage.layersAtMost()),
           stage.timing().planned(),
           stage.zones().isEmpty() ? Optional.empty() : Optional.of(stage.zones()),
-          stage.amount().map(Volume::ml));
+          stage.amount().map(Volume::ml),
+          Optional.empty());
+    }
+
+    /// How far it goes, and fades.
+    public Wishes edged(Optional<Edge> value) {
+      return new Wishes(layersPlanned, layersAtMost, contact, zones, layer, value);
     }
   }
 
@@ -69,12 +78,23 @@ public final class Planning {
   /// steps strengths, not above the client's ladder rung, and open today.
   private static Optional<Formula> nextRung(Formula formula, SelectionFacts facts) {
     boolean steps =
-        facts.client().policies().chose(Policies.Choice.STRENGTH_STEPS)
-            && formula.use() == Formula.Use.TIMED
-            && STEPPED.contains(formula.family());
+        facts.client().policies().chose(Policies.Choice.STRENGTH_STEPS) && timedAha(formula);
     return steps
         ? Selection.openRung(formula.family(), formula.rung() + 1, facts)
         : Optional.empty();
+  }
+
+  private static boolean timedAha(Formula formula) {
+    return formula.use() == Formula.Use.TIMED && STEPPED.contains(formula.family());
+  }
+
+  /// More of a timed AHA within its clock, where its feel falls early and the practice does that.
+  static int onceMore(Formula formula, Policies policies) {
+    return policies.chose(Policies.Choice.MORE_ACID_IN_THE_CLOCK)
+            && timedAha(formula)
+            && formula.label().version() == 0
+        ? 1
+        : 0;
   }
 
   private static int proposedLayers(Formula formula, SelectionFacts facts) {
@@ -91,6 +111,16 @@ public final class Planning {
         : usual;
   }
 
+  /// Where a peel of the face may fade, the usual one first.
+  public static List<Edge> edges(Formula formula, SelectionFacts facts) {
+    return Edge.open(
+        formula,
+        facts.client().region(),
+        facts.client().skin().phototype().orElse(Phototype.VI),
+        facts.client().pihEver(),
+        facts.client().policies());
+  }
+
   /// @param addOn what goes on calm skin after the formula
   /// @throws IllegalArgumentException when a wish passes the limits of the day or of the formula
   public static TreatmentPlan plan(
@@ -100,7 +130,8 @@ public final class Planning {
     boolean first = facts.ladders().firstWith(formula.family());
     int atMost = Math.max(proposed, mostLayers(formula, facts));
     int planned = wishes.layersPlanned().orElse(proposed);
-    if (planned > atMost || wishes.layersAtMost().filter(m -> m > atMost).isPresent()) {
+    int evenOnceMore = atMost == 1 ? 1 + onceMore(formula, facts.client().policies()) : atMost;
+    if (planned > atMost || wishes.layersAtMost().filter(m -> m > evenOnceMore).isPresent()) {
       throw new IllegalArgumentException(
           "layers are "
               + Math.max(planned, wishes.layersAtMost().orElse(0))
@@ -150,6 +181,7 @@ public final class Planning {
     Area area = facts.areas().of(zones);
     Sensitivity sensitivity = facts.client().skin().sensitivity().orElse(Sensitivity.SENSITIVE);
     Policies policies = facts.client().policies();
+    List<Edge> edges = edges(formula, facts);
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
     DepthClass depth = limits.depth(formula, contact, planned, facts.client().region());
     Optional<Formula> nextRung = nextRung(formula, facts);
@@ -157,7 +189,7 @@ public final class Planning {
         formula,
         zones,
         planned,
-        Math.max(planned, wishes.layersAtMost().orElse(atMost)),
+        Math.max(planned, wishes.layersAtMost().orElse(evenOnceMore)),
         contact,
         Math.max(3, policies.thresholds().hold() - off),
         Math.max(5, policies.thresholds().stop() - off),
@@ -168,6 +200,8 @@ public final class Planning {
         nextRung,
         policies.restAtMost(),
         Preparation.of(policies, limits),
+        Handling.of(policies, evenOnceMore > atMost),
+        wishes.edge().filter(edges::contains).or(() -> edges.stream().findFirst()),
         TakeOff.of(formula, depth, limits, policies),
         depth,
         area,

@@ -20,13 +20,15 @@ import java.util.Set;
 /// @param water for cleansing
 /// @param glovePairs 1 or 2
 /// @param care limits of the day that are done or left out
+/// @param comfort what the couch must respect
 public record Preparation(
     int cleanses,
     Degrease degrease,
     Optional<Act> eyes,
     Water water,
     int glovePairs,
-    Set<Care.Kind> care) {
+    Set<Care.Kind> care,
+    Set<Comfort> comfort) {
 
   /// What takes the oil off.
   public enum Degrease {
@@ -53,12 +55,18 @@ public record Preparation(
   }
 
   public static final Preparation USUAL =
-      new Preparation(2, Degrease.SOLVENT, Optional.of(Act.EYE_PADS), Water.COOL, 2, Set.of());
+      new Preparation(
+          2, Degrease.SOLVENT, Optional.of(Act.EYE_PADS), Water.COOL, 2, Set.of(), Set.of());
 
   public Preparation {
     Require.range("cleanses", cleanses, 0, 9);
     Require.range("pairs of gloves", glovePairs, 1, 2);
     care = Set.copyOf(care);
+    comfort = Set.copyOf(comfort);
+  }
+
+  public boolean respects(Comfort one) {
+    return comfort.contains(one);
   }
 
   /// Where no steps are written yet.
@@ -66,10 +74,11 @@ public record Preparation(
     return new Preparation(
         policies.chose(Choice.CLEANSE_ONCE) ? 1 : 2,
         degrease(policies, limits),
-        Optional.of(Composer.eyes(policies)),
+        Optional.of(Composer.eyes(policies, Set.of())),
         water(policies, limits),
         policies.chose(Choice.ONE_PAIR_OF_GLOVES) ? 1 : 2,
-        limits.care());
+        limits.care(),
+        Set.of());
   }
 
   private static Degrease degrease(Policies policies, Limits limits) {
@@ -100,7 +109,8 @@ public record Preparation(
         before.stream().flatMap(line -> line.act().stream()).filter(Act::guardsEyes).findFirst(),
         usual.water(),
         usual.glovePairs(),
-        usual.care());
+        usual.care(),
+        setting.comfort());
   }
 
   private static Optional<Degrease> degrease(Line line) {

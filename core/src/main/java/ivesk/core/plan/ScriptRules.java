@@ -227,6 +227,12 @@ public final class ScriptRules {
               "it goes against one of the day's limits",
               ScriptRules::care),
           rule(
+              "PRO-COMFORT",
+              MIND,
+              OWN_DEFAULT,
+              "a line goes against what the client asked the couch to respect",
+              ScriptRules::comfort),
+          rule(
               "PRO-ALLERGY",
               SHUT,
               COMMON_PRACTICE,
@@ -544,7 +550,7 @@ public final class ScriptRules {
     boolean eyes =
         script.before(acid).anyMatch(line -> line.act().filter(Act::guardsEyes).isPresent());
     if (!eyes) {
-      Act guard = Composer.eyes(sight.setting().policies());
+      Act guard = Composer.eyes(sight.setting().policies(), sight.setting().comfort());
       found.add(
           Found.of(
               acid,
@@ -945,6 +951,36 @@ public final class ScriptRules {
           .forEach(conflict ->
               found.add(
                   Found.of(line, conflict.words(), "Take the line out", Edit.remove(line.step()))));
+    }
+    return found;
+  }
+
+  /// A closed-in feeling: nothing over nose and mouth, and pads rather than shields.
+  private static List<Found> comfort(Sight sight) {
+    if (!sight.isFace() || !sight.setting().comfort().contains(Comfort.CLOSED_IN)) return List.of();
+    List<Zone> covering = List.of(Zone.NOSE, Zone.UPPER_LIP);
+    List<Found> found = new ArrayList<>();
+    for (Line line : sight.script().lines()) {
+      if (line.act().filter(act -> act == Act.EYE_SHIELDS).isPresent()) {
+        Step pads = Step.of(line.step().id(), Act.EYE_PADS);
+        found.add(
+            Found.of(
+                line,
+                "shields over a closed-in feeling",
+                "Take " + Act.EYE_PADS.label(),
+                Edit.replace(line.step(), pads)));
+      } else if (line.is(StepKind.MASK) && line.zones().stream().anyMatch(covering::contains)) {
+        List<Zone> open = line.zones().stream().filter(zone -> !covering.contains(zone)).toList();
+        found.add(
+            open.isEmpty()
+                ? Found.of(
+                    line, "a mask over nose and mouth", "Take it out", Edit.remove(line.step()))
+                : Found.of(
+                    line,
+                    "a mask over nose and mouth, and a closed-in feeling",
+                    "Leave nose and mouth free",
+                    Edit.replace(line.step(), line.step().on(open))));
+      }
     }
     return found;
   }

@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /// What a script is judged in: the practice, and the client where there is one.
 ///
@@ -34,7 +35,9 @@ public record Setting(
   /// @param facts for the region of the script
   /// @param rack what is open for this client on the day
   /// @param allergies in the client's words, free text
-  public record OfClient(SelectionFacts facts, Selection rack, String allergies) {}
+  /// @param comfort what the couch must respect
+  public record OfClient(
+      SelectionFacts facts, Selection rack, String allergies, Set<Comfort> comfort) {}
 
   /// Of a grown-up body whose measures nobody knows.
   private static final Areas USUAL = new Areas(BodySurface.UNKNOWN_M2, 35, Map.of());
@@ -43,14 +46,15 @@ public record Setting(
     return new Setting(policies, catalogue, shelf, USUAL, day, Optional.empty());
   }
 
-  public static Setting of(SelectionFacts facts, Catalogue catalogue, String allergies) {
+  public static Setting of(
+      SelectionFacts facts, Catalogue catalogue, String allergies, Set<Comfort> comfort) {
     return new Setting(
         facts.client().policies(),
         catalogue,
         facts.client().shelf(),
         facts.areas(),
         facts.client().peelDate(),
-        Optional.of(new OfClient(facts, Selection.choose(facts), allergies)));
+        Optional.of(new OfClient(facts, Selection.choose(facts), allergies, Set.copyOf(comfort))));
   }
 
   public Script script(Region region, List<Step> steps) {
@@ -62,6 +66,11 @@ public record Setting(
     return client
         .map(c -> c.facts().screening().limits())
         .orElseGet(() -> Limits.combine(List.of()));
+  }
+
+  /// Told by the client; nothing where there is none.
+  Set<Comfort> comfort() {
+    return client.map(OfClient::comfort).orElse(Set.of());
   }
 
   boolean care(Care.Kind kind) {
@@ -79,9 +88,11 @@ public record Setting(
 
   /// The most layers in a visit; for a client within the limits of the day.
   int mostLayers(Formula formula) {
-    return client
-        .map(c -> Planning.mostLayers(formula, c.facts()))
-        .orElse(Selection.cap(formula, policies));
+    int most =
+        client
+            .map(c -> Planning.mostLayers(formula, c.facts()))
+            .orElse(Selection.cap(formula, policies));
+    return most == 1 ? 1 + Planning.onceMore(formula, policies) : most;
   }
 
   /// The class that a stage comes to here.

@@ -5,6 +5,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Phototype;
@@ -30,6 +31,8 @@ import java.util.Optional;
 /// @param nextRung where the practice steps strengths and the ladder allows it
 /// @param restAtMost highest sensation that counts as rest, 0 or 1
 /// @param preparation how the skin is readied before it
+/// @param handling of the acid, where the schools differ
+/// @param edge how far a peel of the face goes below; empty elsewhere
 /// @param takeOff how the acid comes off
 /// @param area of all zones
 /// @param layer volume of one
@@ -50,6 +53,8 @@ public record TreatmentPlan(
     Optional<Formula> nextRung,
     int restAtMost,
     Preparation preparation,
+    Handling handling,
+    Optional<Edge> edge,
     TakeOff takeOff,
     DepthClass depth,
     Area area,
@@ -103,6 +108,8 @@ public record TreatmentPlan(
         nextRung,
         restAtMost,
         steps,
+        handling,
+        edge,
         takeOff,
         depth,
         area,
@@ -116,6 +123,12 @@ public record TreatmentPlan(
     return zones.getFirst().region();
   }
 
+  /// The supervising clinician is in the room: more TCA coats than usual, or a medium depth.
+  public boolean clinicianPresent() {
+    return depth == DepthClass.MEDIUM
+        || formula.family() == Family.TCA && layersAtMost > Policies.TCA_COATS;
+  }
+
   /// A single pass of a formula that falls by itself.
   public boolean singlePassSelfLimiting() {
     return formula.use() == Formula.Use.SELF_LIMITING && layersAtMost == 1;
@@ -124,6 +137,12 @@ public record TreatmentPlan(
   /// Least time from the end of one layer to the next decision. A second pass of what falls by
   /// itself waits until its feel should be falling; Ivesk's own default.
   public Duration dwell() {
+    if (formula.family() == Family.JESSNER) {
+      // A label's own time wins where it is the longer one.
+      return formula.label().version() > 0 && formula.dwell().compareTo(handling.jessnerGap()) > 0
+          ? formula.dwell()
+          : handling.jessnerGap();
+    }
     return formula.use() == Formula.Use.SELF_LIMITING
             && layersAtMost > 1
             && formula.dwell().isZero()

@@ -82,6 +82,12 @@ public final class Trolley {
             first.setting().care(Care.Kind.VENTILATE)
                 ? "ventilate the room too"
                 : "in the client's hands"));
+    if (first.setting().comfort().contains(Comfort.NECK_OR_BACK)) {
+      items.add(LaidOut.of("roll", "rolls", "2", "under neck and knees"));
+    }
+    if (first.setting().comfort().contains(Comfort.HAND_SIGNS)) {
+      items.add(LaidOut.of("signs", "card of hand signs", "1", "0 to 10 by the fingers"));
+    }
     items.add(LaidOut.of("saline", "saline for eyes", "1", "within reach"));
     return List.copyOf(items);
   }

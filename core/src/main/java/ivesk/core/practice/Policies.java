@@ -24,6 +24,9 @@ public record Policies(
     Set<Choice> choices,
     Set<Restricted> openedByClinician) {
 
+  /// TCA coats in one visit, where the practice does not go further.
+  public static final int TCA_COATS = 3;
+
   public enum Thresholds {
     COMFORT_LED(4, 6),
     BALANCED(5, 8),
@@ -117,6 +120,27 @@ public record Policies(
     INTERVAL_14_DAYS,
     /// At least 28 days from peel to peel, instead of the formula's own interval.
     INTERVAL_28_DAYS,
+    /// Salicylic crystals are wiped before the next coat, instead of coated over.
+    WIPE_CRYSTALS_FIRST,
+    /// What is left on the pad goes onto the upper neck, instead of a run of its own.
+    LEFTOVER_ON_UPPER_NECK,
+    /// Any make-up 24 h after a peel, instead of mineral only until the skin is clear.
+    ANY_MAKE_UP_AFTER_24_H,
+    /// Jessner coats 2 min apart, instead of 3.
+    JESSNER_GAP_2_MIN,
+    /// Up to five TCA coats with the clinician present, instead of three.
+    FIVE_TCA_COATS,
+    /// More of a timed AHA once within its clock, when its feel falls early; off otherwise.
+    MORE_ACID_IN_THE_CLOCK,
+    /// Pressing or second strokes once, on the zone that needs it most, instead of never.
+    WORKED_IN_ONCE,
+    /// Eyelids by a formula made for them, instead of never.
+    LIDS_BY_THEIR_OWN_FORMULA,
+    /// Home acids up to 5 % on alternate nights in the weeks after a first peel, instead of none.
+    MILD_HOME_ACIDS_FIRST_WEEKS,
+    /// No water after a gel that was lifted and rinsed for the hours of a self-limiting peel,
+    /// instead of at once.
+    NO_WATER_AFTER_GEL,
     /// Adults without any record start at a family's first rung, instead of its entry rung.
     FIRST_RUNG_WITHOUT_RECORD
   }

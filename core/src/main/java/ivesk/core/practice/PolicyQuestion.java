@@ -45,6 +45,35 @@ public enum PolicyQuestion {
       "Jessner endpoint",
       usual("usual", "planned layers, even pink or crystals"),
       option("other", "first frost", p -> p.with(Choice.JESSNER_FIRST_FROST))),
+  JESSNER_GAP(
+      "Gap between Jessner coats",
+      option("2", "2 min", p -> p.with(Choice.JESSNER_GAP_2_MIN)),
+      usual("3", "3 min")),
+  TCA_COATS(
+      "TCA coats in a visit",
+      usual("3", "up to 3"),
+      option("5", "up to 5, clinician present", p -> p.with(Choice.FIVE_TCA_COATS))),
+  MORE_ACID(
+      "More acid in the same clock, when the feel of a timed AHA falls early",
+      usual("off", "off"),
+      option("once", "once, inside the clock", p -> p.with(Choice.MORE_ACID_IN_THE_CLOCK))),
+  WORKING_IN(
+      "Working in: pressing, second strokes",
+      usual("never", "never"),
+      option("once", "once, on the zone that needs it most", p -> p.with(Choice.WORKED_IN_ONCE))),
+  CRYSTALS(
+      "Crystals",
+      usual("over", "coat over is fine"),
+      option("wipe", "wipe first", p -> p.with(Choice.WIPE_CRYSTALS_FIRST))),
+  NECK(
+      "Neck",
+      usual("own", "own run"),
+      option(
+          "leftover", "leftover onto the upper neck", p -> p.with(Choice.LEFTOVER_ON_UPPER_NECK))),
+  LIDS(
+      "Eyelids",
+      usual("never", "never"),
+      option("own", "by a formula made for lids", p -> p.with(Choice.LIDS_BY_THEIR_OWN_FORMULA))),
   BARRIER(
       "Compromised barrier",
       usual("usual", "wait until calm"),
@@ -64,6 +93,17 @@ public enum PolicyQuestion {
       option("3", "3 h", p -> p.withNoWaterHours(3)),
       usual("8", "8 h"),
       option("12", "overnight", p -> p.withNoWaterHours(12))),
+  WATER_AFTER_GEL(
+      "Water after a gel that was lifted and rinsed",
+      usual("once", "at once"),
+      option(
+          "hours",
+          "after the hours of a self-limiting peel",
+          p -> p.with(Choice.NO_WATER_AFTER_GEL))),
+  MAKE_UP(
+      "Make-up after",
+      usual("mineral", "mineral only"),
+      option("any", "any after 24 h", p -> p.with(Choice.ANY_MAKE_UP_AFTER_24_H))),
   OCCLUSIVE(
       "Occlusive ointment after",
       usual("usual", "first hours no, then semi-occlusive"),
@@ -90,6 +130,13 @@ public enum PolicyQuestion {
       "Home acids again after",
       option("3", "3 days", p -> p.withHomeAcidsAgainDays(3)),
       usual("7", "7 days")),
+  HOME_ACIDS_FIRST(
+      "Home acids in the first weeks after a first peel",
+      usual("none", "none"),
+      option(
+          "mild",
+          "up to 5 % on alternate nights",
+          p -> p.with(Choice.MILD_HOME_ACIDS_FIRST_WEEKS))),
   ISOTRETINOIN(
       "Isotretinoin",
       usual("usual", "6 months for all"),

@@ -32,6 +32,8 @@ import java.util.stream.Collectors;
 /// @param ranked codes of those that compete, best first; one rung a family
 /// @param advice what to say when nothing ranks or a peel alone does little
 public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel> advice) {
+  /// TCA coats in one visit, where the practice goes further and the clinician is present.
+  private static final int FIVE_COATS = 5;
 
   /// Points within which the running family, the milder or the shorter one comes first.
   static final double TIE = 3;
@@ -290,11 +292,21 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
 
   /// What formula and practice allow in one visit, whoever the client is.
   public static int cap(Formula formula, Policies policies) {
+    if (formula.family() == Family.TCA) return coats(formula, policies);
     if (formula.family() != Family.JESSNER) return formula.layersMost();
     // The policy goes past the library's own number; a label's cap is never passed.
     return formula.label().version() > 0
         ? Math.min(formula.layersMost(), policies.jessnerLayers())
         : policies.jessnerLayers();
+  }
+
+  /// A formula that takes fewer coats than is usual keeps its own number, and so does a label.
+  private static int coats(Formula formula, Policies policies) {
+    boolean more =
+        policies.chose(Policies.Choice.FIVE_TCA_COATS)
+            && formula.label().version() == 0
+            && formula.layersMost() == Policies.TCA_COATS;
+    return more ? FIVE_COATS : formula.layersMost();
   }
 
   private static Optional<PastPeel> last(Formula formula, SelectionFacts facts) {

@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.Restriction.Care;
@@ -31,8 +32,20 @@ public final class Briefing {
     if (ready.eyes().isPresent()) {
       lines.add(Words.fill("Your eyes stay shut for about %d minutes.", eyesShut(plan)));
     }
+    if (ready.respects(Comfort.DREADS_COLD)) {
+      lines.add("Before anything cold I say “cold now”, and you feel it on your hand first.");
+    }
+    if (ready.respects(Comfort.CLOSED_IN)) {
+      lines.add("Nothing goes over your nose or mouth.");
+    }
+    if (ready.respects(Comfort.NECK_OR_BACK)) {
+      lines.add("Say when neck or back wants the roll moved; you sit up as soon as you can.");
+    }
     lines.add(
-        "When I ask, say a number from 0 to 10. Nothing is brave or wrong; the true one helps me.");
+        ready.respects(Comfort.HAND_SIGNS)
+            ? "When I ask, show a number from 0 to 10 with your fingers. The true one helps me."
+            : "When I ask, say a number from 0 to 10. Nothing is brave or wrong; the true one"
+                + " helps me.");
     lines.add("Raise your hand, and I stop at once.");
     lines.add(ends(plan));
     lines.add(leaving(plan));

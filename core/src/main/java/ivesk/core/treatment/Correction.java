@@ -20,6 +20,7 @@ import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
@@ -83,6 +84,7 @@ public final class Correction {
       case Opened _,
           StepDone _,
           GateADecided _,
+          PlanChanged _,
           TimerArmed _,
           LayersExtended _,
           AdviceTaken _,

@@ -352,7 +352,7 @@ public final class DecisionTable {
       return advice(Kind.WAIT, "Finish this layer")
           .because(
               left.isEmpty() || left.size() == all
-                  ? "Spread within a minute, thin and even."
+                  ? "Spread within a minute, thin and even" + workedIn(look)
                   : Words.capital(names(left)) + " still to cover.")
           .on(left)
           .key(Action.COVERED);
@@ -362,6 +362,12 @@ public final class DecisionTable {
     return advice(Kind.WAIT, "Wait")
         .because("The layer settles before the next decision.")
         .until(limit.isBefore(settled) ? limit : settled);
+  }
+
+  private static String workedIn(Look look) {
+    return look.plan().handling().workedIn()
+        ? "; worked in once, where it is needed most."
+        : "; no pressing, no second strokes.";
   }
 
   private static AdviceDraft done(Look look) {
@@ -375,9 +381,15 @@ public final class DecisionTable {
     }
     if (look.startable().isEmpty()) return finish(look, "No zone is left for another layer.");
     int done = look.layersDone();
-    boolean more = look.layersPlanned() < look.state().ready().layersAtMost() && anotherLayer(look);
+    boolean more =
+        look.layersPlanned() < look.state().ready().layersAtMost()
+            && anotherLayer(look)
+            && (!look.plan().handling().moreInTheClock() || look.fallsEarly());
     return finish(
-            look, Words.count(done, "planned layer") + (done == 1 ? " is done." : " are done."))
+            look,
+            Words.count(done, "planned layer")
+                + (done == 1 ? " is done." : " are done.")
+                + (more && look.plan().handling().moreInTheClock() ? " The feel falls early." : ""))
         .other(more ? Action.MORE_LAYERS : Action.NONE);
   }
 
@@ -407,8 +419,9 @@ public final class DecisionTable {
     return advice(Kind.SAME_AGAIN, "Same again, fan on")
         .because(
             Words.fill(
-                "%s, below the hold line, %s. Ending here is fine.",
-                look.feels(), look.lines().hold()))
+                "%s, below the hold line, %s." + overCrystals(look) + " Ending here is fine.",
+                look.feels(),
+                look.lines().hold()))
         .on(look.startable())
         .key(Action.START_LAYER)
         .other(Action.END);
@@ -430,10 +443,21 @@ public final class DecisionTable {
     return advice(Kind.SAME_AGAIN, "Same again")
         .because(
             Words.fill("Layer %s of %s.", look.layersDone() + 1, look.layersPlanned())
+                + overCrystals(look)
                 + (barely ? " Stopping is equally fine." : ""))
         .on(look.startable())
         .key(Action.START_LAYER)
         .other(barely ? Action.END : Action.NONE);
+  }
+
+  /// Crystals are harmless; the schools differ on whether the next coat goes over them.
+  private static String overCrystals(Look look) {
+    boolean any =
+        !look.where(look.startable(), zone -> zone.whitening() == Whitening.CRYSTALS).isEmpty();
+    if (!any) return "";
+    return look.plan().handling().crystalsWiped()
+        ? " Wipe the crystals off first."
+        : " Coat over the crystals is fine.";
   }
 
   private static AdviceDraft finish(Look look, String why) {

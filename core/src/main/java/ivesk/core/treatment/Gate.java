@@ -6,6 +6,7 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.Set;
 
 /// Gate A, the answer to the prep: 0 to 3 on even skin goes on; 4 or more, or a hot spot, changes
 /// the plan or ends the visit; 8 and more cannot be kept, and a hot spot that is kept goes under
@@ -56,12 +57,32 @@ public final class Gate {
     if (answer.isEmpty()) return Optional.of("ask how the prep feels first");
     return switch (choice) {
       case STOP -> Optional.empty();
-      case KEEP ->
-          answer
-              .filter(value -> value >= NOT_TO_BE_KEPT)
-              .map(value -> value + " before any acid: shorten, choose another formula or stop");
+      case KEEP -> tooAwake(answer.get());
+      case UNDER_BARRIER ->
+          state.zones().values().stream().anyMatch(zone -> zone.hotSpot().isPresent())
+              ? tooAwake(answer.get())
+              : Optional.of("no spot is hot: keep it as it is");
+      case LOWER_RUNG, OTHER_FORMULA -> Optional.of("say which formula takes its place");
       case SHORTEN -> shortensTo(plan).isPresent() ? Optional.empty() : Optional.of(SHUT);
     };
+  }
+
+  private static Optional<String> tooAwake(int answer) {
+    return answer < NOT_TO_BE_KEPT
+        ? Optional.empty()
+        : Optional.of(answer + " before any acid: shorten, choose another formula or stop");
+  }
+
+  /// Why another plan may not take the place of this one; empty when it may.
+  static Optional<String> change(TreatmentPlan plan, TreatmentState state, TreatmentPlan other) {
+    if (state.phase() != Phase.READY) return Optional.of("Ready is over: the timer is armed");
+    if (Treatment.prepAnswer(state).isEmpty()) return Optional.of("ask how the prep feels first");
+    if (!Set.copyOf(other.zones()).equals(Set.copyOf(plan.zones()))) {
+      return Optional.of("the other plan is for other zones");
+    }
+    return other.formula().equals(plan.formula())
+        ? Optional.of("that is the formula planned")
+        : Optional.empty();
   }
 
   /// What shortening leaves: a contact of 60 s and more, or one layer fewer. Empty when that is

@@ -158,6 +158,12 @@ record Look(
         || numbed() && state.acid().lastLookAt().filter(at -> !at.isBefore(covered)).isPresent();
   }
 
+  /// What was told last is lower than the highest before it, and the skin is no more than pink.
+  boolean fallsEarly() {
+    int last = told.map(Told::value).orElse(Integer.MAX_VALUE);
+    return redCalm() && state.underAcid().stream().anyMatch(answer -> answer.value() > last);
+  }
+
   boolean redCalm() {
     return active.stream().allMatch(zone -> state.zones().get(zone).redness() <= 1);
   }

@@ -18,6 +18,7 @@ import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.Looking;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
@@ -69,7 +70,7 @@ public enum Phase {
           switch (step) {
             case GateADecided(var choice, var note) -> choice == GateA.STOP ? STOPPED : this;
             case TimerArmed _ -> ARMED;
-            case StepDone _ -> this;
+            case StepDone _, PlanChanged _ -> this;
           };
       case Acting act ->
           switch (act) {

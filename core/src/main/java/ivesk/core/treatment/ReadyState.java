@@ -10,6 +10,7 @@ import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.Looking;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
@@ -59,6 +60,8 @@ public record ReadyState(
             case StepDone(var step, var note) -> done(step, event.at());
             case GateADecided(var choice, var note) ->
                 done(ReadyStep.GATE_A, event.at()).decided(choice, plan);
+            case PlanChanged(var choice, _) ->
+                done(ReadyStep.GATE_A, event.at()).decided(choice, plan);
             case TimerArmed _ -> this;
           };
       case Looking fact ->
@@ -101,7 +104,7 @@ public record ReadyState(
 
   private ReadyState decided(GateA choice, TreatmentPlan plan) {
     return switch (choice) {
-      case KEEP, STOP ->
+      case KEEP, UNDER_BARRIER, LOWER_RUNG, OTHER_FORMULA, STOP ->
           new ReadyState(
               stepsDone,
               Optional.of(choice),

@@ -1,6 +1,7 @@
 package ivesk.core.treatment;
 
 import ivesk.core.Words;
+import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
@@ -13,6 +14,7 @@ import java.util.List;
 public enum ReadyStep {
   CHANGED("what changed", "Medicines, sun, hair, cold sore, products, unwell: ask again."),
   CONSENT("consent", "See the signature."),
+  GUARDIAN("guardian", "The guardian is here, and stays until the client leaves."),
   PHOTOS("photo before", "Three views, the same light."),
   BRIEFING(
       "briefing",
@@ -31,6 +33,7 @@ public enum ReadyStep {
       "Brows, lash line, eye corners, nostril folds, mouth corners, lips, open spots, and any spot"
           + " that flared."),
   EYES("eyes", "Pads or shields. Lids covered."),
+  CLINICIAN("clinician present", "Ticked by the supervising clinician's own sign-in."),
   IN_REACH("in reach", "Everything. You do not leave once acid is on."),
   FAN_TISSUE("fan and tissue", "Fan in one hand, tissue in the other. Blot tears at once.");
 
@@ -42,6 +45,7 @@ public enum ReadyStep {
     PREPPED,
     BASELINE,
     ANSWERED,
+    CLINICIAN,
     GUARDED
   }
 
@@ -64,12 +68,13 @@ public enum ReadyStep {
   /// With which others it is done in one go.
   public Together together() {
     return switch (this) {
-      case CHANGED, CONSENT, PHOTOS -> Together.AT_THE_DOOR;
+      case CHANGED, CONSENT, GUARDIAN, PHOTOS -> Together.AT_THE_DOOR;
       case BRIEFING -> Together.TOLD;
       case LOOK_1, HAIR_LENSES_GLOVES, CLEANSE, LOOK_2 -> Together.CLEANSED;
       case PREP -> Together.PREPPED;
       case BASELINE -> Together.BASELINE;
       case GATE_A -> Together.ANSWERED;
+      case CLINICIAN -> Together.CLINICIAN;
       case BARRIER, EYES, IN_REACH, FAN_TISSUE -> Together.GUARDED;
     };
   }
@@ -97,6 +102,10 @@ public enum ReadyStep {
       case CONSENT -> how + guardian(ready);
       case BRIEFING ->
           (ready.care().contains(Care.Kind.TALK_FIRST) ? "What a peel can and cannot do. " : "")
+              + (ready.respects(Comfort.NECK_OR_BACK)
+                  ? "A roll under neck and knees; lies down last, sits up first. "
+                  : "")
+              + (ready.respects(Comfort.HAND_SIGNS) ? "Agree the fingers for the number. " : "")
               + how
               + " "
               + howItEnds(plan);
@@ -105,22 +114,44 @@ public enum ReadyStep {
               + Trolley.cleared(plan.region())
               + " "
               + gloves(ready);
-      case CLEANSE -> water(ready.water());
+      case CLEANSE -> water(ready.water()) + cold(ready);
+      case LOOK_2 ->
+          ready.respects(Comfort.BRIGHT_LIGHT)
+              ? "Magnifier first; the lamp last and brief, eyes shut."
+              : how;
+      case GATE_A ->
+          ready.respects(Comfort.HAND_SIGNS)
+              ? "Show the question, then wait for the fingers."
+              : how;
       case PREP -> prep(ready);
       case BARRIER ->
           onFace(plan.region())
-              ? how
+              ? how + (ready.respects(Comfort.CLOSED_IN) ? " Nose and mouth stay uncovered." : "")
               : "Open spots, folds, and any spot that flared."
                   + (ready.care().contains(Care.Kind.COVER_OPEN_SPOTS) ? " Each of them." : "");
       case EYES ->
           ready
               .eyes()
-              .map(act -> Words.capital(act.label()) + ". Lids covered.")
+              .map(act -> Words.capital(act.label()) + ". " + lids(plan) + cold(ready))
               .orElse("Nothing over the eyes here; shut if the light is bright.");
       case FAN_TISSUE ->
           ready.care().contains(Care.Kind.VENTILATE) ? how + " Ventilate the room." : how;
       default -> how;
     };
+  }
+
+  private static String lids(TreatmentPlan plan) {
+    boolean made = plan.formula().label().regions().contains(Region.EYE_CONTOUR);
+    return plan.handling().lids() && made
+        ? "Lids covered, unless the label says that it is made for lids."
+        : "Lids covered.";
+  }
+
+  /// What is cold is said first, and felt on the hand before the face.
+  private static String cold(Preparation ready) {
+    return ready.respects(Comfort.DREADS_COLD)
+        ? " “Cold now” first; the back of the hand before the face."
+        : "";
   }
 
   private static boolean onFace(Region region) {
@@ -129,7 +160,7 @@ public enum ReadyStep {
 
   private static String guardian(Preparation ready) {
     if (ready.care().contains(Care.Kind.GUARDIAN_PRESENT)) {
-      return " The guardian signed too, is here, and stays.";
+      return " The guardian signed too.";
     }
     return ready.care().contains(Care.Kind.GUARDIAN) ? " The guardian's too." : "";
   }
@@ -178,7 +209,16 @@ public enum ReadyStep {
     return this == GATE_A || this == BASELINE;
   }
 
-  public static List<ReadyStep> inOrder() {
-    return Arrays.asList(values());
+  /// Those that a plan has, in their order.
+  public static List<ReadyStep> of(TreatmentPlan plan) {
+    return Arrays.stream(values()).filter(step -> step.isIn(plan)).toList();
+  }
+
+  private boolean isIn(TreatmentPlan plan) {
+    return switch (this) {
+      case GUARDIAN -> plan.preparation().care().contains(Care.Kind.GUARDIAN_PRESENT);
+      case CLINICIAN -> plan.clinicianPresent();
+      default -> true;
+    };
   }
 }

@@ -23,6 +23,7 @@ import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
@@ -44,6 +45,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
 public final class Treatment {
@@ -63,12 +65,14 @@ public final class Treatment {
     return switch (fact) {
       case Opened opened -> Optional.of("the treatment is open already");
       case StepDone(var step, var note) ->
-          when(state.phase() != Phase.READY, "Ready is over: the timer is armed");
+          when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
+              .or(() -> when(!ReadyStep.of(plan).contains(step), "this plan has no such step"));
       case GateADecided(var choice, var note) ->
           choice == GateA.STOP && state.phase() == Phase.ARMED
               ? Optional.empty()
               : when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
                   .or(() -> Gate.a(plan, state, choice));
+      case PlanChanged(_, var other) -> Gate.change(plan, state, other);
       case TimerArmed armed -> arm(plan, state);
       case LayerStarted(var zones, var nextRung) -> layer(plan, state, zones, nextRung, at);
       case ZoneReached(var zone) ->
@@ -138,6 +142,20 @@ public final class Treatment {
     };
   }
 
+  /// The plan that a treatment has come to: as it was opened, or as it was changed at gate A.
+  ///
+  /// @throws IllegalArgumentException when the first event did not open it
+  public static TreatmentPlan plan(List<TreatmentEvent> events) {
+    if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var opened))) {
+      throw new IllegalArgumentException("the first event opens a treatment");
+    }
+    return Correction.applied(events).stream()
+        .flatMap(event ->
+            event.fact() instanceof PlanChanged(_, var plan) ? Stream.of(plan) : Stream.empty())
+        .reduce((_, later) -> later)
+        .orElse(opened);
+  }
+
   /// Why the add-on may not go on now; empty when it may.
   public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
     if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
@@ -158,15 +176,15 @@ public final class Treatment {
   }
 
   /// Steps of Ready that are still open, in order.
-  public static List<ReadyStep> openSteps(TreatmentState state) {
-    return ReadyStep.inOrder().stream()
+  public static List<ReadyStep> openSteps(TreatmentPlan plan, TreatmentState state) {
+    return ReadyStep.of(plan).stream()
         .filter(step -> !state.ready().stepsDone().containsKey(step))
         .toList();
   }
 
   private static Optional<String> arm(TreatmentPlan plan, TreatmentState state) {
     if (state.phase() != Phase.READY) return Optional.of("the timer is armed already");
-    List<ReadyStep> open = openSteps(state);
+    List<ReadyStep> open = openSteps(plan, state);
     return open.isEmpty()
         ? Optional.empty()
         : Optional.of("no timer, no acid: " + open.getFirst().label() + " is open");

@@ -149,6 +149,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   public enum GateA {
     KEEP("kept"),
     SHORTEN("shortened"),
+    UNDER_BARRIER("spots under barrier"),
+    LOWER_RUNG("lower rung"),
+    OTHER_FORMULA("another formula"),
     STOP("stopped");
 
     private final String label;
@@ -159,6 +162,17 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
     public String label() {
       return label;
+    }
+  }
+
+  /// The answer to the prep took another formula, judged by Screen and Choose again: this plan
+  /// holds from here on, on the same zones.
+  public record PlanChanged(GateA choice, TreatmentPlan plan) implements Preparing {
+    public PlanChanged {
+      if (choice != GateA.LOWER_RUNG && choice != GateA.OTHER_FORMULA) {
+        throw new IllegalArgumentException(
+            "a plan is changed to a lower rung or to another formula, not by " + choice);
+      }
     }
   }
 

@@ -23,7 +23,7 @@ class AftercareTest {
 
   private static Aftercare after(String code, DepthClass depth) {
     return Aftercare.of(
-        Library.get(code), depth, ENDED, false, true, Optional.empty(), Policies.defaults());
+        Library.get(code), depth, false, ENDED, false, true, Optional.empty(), Policies.defaults());
   }
 
   private static LocalDate free(Aftercare sheet, String what) {
@@ -98,6 +98,7 @@ class AftercareTest {
         Aftercare.of(
             Library.get("LAC-10"),
             DepthClass.SUPERFICIAL,
+            false,
             ENDED,
             false,
             false,
@@ -148,6 +149,7 @@ class AftercareTest {
         Aftercare.of(
             Library.get("MAN-20"),
             DepthClass.VERY_SUPERFICIAL,
+            false,
             ENDED,
             false,
             false,
@@ -168,6 +170,7 @@ class AftercareTest {
         Aftercare.of(
             Library.get("TCA-10"),
             DepthClass.SUPERFICIAL,
+            false,
             ENDED,
             true,
             false,
@@ -182,6 +185,7 @@ class AftercareTest {
     return Aftercare.of(
         Library.get(code),
         DepthClass.VERY_SUPERFICIAL,
+        false,
         ENDED,
         false,
         false,

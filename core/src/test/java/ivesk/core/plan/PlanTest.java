@@ -28,6 +28,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -70,6 +71,7 @@ class PlanTest {
         Optional.empty(),
         Optional.empty(),
         Optional.of(Duration.ofSeconds(seconds)),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty());
   }
@@ -127,6 +129,7 @@ class PlanTest {
       return new Wishes(
           Optional.of(planned),
           Optional.of(atMost),
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty());
@@ -201,6 +204,7 @@ class PlanTest {
                   Optional.empty(),
                   Optional.empty(),
                   Optional.of(List.of(Zone.NOSE, Zone.CHIN)),
+                  Optional.empty(),
                   Optional.empty()));
       assertThat(plan.area().cm2()).isCloseTo(84, within(0.1));
       assertThat(plan.dosePerLayer().mgPerCm2()).isCloseTo(1.0, within(1e-6));
@@ -217,6 +221,7 @@ class PlanTest {
                       Optional.empty(),
                       Optional.empty(),
                       Optional.of(List.of(Zone.NOSE, Zone.NOSE)),
+                      Optional.empty(),
                       Optional.empty())))
           .hasMessageContaining("twice");
     }
@@ -326,7 +331,7 @@ class PlanTest {
   }
 
   private static Objections.Run composed(Clients client, String code) {
-    Setting setting = Setting.of(Scripts.facts(client), Catalogue.SHIPPED, "");
+    Setting setting = Setting.of(Scripts.facts(client), Catalogue.SHIPPED, "", Set.of());
     return new Objections.Run(
         setting.script(
             Region.FACE, Composer.steps(plan(code, client, Wishes.NONE), List.of(), setting)),

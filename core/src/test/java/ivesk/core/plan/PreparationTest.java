@@ -18,8 +18,12 @@ import ivesk.core.product.Catalogue;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Region;
+import ivesk.core.treatment.Briefing;
+import ivesk.core.treatment.ReadyStep;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -120,6 +124,55 @@ class PreparationTest {
             of(CALM, practice(usual.with(Choice.ONE_PAIR_OF_GLOVES), Catalogue.SHIPPED))
                 .glovePairs())
         .isEqualTo(1);
+  }
+
+  /// Each comfort rewrites the steps that it names, and leaves the others as they are.
+  @ParameterizedTest(name = "{0}")
+  @CsvSource({
+    "CLOSED_IN, BARRIER, Nose and mouth stay uncovered",
+    "DREADS_COLD, CLEANSE, the back of the hand before the face",
+    "DREADS_COLD, EYES, “Cold now” first",
+    "NECK_OR_BACK, BRIEFING, A roll under neck and knees",
+    "BRIGHT_LIGHT, LOOK_2, the lamp last and brief",
+    "HAND_SIGNS, GATE_A, wait for the fingers",
+    "HAND_SIGNS, BRIEFING, Agree the fingers"
+  })
+  void aComfortRewritesItsSteps(Comfort comfort, ReadyStep step, String words) {
+    TreatmentPlan plan =
+        Planning.plan(Library.get("GLY-20"), Optional.empty(), facts(easy()), Wishes.NONE);
+    Setting setting = Setting.of(facts(easy()), Catalogue.SHIPPED, "", Set.of(comfort));
+    TreatmentPlan respected = plan.readied(of(CALM, setting));
+    TreatmentPlan usual =
+        plan.readied(of(CALM, Setting.of(facts(easy()), Catalogue.SHIPPED, "", Set.of())));
+    assertThat(step.how(respected)).contains(words);
+    assertThat(step.how(usual)).doesNotContain(words);
+    assertThat(Stream.of(ReadyStep.values()).filter(s -> !s.how(respected).equals(s.how(usual))))
+        .contains(step)
+        .hasSizeLessThan(4);
+  }
+
+  /// Said to the client, laid out, and not over a closed-in face, whatever the practice has.
+  @Test
+  void comfortIsToldAndLaidOut() {
+    Setting setting =
+        Setting.of(
+            facts(easy().under(easyPolicies().with(Choice.EYE_SHIELDS))),
+            Catalogue.SHIPPED,
+            "",
+            EnumSet.allOf(Comfort.class));
+    TreatmentPlan plan =
+        Planning.plan(Library.get("GLY-20"), Optional.empty(), facts(easy()), Wishes.NONE);
+    List<Step> steps = Composer.steps(plan, List.of(), setting);
+    assertThat(whats(steps)).contains("EYE_PADS").doesNotContain("EYE_SHIELDS");
+    Script script = setting.script(Region.FACE, steps);
+    assertThat(Briefing.of(plan.readied(Preparation.of(script, setting))))
+        .anyMatch(line -> line.contains("“cold now”"))
+        .anyMatch(line -> line.contains("nose or mouth"))
+        .anyMatch(line -> line.contains("with your fingers"))
+        .anyMatch(line -> line.contains("roll"));
+    assertThat(Trolley.of(List.of(new Objections.Run(script, setting)), false))
+        .extracting(Trolley.LaidOut::id)
+        .contains("roll", "signs");
   }
 
   /// Thin skin: no solvent, so that the composed prep is a plain wipe.

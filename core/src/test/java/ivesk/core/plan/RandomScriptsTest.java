@@ -108,7 +108,9 @@ class RandomScriptsTest {
             if (calm(swapped.get(i)) && calm(swapped.get(i - 1)))
               Collections.swap(swapped, i, i - 1);
           }
-          assertThat(said(swapped)).isEqualTo(before);
+          // Which of the two goes on top is named, where it matters that one does.
+          assertThat(said(swapped).stream().map(o -> o.subList(0, 2)).collect(Collectors.toSet()))
+              .isEqualTo(before.stream().map(o -> o.subList(0, 2)).collect(Collectors.toSet()));
         });
   }
 
@@ -154,7 +156,7 @@ class RandomScriptsTest {
           SelectionFacts all =
               SelectionFacts.of(
                   facts, client.screened(), LadderRules.of(facts.pastPeels(), T, facts.region()));
-          Setting setting = Setting.of(all, Catalogue.SHIPPED, "");
+          Setting setting = Setting.of(all, Catalogue.SHIPPED, "", Set.of());
           for (Tile tile : Selection.choose(all).tiles()) {
             if (!tile.open() || !tile.formula().peels()) continue;
             TreatmentPlan plan = Planning.plan(tile.formula(), Optional.empty(), all, Wishes.NONE);

@@ -81,7 +81,7 @@ class ScriptRulesTest {
     return own(code, Role.SERUM, Filter.NONE, Thermal.NEITHER, false, in);
   }
 
-  private static final Catalogue CATALOGUE =
+  static final Catalogue CATALOGUE =
       Catalogue.with(
           List.of(
               serum("ROSY"),
@@ -146,7 +146,7 @@ class ScriptRulesTest {
     return Arguments.of(rule, bad, badIn, good, goodIn);
   }
 
-  private static List<String> after(String... lines) {
+  static List<String> after(String... lines) {
     return Stream.concat(
             CALM.subList(0, 9).stream(),
             Stream.concat(Arrays.stream(lines), CALM.subList(9, CALM.size()).stream()))
@@ -322,7 +322,23 @@ class ScriptRulesTest {
             client(easy(), CATALOGUE, "Latex; rose-oil."),
             after("ROSY"),
             client(easy(), CATALOGUE, "rosemary, olive oil")),
+        row(
+            "PRO-COMFORT",
+            after("MASK C"),
+            comforted(Comfort.CLOSED_IN),
+            after("MASK C @FOREHEAD+CHIN"),
+            comforted(Comfort.CLOSED_IN)),
+        row(
+            "PRO-COMFORT",
+            calmBut("EYE_PADS", "EYE_SHIELDS"),
+            comforted(Comfort.CLOSED_IN),
+            calmBut("EYE_PADS", "EYE_SHIELDS"),
+            comforted(Comfort.BRIGHT_LIGHT)),
         row("PRO-STOCK", CALM, stocked(0), CALM, stocked(10)));
+  }
+
+  private static Setting comforted(Comfort comfort) {
+    return Setting.of(Scripts.facts(easy()), CATALOGUE, "", Set.of(comfort));
   }
 
   private static Setting stocked(double left) {

@@ -20,6 +20,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /// Protocols as a test writes them, a step a line: what, then in any order its minutes ("2:00"),
 /// amount ("24"), layers ("x2"), spread ("~90"), zones ("@NOSE+CHIN"), gate ("A"), kind ("MASK").
@@ -104,7 +105,7 @@ final class Scripts {
   }
 
   static Setting client(Clients client, Catalogue catalogue, String allergies) {
-    return Setting.of(facts(client), catalogue, allergies);
+    return Setting.of(facts(client), catalogue, allergies, Set.of());
   }
 
   static SelectionFacts facts(Clients client) {

@@ -8,6 +8,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
@@ -300,6 +301,8 @@ class SeriesTest {
           Optional.empty(),
           1,
           Preparation.USUAL,
+          Handling.USUAL,
+          Optional.empty(),
           TakeOff.BY_FORMULA,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(150),

@@ -173,7 +173,7 @@ class IndependentCheckTest {
 
     private Peel prepped(Peel.Plan plan, int answer) {
       Peel peel = Peel.opened(plan);
-      for (ReadyStep step : ReadyStep.values()) {
+      for (ReadyStep step : ReadyStep.of(plan.plan())) {
         if (!step.answered()) peel.say(-100, new StepDone(step, ""));
       }
       return peel.say(-60, new RednessSeen(Peel.all(0))).feels(-50, answer);

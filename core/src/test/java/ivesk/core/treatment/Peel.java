@@ -4,6 +4,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
@@ -138,6 +139,8 @@ final class Peel {
           nextRung,
           1,
           Preparation.USUAL,
+          Handling.USUAL,
+          Optional.empty(),
           takeOff,
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(560),
@@ -149,7 +152,7 @@ final class Peel {
     /// Ready done, timer armed, no acid yet.
     Peel armed() {
       Peel peel = new Peel(plan());
-      for (ReadyStep step : ReadyStep.values()) {
+      for (ReadyStep step : ReadyStep.of(peel.plan)) {
         switch (step) {
           case BASELINE -> peel.say(-60, new RednessSeen(all(0)));
           case GATE_A -> {

@@ -502,7 +502,8 @@ class SessionTest {
                 Care.Kind.GUARDIAN_PRESENT,
                 Care.Kind.LENSES_OUT,
                 Care.Kind.VENTILATE,
-                Care.Kind.TALK_FIRST));
+                Care.Kind.TALK_FIRST),
+            Set.of());
     TreatmentPlan plan = Peel.of("GLY-20").plan().readied(ready);
     assertThat(ReadyStep.CLEANSE.label(plan)).isEqualTo("cleanse");
     assertThat(ReadyStep.CLEANSE.how(plan)).startsWith("Tepid water");
@@ -511,7 +512,8 @@ class SessionTest {
     assertThat(ReadyStep.EYES.how(plan)).startsWith("Eye shields");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(plan)).contains("one pair without latex");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(plan)).startsWith("Contact lenses out first.");
-    assertThat(ReadyStep.CONSENT.how(plan)).contains("guardian signed too, is here");
+    assertThat(ReadyStep.CONSENT.how(plan)).contains("guardian signed too");
+    assertThat(ReadyStep.of(plan)).contains(ReadyStep.GUARDIAN);
     assertThat(ReadyStep.FAN_TISSUE.how(plan)).contains("Ventilate");
     assertThat(ReadyStep.BRIEFING.how(plan)).startsWith("What a peel can and cannot do");
     TreatmentPlan usual = plan.readied(Preparation.USUAL);
@@ -519,6 +521,7 @@ class SessionTest {
     assertThat(ReadyStep.PREP.label(usual)).isEqualTo("prep wipe");
     assertThat(ReadyStep.HAIR_LENSES_GLOVES.how(usual)).contains("two pairs.");
     assertThat(ReadyStep.CONSENT.how(usual)).isEqualTo("See the signature.");
+    assertThat(ReadyStep.of(usual)).doesNotContain(ReadyStep.GUARDIAN, ReadyStep.CLINICIAN);
   }
 
   /// Each line from this very plan: how it feels, how long the eyes are shut, what ends it.
@@ -540,7 +543,8 @@ class SessionTest {
             Optional.empty(),
             Preparation.Water.COOL,
             2,
-            Set.of(Care.Kind.TALK_FIRST));
+            Set.of(Care.Kind.TALK_FIRST),
+            Set.of());
     assertThat(Briefing.of(Peel.of("GLY-20").plan().readied(bare)))
         .noneMatch(line -> line.contains("eyes"))
         .first()

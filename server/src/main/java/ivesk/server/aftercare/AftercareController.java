@@ -99,6 +99,7 @@ class AftercareController {
         Aftercare.of(
             formula,
             Outcome.depth(live.plan(), state),
+            client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(local.toLocalDate())),
             local,
             state.zones().values().stream().anyMatch(zone -> zone.whitening().frost()),
             client.pigmentProne(),

@@ -1,18 +1,25 @@
 package ivesk.server.client;
 
 import ivesk.core.Require;
+import ivesk.core.plan.Comfort;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.Collections;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /// @param sun work outdoors, sun habit, sunbed; free text
 /// @param heightCm 50 to 250, empty when unknown
 /// @param weightKg 10 to 350, empty when unknown
 /// @param allergies as told, free text
-/// @param comfort what the couch must respect, free text
+/// @param comforts what the couch must respect, as steps know it
+/// @param comfort more of it, free text
 /// @param archivedOn empty while the client comes
 /// @param version counts the changes
 public record Client(
@@ -24,6 +31,7 @@ public record Client(
     Optional<Double> heightCm,
     Optional<Double> weightKg,
     String allergies,
+    Set<Comfort> comforts,
     String comfort,
     String guardian,
     Optional<LocalDate> archivedOn,
@@ -38,6 +46,14 @@ public record Client(
     Require.atMost("allergies", allergies, 400);
     Require.atMost("comfort notes", comfort, 400);
     Require.atMost("guardian", guardian, 120);
+    comforts = Collections.unmodifiableSortedSet(new TreeSet<>(comforts));
+  }
+
+  /// All that the couch must respect, in words.
+  public String respected() {
+    return Stream.concat(comforts.stream().map(Comfort::label), Stream.of(comfort))
+        .filter(words -> !words.isBlank())
+        .collect(Collectors.joining(", "));
   }
 
   /// Full years on a day.

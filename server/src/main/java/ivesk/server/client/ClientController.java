@@ -1,5 +1,6 @@
 package ivesk.server.client;
 
+import ivesk.core.plan.Comfort;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
@@ -9,6 +10,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,6 +48,7 @@ class ClientController {
       Optional<Double> heightCm,
       Optional<Double> weightKg,
       Optional<String> allergies,
+      Optional<Set<Comfort>> comforts,
       Optional<String> comfort,
       Optional<String> guardian) {
 
@@ -59,6 +62,7 @@ class ClientController {
           heightCm,
           weightKg,
           allergies.orElse(""),
+          comforts.orElse(Set.of()),
           comfort.orElse(""),
           guardian.orElse(""),
           archivedOn,

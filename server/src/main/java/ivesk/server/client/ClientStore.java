@@ -1,11 +1,13 @@
 package ivesk.server.client;
 
+import ivesk.core.plan.Comfort;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Stale;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -35,8 +37,8 @@ public class ClientStore {
     jdbc.sql(
             """
             INSERT INTO client (name, date_of_birth, occupation, sun, height_cm, weight_kg,
-                                allergies, comfort, guardian, search, id)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+                                allergies, comforts, comfort, guardian, search, id)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(values(client))
         .update();
@@ -53,7 +55,7 @@ public class ClientStore {
         jdbc.sql(
                 """
                 UPDATE client SET name = ?, date_of_birth = ?, occupation = ?, sun = ?,
-                                  height_cm = ?, weight_kg = ?, allergies = ?, comfort = ?,
+                                  height_cm = ?, weight_kg = ?, allergies = ?, comforts = ?, comfort = ?,
                                   guardian = ?, search = ?, version = version + 1
                 WHERE id = ? AND version = ?\
                 """)
@@ -190,6 +192,7 @@ public class ClientStore {
     values.add(client.heightCm().orElse(null));
     values.add(client.weightKg().orElse(null));
     values.add(client.allergies());
+    values.add(client.comforts().stream().map(Comfort::name).collect(Collectors.joining(",")));
     values.add(client.comfort());
     values.add(client.guardian());
     values.add(Client.searchable(client.name()));
@@ -207,6 +210,10 @@ public class ClientStore {
         Optional.ofNullable(row.getObject("height_cm", Double.class)),
         Optional.ofNullable(row.getObject("weight_kg", Double.class)),
         row.getString("allergies"),
+        Arrays.stream(row.getString("comforts").split(","))
+            .filter(name -> !name.isEmpty())
+            .map(Comfort::valueOf)
+            .collect(Collectors.toSet()),
         row.getString("comfort"),
         row.getString("guardian"),
         Optional.ofNullable(row.getObject("archived_on", LocalDate.class)),

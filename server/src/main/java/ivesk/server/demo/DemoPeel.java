@@ -72,7 +72,7 @@ final class DemoPeel {
   private void ready(UUID visit, TreatmentPlan plan, Instant start) {
     clock.set(start);
     live = engine.open(visit, plan, who);
-    for (ReadyStep step : ReadyStep.inOrder()) {
+    for (ReadyStep step : ReadyStep.of(plan)) {
       clock.pass(STEP);
       switch (step) {
         case BASELINE -> say(new RednessSeen(redness(0)));
@@ -82,6 +82,8 @@ final class DemoPeel {
         }
         case CHANGED,
             CONSENT,
+            GUARDIAN,
+            CLINICIAN,
             PHOTOS,
             BRIEFING,
             LOOK_1,

@@ -23,6 +23,7 @@ import static ivesk.core.skin.Condition.SCARS_SHALLOW;
 import static ivesk.core.skin.Condition.SUN_DAMAGE;
 
 import ivesk.core.formula.Family;
+import ivesk.core.plan.Comfort;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.core.screening.ConsentText;
@@ -191,7 +192,15 @@ class DemoScenario implements ApplicationRunner {
   /// Dry and dull at 71; signed two hours ago.
   private void greta() {
     UUID client =
-        client("Greta Sollund", 71, "retired netmaker", 162, 58, "", "a blanket, her feet freeze");
+        client(
+            "Greta Sollund",
+            71,
+            "retired netmaker",
+            162,
+            58,
+            "",
+            "a blanket, her feet freeze",
+            Comfort.DREADS_COLD);
     Consult skin =
         skin(Phototype.I, 5, Oil.DRY, Sensitivity.NORMAL)
             .goals(Map.of(DRYNESS, 3, DULLNESS, 2, FINE_LINES, 1), DRYNESS, DULLNESS)
@@ -257,8 +266,7 @@ class DemoScenario implements ApplicationRunner {
 
   /// Shallow scars; a full mandelic series and one superficial peel open the first TCA.
   private void yara() {
-    UUID client =
-        client("Yara Minhas", 31, "cook", 167, 61, "", "nothing over her eyes: claustrophobia");
+    UUID client = client("Yara Minhas", 31, "cook", 167, 61, "", "", Comfort.CLOSED_IN);
     Consult skin =
         skin(Phototype.III, 18, Oil.COMBINATION, Sensitivity.RESILIENT)
             .goals(Map.of(SCARS_SHALLOW, 3, ROUGHNESS, 2, SUN_DAMAGE, 1), SCARS_SHALLOW, ROUGHNESS)
@@ -355,7 +363,7 @@ class DemoScenario implements ApplicationRunner {
   /// Rosacea with papules, sensitive.
   private void rosalind() {
     UUID client =
-        client("Rosalind Peake", 52, "harbour pilot", 169, 71, "", "bright light bothers her");
+        client("Rosalind Peake", 52, "harbour pilot", 169, 71, "", "", Comfort.BRIGHT_LIGHT);
     Consult skin =
         skin(Phototype.I, 6, Oil.DRY, Sensitivity.SENSITIVE)
             .goals(Map.of(ROSACEA_PAPULES, 2, DRYNESS, 1), ROSACEA_PAPULES)
@@ -387,7 +395,14 @@ class DemoScenario implements ApplicationRunner {
   }
 
   private UUID client(
-      String name, int age, String work, double cm, double kg, String allergies, String comfort) {
+      String name,
+      int age,
+      String work,
+      double cm,
+      double kg,
+      String allergies,
+      String more,
+      Comfort... comforts) {
     UUID id = UUID.randomUUID();
     clients.add(
         new Client(
@@ -399,7 +414,8 @@ class DemoScenario implements ApplicationRunner {
             Optional.of(cm),
             Optional.of(kg),
             allergies,
-            comfort,
+            Set.of(comforts),
+            more,
             age < 18 ? "Hanne Quill" : "",
             Optional.empty(),
             1));

@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +69,7 @@ class TourController {
             Optional.empty(),
             Optional.empty(),
             "",
+            Set.of(),
             "",
             "",
             Optional.empty(),

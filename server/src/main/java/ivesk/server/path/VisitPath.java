@@ -11,6 +11,7 @@ import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Looks;
 import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.StorageMapper;
@@ -360,7 +361,7 @@ class VisitPath {
         found.phototype(),
         client.occupation(),
         client.allergies(),
-        client.comfort(),
+        client.respected(),
         visit.startsAt(),
         day,
         visit.minutes(),
@@ -533,12 +534,7 @@ class VisitPath {
       case READY ->
           state
               .flatMap(s -> s.ready().gateA())
-              .map(gate ->
-                  switch (gate) {
-                    case KEEP -> "gate kept";
-                    case SHORTEN -> "shortened";
-                    case STOP -> "stopped";
-                  })
+              .map(gate -> gate == TreatmentEvent.GateA.KEEP ? "gate kept" : gate.label())
               .orElse("");
       case TREAT ->
           state

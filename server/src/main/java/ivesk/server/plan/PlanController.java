@@ -1,5 +1,6 @@
 package ivesk.server.plan;
 
+import ivesk.core.plan.Edge;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
@@ -61,6 +62,7 @@ class PlanController {
   /// @param judged what there is to say to them
   /// @param prepTold whether a step was kept, as told at the visit
   /// @param laidOut ids of the things that lie on the trolley already
+  /// @param edges where a peel of the face may fade, the usual one first
   record PlanStation(
       PlanView plan,
       boolean kept,
@@ -71,6 +73,7 @@ class PlanController {
       List<String> laidOut,
       List<RunFacts> runs,
       int version,
+      List<Edge> edges,
       Judged judged) {}
 
   /// @param then stages after the first, in their order
@@ -129,6 +132,16 @@ class PlanController {
     List<StoredScript.Run> runs =
         BadInput.in("runs", () -> body.runs().stream().map(RunFacts::stored).toList());
     plans.write(id, runs, body.over(), body.whole(), who.getName());
+    return plan(id).orElseThrow();
+  }
+
+  record EdgeChosen(Edge edge) {}
+
+  /// Takes how far a peel of the face goes, and fades.
+  @May(Right.TREAT)
+  @PutMapping("/edge")
+  PlanStation edge(@PathVariable UUID id, @RequestBody EdgeChosen body, Principal who) {
+    plans.edge(id, body.edge(), who.getName());
     return plan(id).orElseThrow();
   }
 
@@ -218,6 +231,7 @@ class PlanController {
         plans.laidOut(id),
         planned.runs().stream().map(RunFacts::of).toList(),
         planned.version(),
+        PlanService.edges(planned.chosen(), facts),
         scripts.judged(id, planned.judged()));
   }
 }

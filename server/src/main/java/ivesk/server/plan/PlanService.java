@@ -4,6 +4,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.Composer;
+import ivesk.core.plan.Edge;
 import ivesk.core.plan.Objection.Severity;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Planning;
@@ -30,7 +31,10 @@ import ivesk.server.plan.PlanStore.KeptScript;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.selection.SelectionService;
 import ivesk.server.visit.VisitRecord;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,6 +48,7 @@ public class PlanService {
   private final PlanStore store;
   private final SelectionService selection;
   private final VisitRecord record;
+  private final VisitStore visits;
   private final ScriptService scripts;
   private final Audit audit;
 
@@ -51,12 +56,14 @@ public class PlanService {
       PlanStore store,
       SelectionService selection,
       VisitRecord record,
+      VisitStore visits,
       ScriptService scripts,
       Audit audit) {
     this.store = store;
     this.selection = selection;
     this.scripts = scripts;
     this.record = record;
+    this.visits = visits;
     this.audit = audit;
   }
 
@@ -181,7 +188,7 @@ public class PlanService {
     SelectionFacts facts = selection.facts(visitId);
     Selection rack = Selection.choose(facts);
     requireOpen(rack, code);
-    Wishes wishes = withoutZonesOf(then, facts);
+    Wishes wishes = withoutZonesOf(then, facts).edged(lastEdge(visitId));
     BadInput.check("then", () -> requireTogether(code, then, wishes, facts));
     boolean first = rack.first().filter(code::equals).isPresent();
     if (!first && reason.isBlank()) {
@@ -229,6 +236,118 @@ public class PlanService {
         .ifPresent(objection -> {
           throw new Refused("These stages do not go together: " + objection.words() + ".");
         });
+  }
+
+  /// Takes how far the peel goes, and fades.
+  ///
+  /// @throws BadInput when it may not fade there
+  @Transactional
+  public void edge(UUID visitId, Edge edge, String who) {
+    Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
+    record.requireUnopened(visitId);
+    List<Edge> open = edges(chosen, selection.facts(visitId));
+    if (!open.contains(edge)) {
+      throw new BadInput("edge", "edge is " + edge + "; this peel may go to " + open);
+    }
+    store.save(
+        visitId,
+        new Chosen(
+            chosen.formulaCode(),
+            chosen.reason(),
+            chosen.wishes().edged(Optional.of(edge)),
+            chosen.kept(),
+            chosen.then()),
+        who);
+    audit.note(who, "edge " + edge, visitId);
+  }
+
+  /// As it was chosen by hand at the client's latest visit before this one.
+  private Optional<Edge> lastEdge(UUID visitId) {
+    Visit visit = visits.get(visitId);
+    List<UUID> earlier =
+        visits.ofClient(visit.clientId()).stream()
+            .filter(other -> other.startsAt().isBefore(visit.startsAt()))
+            .sorted(Comparator.comparing(Visit::startsAt).reversed())
+            .map(Visit::id)
+            .toList();
+    Map<UUID, Edge> chosen = store.edges(earlier);
+    return earlier.stream().filter(chosen::containsKey).findFirst().map(chosen::get);
+  }
+
+  static List<Edge> edges(Chosen chosen, SelectionFacts facts) {
+    return Planning.edges(facts.client().shelf().get(chosen.formulaCode()), facts);
+  }
+
+  /// What may take the place of a formula at gate A: the family's next lower rung that is open, and
+  /// other open formulas that go no deeper, the best first.
+  public record Instead(Optional<String> lowerRung, List<String> others) {}
+
+  public Instead instead(UUID visitId, TreatmentPlan plan) {
+    Selection rack = Selection.choose(selection.facts(visitId));
+    Formula planned = plan.formula();
+    Optional<String> lower =
+        rack.tiles().stream()
+            .filter(Selection.Tile::open)
+            .map(Selection.Tile::formula)
+            .filter(other ->
+                other.family() == planned.family()
+                    && other.peels()
+                    && other.rung() < planned.rung())
+            .max(Comparator.comparing(Formula::rung))
+            .map(Formula::code);
+    List<String> others =
+        rack.ranked().stream()
+            .filter(code -> !code.equals(planned.code()) && !lower.filter(code::equals).isPresent())
+            .map(rack::tile)
+            .filter(tile -> tile.open() && !tile.depth().deeperThan(plan.depth()))
+            .map(tile -> tile.formula().code())
+            .limit(MOST_INSTEAD)
+            .toList();
+    return new Instead(lower, others);
+  }
+
+  private static final int MOST_INSTEAD = 4;
+
+  /// The plan by another formula on the same zones, as Screen and Choose have it now; nothing is
+  /// kept.
+  ///
+  /// @throws Refused when Screen has shut the day, or a gate that formula
+  public TreatmentPlan insteadOf(UUID visitId, TreatmentPlan plan, String code) {
+    return planned(visitId, changed(visitId, plan, code)).plan();
+  }
+
+  /// Keeps that formula as the visit's choice; its steps are composed anew.
+  @Transactional
+  public void changeAtGate(UUID visitId, TreatmentPlan before, String code, String who) {
+    Chosen changed = changed(visitId, before, code);
+    store.save(visitId, changed, who);
+    store.dropScript(visitId);
+    audit.note(who, "gate A: " + code + " instead of " + before.formula().code(), visitId);
+  }
+
+  private Chosen changed(UUID visitId, TreatmentPlan before, String code) {
+    SelectionFacts facts = openToday(visitId);
+    requireOpen(Selection.choose(facts), code);
+    Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
+    Wishes wishes = Wishes.on(before.zones()).edged(chosen.wishes().edge());
+    boolean together =
+        chain(code, chosen.then(), wishes, facts)
+            .filter(chain -> !chain.objections().isEmpty())
+            .isEmpty();
+    return new Chosen(
+        code,
+        "gate A: instead of " + before.formula().code(),
+        wishes,
+        true,
+        together ? chosen.then() : List.of());
+  }
+
+  private SelectionFacts openToday(UUID visitId) {
+    SelectionFacts facts = selection.facts(visitId);
+    if (facts.screening().verdict().compareTo(Verdict.WAIT) >= 0) {
+      throw new Refused("Screen says " + facts.screening().verdict() + ". Nothing was opened.");
+    }
+    return facts;
   }
 
   /// Keeps the plan as it stands; Ready opens.
@@ -289,7 +408,7 @@ public class PlanService {
         new Chosen(
             code,
             same ? chosen.reason() : "by the steps as written",
-            Wishes.of(first),
+            Wishes.of(first).edged(chosen.wishes().edge()),
             whole,
             addOn(runs, facts));
     if (whole) BadInput.check("runs", () -> make(written, facts));
@@ -325,10 +444,7 @@ public class PlanService {
   public TreatmentPlan ready(UUID visitId) {
     Chosen chosen =
         store.of(visitId).filter(Chosen::kept).orElseThrow(() -> new Refused("Keep a plan first."));
-    SelectionFacts facts = selection.facts(visitId);
-    if (facts.screening().verdict().compareTo(Verdict.WAIT) >= 0) {
-      throw new Refused("Screen says " + facts.screening().verdict() + ". Nothing was opened.");
-    }
+    SelectionFacts facts = openToday(visitId);
     requireOpen(Selection.choose(facts), chosen.formulaCode());
     requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
     Planned planned = planned(visitId, chosen);

@@ -1,5 +1,6 @@
 package ivesk.server.plan;
 
+import ivesk.core.plan.Edge;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.quantity.Volume;
@@ -76,18 +77,32 @@ class PlanStore {
                     Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
                         .map(Duration::ofSeconds),
                     zones.isEmpty() ? Optional.empty() : Optional.of(zones),
-                    Optional.ofNullable(row.getObject("layer_ml", Double.class)).map(Volume::ml)),
+                    Optional.ofNullable(row.getObject("layer_ml", Double.class)).map(Volume::ml),
+                    Optional.ofNullable(row.getString("edge")).map(Edge::valueOf)),
                 row.getBoolean("kept"),
                 then))
         .optional();
+  }
+
+  /// How far the peel went, at those of some visits where it was chosen by hand.
+  Map<UUID, Edge> edges(List<UUID> visits) {
+    if (visits.isEmpty()) return Map.of();
+    return jdbc
+        .sql("SELECT visit_id, edge FROM visit_plan WHERE visit_id IN (:ids) AND edge IS NOT NULL")
+        .param("ids", visits)
+        .query((row, n) ->
+            Map.entry(row.getObject("visit_id", UUID.class), Edge.valueOf(row.getString("edge"))))
+        .list()
+        .stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 
   void save(UUID visitId, Chosen chosen, String who) {
     jdbc.sql(
             """
             MERGE INTO visit_plan (visit_id, formula_code, reason, layers_planned, layers_at_most,
-                                   contact_seconds, layer_ml, kept, chosen_at, chosen_by)
-            KEY (visit_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+                                   contact_seconds, layer_ml, edge, kept, chosen_at, chosen_by)
+            KEY (visit_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(
             visitId,
@@ -97,6 +112,7 @@ class PlanStore {
             chosen.wishes().layersAtMost().orElse(null),
             chosen.wishes().contact().map(d -> (int) d.toSeconds()).orElse(null),
             chosen.wishes().layer().map(Volume::ml).orElse(null),
+            chosen.wishes().edge().map(Edge::name).orElse(null),
             chosen.kept(),
             OffsetDateTime.now(clock),
             who)

@@ -2,6 +2,7 @@ package ivesk.server.plan;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.Edge;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Phototype;
@@ -46,6 +47,7 @@ public record PlanView(
     double areaCm2,
     double layerMl,
     double mgPerCm2PerLayer,
+    Optional<Edge> edge,
     Optional<AddOnView> addOn) {
 
   /// What goes on calm skin after the acid.
@@ -84,6 +86,7 @@ public record PlanView(
         plan.area().cm2(),
         plan.layer().ml(),
         plan.dosePerLayer().mgPerCm2(),
+        plan.edge(),
         plan.addOn()
             .map(after ->
                 new AddOnView(after.formula().code(), after.formula().name(), after.words())));

@@ -4,6 +4,7 @@ import ivesk.core.plan.Objections;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
 import ivesk.core.skin.Region;
+import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.product.CatalogueService;
 import ivesk.server.selection.SelectionService;
@@ -74,9 +75,11 @@ class ScriptService {
   }
 
   private Setting setting(UUID visitId, Region region) {
+    Client client = clients.get(visits.get(visitId).clientId());
     return Setting.of(
         selection.facts(visitId, region),
         catalogue.catalogue(),
-        clients.get(visits.get(visitId).clientId()).allergies());
+        client.allergies(),
+        client.comforts());
   }
 }

@@ -1,6 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.plan.Act;
+import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.skin.Zone;
@@ -12,7 +13,9 @@ import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.server.app.StorageMapper;
@@ -42,7 +45,14 @@ final class StoredFacts {
           StoredOpening.class,
           StoredFacts::labelled,
           StoredFacts::takenOffByFormula,
-          StoredFacts::readiedAsUsual);
+          StoredFacts::readiedAsUsual,
+          StoredFacts::handledAsUsual);
+
+  /// So is that of a change at gate A.
+  record StoredChange(GateA choice, StoredPlan plan) {}
+
+  private static final Shape<StoredChange> CHANGED =
+      Shape.of("PlanChanged", StoredChange.class, Upcaster.SAME);
 
   /// As the ending was worded before its steps had ids.
   private static final Map<String, String> WORDS_OF_STEPS =
@@ -110,9 +120,12 @@ final class StoredFacts {
   }
 
   byte[] write(Fact fact) {
-    return fact instanceof Opened(var plan)
-        ? storage.write(OPENED, new StoredOpening(StoredPlan.of(plan)))
-        : write(SHAPES.get(fact.getClass().getSimpleName()), fact);
+    return switch (fact) {
+      case Opened(var plan) -> storage.write(OPENED, new StoredOpening(StoredPlan.of(plan)));
+      case PlanChanged(var choice, var plan) ->
+          storage.write(CHANGED, new StoredChange(choice, StoredPlan.of(plan)));
+      default -> write(SHAPES.get(fact.getClass().getSimpleName()), fact);
+    };
   }
 
   private <T> byte[] write(Shape<T> shape, Fact fact) {
@@ -122,7 +135,11 @@ final class StoredFacts {
   /// @throws StorageMapper.Unreadable for a type or version that this Ivesk does not know
   Fact read(byte[] kept) {
     Object read = storage.read(kept, SHAPES);
-    return read instanceof StoredOpening(var plan) ? new Opened(plan.plan()) : (Fact) read;
+    return switch (read) {
+      case StoredOpening(var plan) -> new Opened(plan.plan());
+      case StoredChange(var choice, var plan) -> new PlanChanged(choice, plan.plan());
+      default -> (Fact) read;
+    };
   }
 
   /// Every kind of fact there is.
@@ -141,9 +158,9 @@ final class StoredFacts {
   }
 
   private static List<Shape<?>> shapes() {
-    List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED));
+    List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED, CHANGED));
     for (Class<?> kind : kinds()) {
-      if (kind != Opened.class) {
+      if (kind != Opened.class && kind != PlanChanged.class) {
         Upcaster first = FIRST.getOrDefault(kind, Upcaster.SAME);
         shapes.add(
             SECOND.containsKey(kind)
@@ -182,6 +199,19 @@ final class StoredFacts {
     ready.put("water", Preparation.Water.COOL.name());
     ready.put("glovePairs", 2);
     ready.putArray("care");
+    return kept;
+  }
+
+  /// Before the practice's choices on handling stood in it, they were the usual ones.
+  private static ObjectNode handledAsUsual(ObjectNode kept) {
+    ObjectNode plan = (ObjectNode) kept.get("plan");
+    ((ObjectNode) plan.get("preparation")).putArray("comfort");
+    ObjectNode handling = plan.putObject("handling");
+    handling.put("jessnerGap", Handling.USUAL.jessnerGap().toString());
+    handling.put("crystalsWiped", false);
+    handling.put("moreInTheClock", false);
+    handling.put("workedIn", false);
+    handling.put("lids", false);
     return kept;
   }
 

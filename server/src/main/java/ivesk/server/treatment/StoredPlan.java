@@ -3,6 +3,9 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.Act;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Comfort;
+import ivesk.core.plan.Edge;
+import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
@@ -34,6 +37,8 @@ record StoredPlan(
     Optional<StoredFormula> nextRung,
     int restAtMost,
     StoredPreparation preparation,
+    StoredHandling handling,
+    Optional<Edge> edge,
     TakeOff takeOff,
     DepthClass depth,
     double areaCm2,
@@ -47,7 +52,8 @@ record StoredPlan(
       Optional<Act> eyes,
       Preparation.Water water,
       int glovePairs,
-      List<Care.Kind> care) {
+      List<Care.Kind> care,
+      List<Comfort> comfort) {
     static StoredPreparation of(Preparation ready) {
       return new StoredPreparation(
           ready.cleanses(),
@@ -55,11 +61,33 @@ record StoredPlan(
           ready.eyes(),
           ready.water(),
           ready.glovePairs(),
-          ready.care().stream().sorted().toList());
+          ready.care().stream().sorted().toList(),
+          ready.comfort().stream().sorted().toList());
     }
 
     Preparation preparation() {
-      return new Preparation(cleanses, degrease, eyes, water, glovePairs, new HashSet<>(care));
+      return new Preparation(
+          cleanses, degrease, eyes, water, glovePairs, new HashSet<>(care), new HashSet<>(comfort));
+    }
+  }
+
+  record StoredHandling(
+      Duration jessnerGap,
+      boolean crystalsWiped,
+      boolean moreInTheClock,
+      boolean workedIn,
+      boolean lids) {
+    static StoredHandling of(Handling handling) {
+      return new StoredHandling(
+          handling.jessnerGap(),
+          handling.crystalsWiped(),
+          handling.moreInTheClock(),
+          handling.workedIn(),
+          handling.lids());
+    }
+
+    Handling handling() {
+      return new Handling(jessnerGap, crystalsWiped, moreInTheClock, workedIn, lids);
     }
   }
 
@@ -81,6 +109,8 @@ record StoredPlan(
         plan.nextRung().map(StoredFormula::of),
         plan.restAtMost(),
         StoredPreparation.of(plan.preparation()),
+        StoredHandling.of(plan.handling()),
+        plan.edge(),
         plan.takeOff(),
         plan.depth(),
         plan.area().cm2(),
@@ -107,6 +137,8 @@ record StoredPlan(
         nextRung.map(StoredFormula::formula),
         restAtMost,
         preparation.preparation(),
+        handling.handling(),
+        edge,
         takeOff,
         depth,
         Area.cm2(areaCm2),

@@ -2,14 +2,21 @@ package ivesk.server.treatment;
 
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.server.app.Audit;
+import ivesk.server.app.BadInput;
 import ivesk.server.app.ClockWatch;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
 import ivesk.server.plan.PlanService;
+import ivesk.server.practice.Clinicians;
 import ivesk.server.practice.SignIns;
 import ivesk.server.visit.VisitStore;
 import jakarta.servlet.http.HttpServletRequest;
@@ -42,6 +49,7 @@ class TreatmentController {
   private final VisitStore visits;
   private final TransactionTemplate transaction;
   private final SignIns signIns;
+  private final Clinicians clinicians;
   private final Audit audit;
   private final ClockWatch watch;
   private final Clock clock;
@@ -53,6 +61,7 @@ class TreatmentController {
       VisitStore visits,
       TransactionTemplate transaction,
       SignIns signIns,
+      Clinicians clinicians,
       Audit audit,
       ClockWatch watch,
       Clock clock) {
@@ -62,6 +71,7 @@ class TreatmentController {
     this.visits = visits;
     this.transaction = transaction;
     this.signIns = signIns;
+    this.clinicians = clinicians;
     this.audit = audit;
     this.watch = watch;
     this.clock = clock;
@@ -124,6 +134,12 @@ class TreatmentController {
       HttpServletRequest request,
       HttpServletResponse response) {
     if (event.fact() instanceof TimerArmed) requireStillWithin(treatments.live(id));
+    if (event.fact() instanceof PlanChanged) {
+      throw new Refused("Another formula is taken at gate A, which asks Screen and Choose again.");
+    }
+    if (event.fact() instanceof StepDone(var step, _) && step == ReadyStep.CLINICIAN) {
+      clinicians.require(who.getName(), Optional.empty(), request, response);
+    }
     Instant at = event.at(clock.instant());
     String by =
         event
@@ -131,6 +147,58 @@ class TreatmentController {
             .filter(other -> signIns.wasHere(other, at, request, response))
             .orElse(who.getName());
     return view(treatments.append(id, event.id(), at, event.fact(), by), since.orElse(0));
+  }
+
+  /// The supervising clinician says, by their own sign-in or at the spot, that they are in the
+  /// room.
+  @May(Right.TREAT)
+  @PostMapping("/treatments/{id}/clinician")
+  TreatmentView present(
+      @PathVariable UUID id,
+      @RequestBody Present body,
+      Principal who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    String clinician =
+        clinicians.require(who.getName(), body.clinician(), request, response).username();
+    return view(
+        treatments.append(
+            id, body.id(), clock.instant(), new StepDone(ReadyStep.CLINICIAN, ""), clinician),
+        0);
+  }
+
+  /// @param id of the event, made by the screen
+  record Present(UUID id, Optional<Clinicians.AtTheSpot> clinician) {}
+
+  /// What may take the formula's place at gate A today.
+  @May(Right.TREAT)
+  @GetMapping("/treatments/{id}/gate-a")
+  PlanService.Instead instead(@PathVariable UUID id) {
+    Treatments.Live live = treatments.live(id);
+    return plans.instead(live.visitId(), live.plan());
+  }
+
+  /// @param id of the event, made by the screen
+  /// @param formula that takes its place
+  record Change(UUID id, GateA choice, String formula) {}
+
+  /// Takes another formula at gate A: Screen and Choose judge it again, and the plan is changed.
+  @May(Right.TREAT)
+  @PostMapping("/treatments/{id}/gate-a")
+  TreatmentView change(@PathVariable UUID id, @RequestBody Change body, Principal who) {
+    Treatments.Live live = treatments.live(id);
+    if (live.events().stream().anyMatch(event -> event.id().equals(body.id()))) {
+      return view(live, 0);
+    }
+    TreatmentPlan other = plans.insteadOf(live.visitId(), live.plan(), body.formula());
+    PlanChanged fact = BadInput.in("choice", () -> new PlanChanged(body.choice(), other));
+    Instant now = clock.instant();
+    Treatment.refuse(live.plan(), live.state(), fact, now)
+        .ifPresent(why -> {
+          throw new Refused(Words.capital(why) + ". The plan is as it was.");
+        });
+    plans.changeAtGate(live.visitId(), live.plan(), body.formula(), who.getName());
+    return view(treatments.append(id, body.id(), now, fact, who.getName()), 0);
   }
 
   private void requireStillWithin(Treatments.Live live) {

@@ -21,7 +21,9 @@ import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.Opened;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentState;
@@ -162,7 +164,7 @@ record TreatmentView(
         now,
         state.phase(),
         PlanView.of(live.plan()),
-        ReadyStep.inOrder().stream()
+        ReadyStep.of(live.plan()).stream()
             .map(step ->
                 new StepView(
                     step,
@@ -226,6 +228,16 @@ record TreatmentView(
         .toList();
   }
 
+  /// Plans stand on their own.
+  private static Optional<Fact> told(Fact fact) {
+    return switch (fact) {
+      case Opened _ -> Optional.empty();
+      case PlanChanged(var choice, var plan) ->
+          Optional.of(new GateADecided(choice, plan.formula().code()));
+      default -> Optional.of(fact);
+    };
+  }
+
   private static CareView care(AfterProduct product, Live live, Set<UUID> gone) {
     return new CareView(
         product,
@@ -243,7 +255,7 @@ record TreatmentView(
         event.id(),
         moved.getOrDefault(event.id(), event.at()),
         event.who(),
-        event.fact() instanceof Opened ? Optional.empty() : Optional.of(event.fact()),
+        told(event.fact()),
         gone,
         gone ? Correction.Scope.NOTHING : Correction.of(event.fact()));
   }

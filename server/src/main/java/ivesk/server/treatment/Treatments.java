@@ -257,9 +257,10 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   }
 
   private static Live live(TreatmentStore.Row row, List<TreatmentEvent> events) {
-    if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var plan))) {
+    if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened)) {
       throw new NotFound("opened treatment", row.id());
     }
+    TreatmentPlan plan = Treatment.plan(events);
     return new Live(
         row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events, events.size());
   }
@@ -329,16 +330,19 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
     store.append(id, live.events().size() + 1, event, now);
     List<TreatmentEvent> events = inOrder(live.events(), event);
+    TreatmentPlan plan = Treatment.plan(events);
+    boolean changed = !plan.equals(live.plan());
     TreatmentState state =
-        late || fact instanceof TreatmentEvent.Corrected
-            ? TreatmentState.replay(live.plan(), events)
-            : live.state().after(live.plan(), event);
+        late || changed || fact instanceof TreatmentEvent.Corrected
+            ? TreatmentState.replay(plan, events)
+            : live.state().after(plan, event);
     boolean reaches =
         late
+            || changed
             || fact instanceof TreatmentEvent.Corrected
             || fact instanceof TreatmentEvent.TakenBack;
     int settled = reaches ? events.size() : live.settled();
-    Live after = new Live(id, live.visitId(), live.plan(), state, events, settled);
+    Live after = new Live(id, live.visitId(), plan, state, events, settled);
     if (after.state().phase().closed()) {
       store.close(id, when);
       if (after.state().phase() == Phase.SIGNED) store.sign(id, when, after.plan());

@@ -93,6 +93,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         Aftercare.of(
             plan.formula(),
             Outcome.depth(plan, state),
+            false,
             LocalDateTime.ofInstant(state.lastEventAt(), ZoneOffset.UTC),
             false,
             true,

@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
@@ -58,6 +59,8 @@ final class GoldenScripts {
             Optional.empty(),
             1,
             Preparation.USUAL,
+            Handling.USUAL,
+            Optional.empty(),
             TakeOff.BY_FORMULA,
             DepthClass.SUPERFICIAL,
             Area.cm2(560),
@@ -110,7 +113,7 @@ final class GoldenScripts {
   }
 
   private GoldenScripts steps() {
-    for (ReadyStep step : ReadyStep.inOrder()) {
+    for (ReadyStep step : ReadyStep.of(plan)) {
       if (!step.answered()) say(-800, new StepDone(step, ""));
     }
     return say(-200, new RednessSeen(red(0)));

@@ -1,0 +1,86 @@
+import classNames from "classnames/bind";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, body } from "../../api/client";
+import type { Treatment } from "../../api/types";
+import { ErrorNote } from "../../parts/ErrorNote";
+import { sessionQuery } from "../../parts/session";
+import { treatmentQuery } from "../useTreatment";
+import styles from "./Ready.module.css";
+
+const cx = classNames.bind(styles);
+
+/** The supervising clinician is in the room: ticked by their own sign-in, or at the spot. */
+export function ClinicianPresent({
+  treatment,
+  onDone,
+}: {
+  treatment: Treatment;
+  onDone: () => void;
+}) {
+  const queries = useQueryClient();
+  const own = useQuery(sessionQuery).data?.account?.role === "SUPERVISOR";
+  const [username, setUsername] = useState("");
+  const [word, setWord] = useState("");
+  const present = useMutation({
+    mutationFn: async () =>
+      body(
+        await api.POST("/api/treatments/{id}/clinician", {
+          params: { path: { id: treatment.id } },
+          body: { id: crypto.randomUUID(), clinician: own ? undefined : { username, word } },
+        }),
+      ),
+    onSuccess: (fresh) => {
+      queries.setQueryData(treatmentQuery(treatment.id).queryKey, fresh);
+      onDone();
+    },
+  });
+  return (
+    <form
+      className="stack"
+      onSubmit={(event) => {
+        event.preventDefault();
+        present.mutate();
+      }}
+    >
+      <h1>The supervising clinician is in the room</h1>
+      <p className={cx("how")}>
+        {treatment.plan.formulaCode}, up to {treatment.plan.layersAtMost}: by the practice’s policy
+        with the clinician present. Their own sign-in says so.
+      </p>
+      {!own && (
+        <div className="row wrap">
+          <TextField
+            autoFocus
+            required
+            label="Clinician's sign-in name"
+            autoComplete="off"
+            value={username}
+            onChange={(e) => setUsername(e.target.value)}
+          />
+          <TextField
+            required
+            type="password"
+            label="Clinician's password or PIN"
+            autoComplete="off"
+            value={word}
+            onChange={(e) => setWord(e.target.value)}
+          />
+        </div>
+      )}
+      <ErrorNote error={present.error} />
+      <div className="row">
+        <Button
+          type="submit"
+          variant="contained"
+          autoFocus={own}
+          disabled={present.isPending || (!own && (!username.trim() || !word))}
+        >
+          Present, next
+        </Button>
+      </div>
+    </form>
+  );
+}
