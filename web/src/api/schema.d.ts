@@ -1889,6 +1889,13 @@ export interface components {
             scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
             username: string;
         };
+        AcidPrepStarted: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AcidPrepStarted";
+        };
         ActiveWords: {
             /** @enum {string} */
             id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID";
@@ -2607,7 +2614,7 @@ export interface components {
             takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         Factor: {
             key: string;
             qr: string;
@@ -3507,6 +3514,9 @@ export interface components {
             laidOut: string[];
             plan: components["schemas"]["PlanView"];
             prep: components["schemas"]["Step"][];
+            prepAgainst: {
+                [key: string]: string;
+            };
             prepTold: {
                 [key: string]: boolean;
             };
@@ -3606,6 +3616,8 @@ export interface components {
             kept?: boolean;
         };
         Preparation: {
+            /** Format: duration */
+            acidPrep?: string;
             care: ("NO_SOLVENT" | "NO_HEAT" | "NO_SCRUB" | "NO_LANCET" | "NO_EXTRACTION" | "NO_HIGH_FREQUENCY" | "GLOVES_WITHOUT_LATEX" | "LENSES_OUT" | "NO_SUN_14_DAYS" | "TALK_FIRST" | "MINERAL_SUNSCREEN" | "COVER_OPEN_SPOTS" | "TELL_TINGLING" | "VENTILATE" | "NO_LIDOCAINE" | "COMPRESS_LIFT" | "GUARDIAN" | "GUARDIAN_PRESENT")[];
             /** Format: int32 */
             cleanses: number;
@@ -3838,6 +3850,7 @@ export interface components {
             on?: string;
             options: components["schemas"]["Option"][];
             products: string[];
+            seen?: string;
             text: string;
             /** Format: date */
             until?: string;
@@ -4519,6 +4532,8 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
+            /** Format: int64 */
+            acidPrepSeconds?: number;
             /** Format: date-time */
             addOnAt?: string;
             addOnNotNow?: string;
@@ -4555,6 +4570,8 @@ export interface components {
             plan: components["schemas"]["PlanView"];
             /** Format: int32 */
             prepAnswer?: number;
+            /** Format: date-time */
+            prepTouchedAt?: string;
             recalculated: boolean;
             /** @enum {string} */
             response: "AWAKE" | "ASLEEP" | "NUMBED";

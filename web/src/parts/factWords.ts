@@ -22,6 +22,8 @@ export function factWords(fact: Fact): string {
       return noted(READY_STEPS[fact.step], fact.note);
     case "GateADecided":
       return noted(`answer to the prep: ${GATE_CHOICES[fact.choice]}`, fact.note);
+    case "AcidPrepStarted":
+      return "acid prep touches";
     case "PlanChanged":
       return `answer to the prep: ${GATE_CHOICES[fact.choice]}`;
     case "TimerArmed":

@@ -232,7 +232,8 @@ function Prep({
       <ErrorNote error={tell.error} />
       {station.prep.map((step) => {
         const said = told[step.item];
-        const warn = said === false || (step.late && said !== true);
+        const against = station.prepAgainst[step.item];
+        const warn = said === false || against !== undefined || (step.late && said !== true);
         return (
           <div key={step.item} className={cx("line", "dated", warn ? "warn" : "")}>
             <span className="mono">{day(step.day)}</span>
@@ -243,6 +244,7 @@ function Prep({
                 step.earliest &&
                 `: too late, earliest peel is ${day(step.earliest)}`}
               {said === false && ": not kept. Ask it again in Screen"}
+              {against && `: told kept, but ${against}. Ask once more`}
               {step.doneOn && ` (${day(step.doneOn)})`}
               {said === undefined && step.kept && step.doneOn && (
                 <small className="soft"> kept</small>

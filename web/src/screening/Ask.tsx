@@ -129,6 +129,16 @@ function DateField({
 
 /** When and by whom it was answered, or what the home products say. */
 function Kept({ question }: { question: Question }) {
+  if (question.seen !== undefined) {
+    const against =
+      question.answeredAt !== undefined && question.choice === question.options[0]?.id;
+    return (
+      <small className={`under${against ? " warn" : ""}`}>
+        {question.seen}
+        {against && `; ${question.answeredBy} says otherwise`}
+      </small>
+    );
+  }
   if (question.products.length > 0) {
     return <small className="under">from the home products: {question.products.join(", ")}</small>;
   }

@@ -155,7 +155,11 @@ function Choices({
             />
             <Pick
               name="Other formula"
-              says={others.length === 0 ? "none is open" : `${others.length} open, no deeper`}
+              says={
+                others.length === 0
+                  ? "none is open"
+                  : `${others.length} open, no deeper, felt no more`
+              }
               off={others.length === 0}
               pressed={other}
               onPick={() => setOther(!other)}

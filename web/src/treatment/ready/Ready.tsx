@@ -17,6 +17,7 @@ import { panelKeys, type PanelName } from "../panels";
 import { Panel } from "../treat/Panels";
 import { answerKeys } from "../useCouchKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
+import { AcidPrep } from "./AcidPrep";
 import { ClinicianPresent } from "./ClinicianPresent";
 import { GateA } from "./GateA";
 import couchStyles from "../Couch.module.css";
@@ -89,6 +90,8 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
     if (open === undefined) {
       say({ type: "TimerArmed" });
       void navigate(`/visits/${visit.id}/treat`);
+    } else if (here.id === "PREP" && treatment && prepWaits(treatment)) {
+      say({ type: "AcidPrepStarted" });
     } else if (!ANSWERED.includes(here.id)) {
       const left = together(treatment, here).filter(({ doneAt }) => !doneAt);
       if (left.length > 0) say(...left.map(doneFact));
@@ -228,6 +231,10 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
 /** Steps that want an answer of their own and are not merely done. */
 const ANSWERED = ["GATE_A", "BASELINE", "CLINICIAN"];
 
+/** An acid prep is on, or would be: the pedal starts its clock first. */
+const prepWaits = (treatment: Treatment) =>
+  treatment.acidPrepSeconds !== undefined && treatment.prepTouchedAt === undefined;
+
 function useReadyKeys(
   panel: PanelName | null,
   treatment: Treatment | undefined,
@@ -273,6 +280,8 @@ export interface StepNowProps {
 function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "GATE_A")
     return <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />;
+  if (step.id === "PREP" && treatment.acidPrepSeconds !== undefined && !step.doneAt)
+    return <AcidPrep treatment={treatment} step={step} live={live} onDone={onDone} />;
   if (step.id === "CLINICIAN") return <ClinicianPresent treatment={treatment} onDone={onDone} />;
   if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
   const steps = together(treatment, step);

@@ -1,13 +1,19 @@
 package ivesk.core.plan;
 
+import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Seen;
 import ivesk.core.skin.HomeProduct.Active;
+import ivesk.core.skin.LookFinding;
+import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// The weeks before, counted back from the peel's date. Common practice. Moving the date moves the
@@ -51,6 +57,36 @@ public final class PrepCalendar {
       boolean late,
       boolean kept,
       Optional<LocalDate> earliest) {}
+
+  /// What a look of the day says against a step that was told as kept; empty where it says nothing.
+  ///
+  /// @param looks by zone, graded 0 to 3
+  public static Optional<String> against(
+      Item item, Map<Zone, Map<LookFinding, Integer>> looks, Region region) {
+    return switch (item) {
+      case LOW_HOME_ACID, PRESCRIBED_RETINOID, RETINOL, HOME_ACID ->
+          shown(LookFinding.FLAKING, looks, region)
+              .or(() -> shown(LookFinding.IRRITATION, looks, region));
+      case SHAVE, HAIR -> shown(LookFinding.IRRITATION, looks, region);
+      case ON_THE_DAY -> shown(LookFinding.MAKE_UP, looks, region);
+      case SUNSCREEN, INHIBITOR, SUN -> Optional.empty();
+    };
+  }
+
+  private static Optional<String> shown(
+      LookFinding finding, Map<Zone, Map<LookFinding, Integer>> looks, Region region) {
+    List<Zone> zones = Seen.where(looks, finding, SHOWN, region);
+    return zones.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            "look 1 shows "
+                + finding.label()
+                + ": "
+                + Words.list(zones.stream().map(Zone::label).toList()));
+  }
+
+  /// From this grade on a look says something; Ivesk's own default.
+  private static final int SHOWN = 2;
 
   /// @param today the day on which the plan is made
   public static List<Step> of(ScreeningFacts client, DepthClass depth, LocalDate today) {

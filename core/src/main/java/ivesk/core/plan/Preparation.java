@@ -7,6 +7,7 @@ import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.Role;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -16,6 +17,7 @@ import java.util.Set;
 ///
 /// @param cleanses 0 to 9
 /// @param degrease before the acid
+/// @param acidPrep how long an acid prep stays on; empty where it is none
 /// @param eyes what covers them; empty where the region needs nothing
 /// @param water for cleansing
 /// @param glovePairs 1 or 2
@@ -24,11 +26,16 @@ import java.util.Set;
 public record Preparation(
     int cleanses,
     Degrease degrease,
+    Optional<Duration> acidPrep,
     Optional<Act> eyes,
     Water water,
     int glovePairs,
     Set<Care.Kind> care,
     Set<Comfort> comfort) {
+
+  /// Where neither line nor product names a time; Ivesk's own default. Under 2 min it leaves the
+  /// depth class as it is.
+  static final Duration ACID_PREP_TIME = Duration.ofSeconds(60);
 
   /// What takes the oil off.
   public enum Degrease {
@@ -56,7 +63,14 @@ public record Preparation(
 
   public static final Preparation USUAL =
       new Preparation(
-          2, Degrease.SOLVENT, Optional.of(Act.EYE_PADS), Water.COOL, 2, Set.of(), Set.of());
+          2,
+          Degrease.SOLVENT,
+          Optional.empty(),
+          Optional.of(Act.EYE_PADS),
+          Water.COOL,
+          2,
+          Set.of(),
+          Set.of());
 
   public Preparation {
     Require.range("cleanses", cleanses, 0, 9);
@@ -74,6 +88,9 @@ public record Preparation(
     return new Preparation(
         policies.chose(Choice.CLEANSE_ONCE) ? 1 : 2,
         degrease(policies, limits),
+        degrease(policies, limits) == Degrease.ACID_PREP
+            ? Optional.of(ACID_PREP_TIME)
+            : Optional.empty(),
         Optional.of(Composer.eyes(policies, Set.of())),
         water(policies, limits),
         policies.chose(Choice.ONE_PAIR_OF_GLOVES) ? 1 : 2,
@@ -106,11 +123,24 @@ public record Preparation(
             .flatMap(line -> degrease(line).stream())
             .findFirst()
             .orElse(Degrease.NONE),
+        before.stream()
+            .filter(line -> line.is(StepKind.PREP) && line.acidProduct())
+            .findFirst()
+            .map(Preparation::time),
         before.stream().flatMap(line -> line.act().stream()).filter(Act::guardsEyes).findFirst(),
         usual.water(),
         usual.glovePairs(),
         usual.care(),
         setting.comfort());
+  }
+
+  /// As the line has it, else as the product.
+  private static Duration time(Line line) {
+    return line.step()
+        .timing()
+        .planned()
+        .or(() -> line.product().flatMap(product -> product.timing().planned()))
+        .orElse(ACID_PREP_TIME);
   }
 
   private static Optional<Degrease> degrease(Line line) {

@@ -1,5 +1,6 @@
 package ivesk.core.treatment;
 
+import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
@@ -77,6 +78,7 @@ public final class Correction {
           LayerCovered _,
           ZoneReached _,
           ZoneEnded _,
+          AcidPrepStarted _,
           EndingStarted _,
           AddOnPutOn _,
           AddOnWipedOff _ ->

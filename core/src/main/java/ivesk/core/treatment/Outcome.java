@@ -76,6 +76,7 @@ public final class Outcome {
             + ", "
             + Words.clock(state.contact(now))
             + " to END");
+    acidPrep(state).ifPresent(time -> parts.add("acid prep " + Words.clock(time)));
     parts.add(
         state
             .worstSensation()
@@ -132,5 +133,14 @@ public final class Outcome {
                         .map(off -> " for " + Words.clock(Duration.between(on, off)))
                         .orElse(", to be washed off")));
     return String.join("; ", parts) + ".";
+  }
+
+  private static Optional<Duration> acidPrep(TreatmentState state) {
+    return state
+        .ready()
+        .prepTouchedAt()
+        .flatMap(touched ->
+            Optional.ofNullable(state.ready().stepsDone().get(ReadyStep.PREP))
+                .map(off -> Duration.between(touched, off)));
   }
 }

@@ -1,6 +1,7 @@
 package ivesk.core.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.Caring;
@@ -70,7 +71,7 @@ public enum Phase {
           switch (step) {
             case GateADecided(var choice, var note) -> choice == GateA.STOP ? STOPPED : this;
             case TimerArmed _ -> ARMED;
-            case StepDone _, PlanChanged _ -> this;
+            case StepDone _, PlanChanged _, AcidPrepStarted _ -> this;
           };
       case Acting act ->
           switch (act) {

@@ -2,6 +2,7 @@ package ivesk.core.treatment;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.Ending;
@@ -34,12 +35,14 @@ import java.util.stream.Stream;
 ///
 /// @param stepsDone when each step was done
 /// @param gateA what was decided on the answer to the prep
+/// @param prepTouchedAt when an acid prep touched the skin
 /// @param contactLimit after the gate may have shortened it
 /// @param layersPlanned n, after the gate may have taken one off
 /// @param layersAtMost m, never passed; after a shortening n is all
 public record ReadyState(
     Map<ReadyStep, Instant> stepsDone,
     Optional<GateA> gateA,
+    Optional<Instant> prepTouchedAt,
     Optional<Duration> contactLimit,
     int layersPlanned,
     int layersAtMost) {
@@ -50,7 +53,12 @@ public record ReadyState(
 
   static ReadyState before(TreatmentPlan plan) {
     return new ReadyState(
-        Map.of(), Optional.empty(), plan.contactLimit(), plan.layersPlanned(), plan.layersAtMost());
+        Map.of(),
+        Optional.empty(),
+        Optional.empty(),
+        plan.contactLimit(),
+        plan.layersPlanned(),
+        plan.layersAtMost());
   }
 
   ReadyState after(TreatmentEvent event, TreatmentPlan plan, Phase phase) {
@@ -62,6 +70,14 @@ public record ReadyState(
                 done(ReadyStep.GATE_A, event.at()).decided(choice, plan);
             case PlanChanged(var choice, _) ->
                 done(ReadyStep.GATE_A, event.at()).decided(choice, plan);
+            case AcidPrepStarted _ ->
+                new ReadyState(
+                    stepsDone,
+                    gateA,
+                    Optional.of(event.at()),
+                    contactLimit,
+                    layersPlanned,
+                    layersAtMost);
             case TimerArmed _ -> this;
           };
       case Looking fact ->
@@ -93,13 +109,13 @@ public record ReadyState(
   private ReadyState done(ReadyStep step, Instant at) {
     Map<ReadyStep, Instant> more = steps();
     more.put(step, at);
-    return new ReadyState(more, gateA, contactLimit, layersPlanned, layersAtMost);
+    return new ReadyState(more, gateA, prepTouchedAt, contactLimit, layersPlanned, layersAtMost);
   }
 
   private ReadyState limitedTo(Optional<Duration> other) {
     Optional<Duration> smaller =
         Stream.of(contactLimit, other).flatMap(Optional::stream).min(Comparator.naturalOrder());
-    return new ReadyState(stepsDone, gateA, smaller, layersPlanned, layersAtMost);
+    return new ReadyState(stepsDone, gateA, prepTouchedAt, smaller, layersPlanned, layersAtMost);
   }
 
   private ReadyState decided(GateA choice, TreatmentPlan plan) {
@@ -108,6 +124,7 @@ public record ReadyState(
           new ReadyState(
               stepsDone,
               Optional.of(choice),
+              prepTouchedAt,
               plan.contactLimit(),
               plan.layersPlanned(),
               plan.layersAtMost());
@@ -115,6 +132,7 @@ public record ReadyState(
           new ReadyState(
               stepsDone,
               Optional.of(choice),
+              prepTouchedAt,
               plan.contactLimit().map(Gate::shortened),
               Gate.fewer(plan),
               plan.contactLimit().isPresent() ? plan.layersAtMost() : Gate.fewer(plan));
@@ -125,7 +143,8 @@ public record ReadyState(
   private ReadyState reopened() {
     Map<ReadyStep, Instant> fewer = steps();
     fewer.remove(ReadyStep.GATE_A);
-    return new ReadyState(fewer, Optional.empty(), contactLimit, layersPlanned, layersAtMost);
+    return new ReadyState(
+        fewer, Optional.empty(), prepTouchedAt, contactLimit, layersPlanned, layersAtMost);
   }
 
   private Map<ReadyStep, Instant> steps() {

@@ -183,7 +183,10 @@ public enum ReadyStep {
   private String prep(Preparation ready) {
     return switch (ready.degrease()) {
       case SOLVENT -> how;
-      case ACID_PREP -> "An acid step: by its time, then off. Half a face at a time, and ask.";
+      case ACID_PREP ->
+          "An acid step: "
+              + ready.acidPrep().map(time -> Words.clock(time) + " from the touch, ").orElse("")
+              + "then off. Half a face at a time, and ask.";
       case PLAIN ->
           ready.care().contains(Care.Kind.NO_SOLVENT)
               ? "No solvent for this skin: a plain damp wipe, dry to the touch."

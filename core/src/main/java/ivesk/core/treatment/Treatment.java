@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
@@ -66,13 +67,33 @@ public final class Treatment {
       case Opened opened -> Optional.of("the treatment is open already");
       case StepDone(var step, var note) ->
           when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
-              .or(() -> when(!ReadyStep.of(plan).contains(step), "this plan has no such step"));
+              .or(() -> when(!ReadyStep.of(plan).contains(step), "this plan has no such step"))
+              .or(() ->
+                  when(
+                      step == ReadyStep.PREP
+                          && plan.preparation().acidPrep().isPresent()
+                          && state.ready().prepTouchedAt().isEmpty(),
+                      "the acid prep has a time of its own: start it as it touches"))
+              .or(() ->
+                  when(
+                      step == ReadyStep.CLEANSE
+                          && !state.ready().stepsDone().containsKey(ReadyStep.LOOK_1),
+                      "look 1 comes before anything touches the skin: cleansing hides what it"
+                          + " shows"));
       case GateADecided(var choice, var note) ->
           choice == GateA.STOP && state.phase() == Phase.ARMED
               ? Optional.empty()
               : when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
                   .or(() -> Gate.a(plan, state, choice));
       case PlanChanged(_, var other) -> Gate.change(plan, state, other);
+      case AcidPrepStarted _ ->
+          when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
+              .or(() ->
+                  when(
+                      plan.preparation().acidPrep().isEmpty(),
+                      "no acid prep is planned: another prep needs no clock"))
+              .or(() ->
+                  when(state.ready().prepTouchedAt().isPresent(), "the acid prep is on already"));
       case TimerArmed armed -> arm(plan, state);
       case LayerStarted(var zones, var nextRung) -> layer(plan, state, zones, nextRung, at);
       case ZoneReached(var zone) ->

@@ -176,6 +176,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
+  /// An acid prep touches the skin: it has a time of its own, until the step is done.
+  public record AcidPrepStarted() implements Preparing {}
+
   public record TimerArmed() implements Preparing {}
 
   /// The acid first touches: the clock starts here, not when the zone is finished.

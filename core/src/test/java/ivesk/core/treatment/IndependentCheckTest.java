@@ -8,14 +8,18 @@ import static ivesk.core.skin.Zone.NOSE;
 import static ivesk.core.treatment.Peel.FACE;
 import static ivesk.core.treatment.Peel.at;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
+import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.Corrected;
@@ -28,6 +32,7 @@ import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -46,6 +51,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -225,6 +231,76 @@ class IndependentCheckTest {
               .feels(206, 1);
       assertThat(peel.advice(207).other()).isEqualTo(Action.NONE);
       assertThat(peel.refuses(207, new LayersExtended())).isPresent();
+    }
+
+    /// Domain 05, step 10: a lower rung or another formula changes the plan; it is recorded, folded
+    /// as the plan, and taken back like any tap.
+    @Test
+    void anotherFormulaTakesThePlaceOfThePlan() {
+      Peel peel = prepped(Peel.of("GLY-35"), 8);
+      TreatmentPlan lower = Peel.of("GLY-20").plan();
+      PlanChanged change = new PlanChanged(GateA.LOWER_RUNG, lower);
+      assertThat(peel.refuses(-45, new GateADecided(GateA.LOWER_RUNG, "")))
+          .as("which formula is said with it")
+          .isPresent();
+      assertThat(peel.refuses(-45, change)).isEmpty();
+      assertThat(peel.refuses(-45, new PlanChanged(GateA.OTHER_FORMULA, Peel.of("GLY-35").plan())))
+          .contains("that is the formula planned");
+      assertThat(Peel.opened(Peel.of("GLY-35")).refuses(-45, change)).as("not asked").isPresent();
+      assertThat(Peel.of("GLY-35").armed().refuses(-5, change)).as("armed").isPresent();
+      peel.say(-45, change);
+      assertThat(Treatment.plan(peel.events())).isEqualTo(lower);
+      TreatmentState state = TreatmentState.replay(lower, peel.events());
+      assertThat(state.ready().gateA()).contains(GateA.LOWER_RUNG);
+      assertThat(state.ready().contactLimit()).isEqualTo(lower.contactLimit());
+      assertThat(Treatment.openSteps(lower, state)).doesNotContain(ReadyStep.GATE_A);
+      UUID mistaken = peel.events().getLast().id();
+      peel.say(-40, new TakenBack(mistaken));
+      assertThat(Treatment.plan(peel.events())).isEqualTo(peel.plan);
+    }
+
+    @Test
+    void aChangeIsToALowerRungOrAnotherFormula() {
+      assertThatThrownBy(() -> new PlanChanged(GateA.KEEP, Peel.of("GLY-20").plan()))
+          .hasMessageContaining("not by KEEP");
+    }
+
+    @Test
+    void spotsUnderBarrierWantASpot() {
+      Peel even = prepped(Peel.of("GLY-35"), 5);
+      assertThat(even.refuses(-45, new GateADecided(GateA.UNDER_BARRIER, ""))).isPresent();
+      Peel spotted = prepped(Peel.of("GLY-35"), 5).say(-49, new HotSpotFelt(CHIN, 5));
+      assertThat(spotted.refuses(-45, new GateADecided(GateA.UNDER_BARRIER, ""))).isEmpty();
+      spotted.say(-45, new GateADecided(GateA.UNDER_BARRIER, "")).say(-10, new TimerArmed());
+      assertThat(spotted.advice(-5).zones()).doesNotContain(CHIN);
+    }
+
+    /// Domain 05, step 8: an acid prep is timed and counted; 01: look 1 before anything touches.
+    @Test
+    void anAcidPrepHasAClockAndLookOneComesFirst() {
+      Preparation usual = Preparation.USUAL;
+      Preparation acid =
+          new Preparation(
+              2,
+              Preparation.Degrease.ACID_PREP,
+              Optional.of(Duration.ofSeconds(60)),
+              usual.eyes(),
+              usual.water(),
+              2,
+              Set.of(),
+              Set.of());
+      Peel peel = Peel.opened(Peel.of("GLY-20").readied(acid));
+      assertThat(peel.refuses(-110, new StepDone(ReadyStep.CLEANSE, "")).orElseThrow())
+          .startsWith("look 1 comes before");
+      peel.say(-110, new StepDone(ReadyStep.LOOK_1, ""));
+      assertThat(peel.refuses(-109, new StepDone(ReadyStep.CLEANSE, ""))).isEmpty();
+      assertThat(peel.refuses(-108, new StepDone(ReadyStep.PREP, ""))).isPresent();
+      peel.say(-107, new AcidPrepStarted());
+      assertThat(peel.refuses(-106, new AcidPrepStarted())).contains("the acid prep is on already");
+      assertThat(peel.refuses(-50, new StepDone(ReadyStep.PREP, ""))).isEmpty();
+      peel.say(-45, new StepDone(ReadyStep.PREP, ""));
+      assertThat(Outcome.summary(peel.plan, peel.state(), Peel.at(0))).contains("acid prep 1:02");
+      assertThat(Peel.opened(Peel.of("GLY-20")).refuses(-107, new AcidPrepStarted())).isPresent();
     }
 
     @Test

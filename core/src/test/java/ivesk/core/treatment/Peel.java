@@ -70,6 +70,7 @@ final class Peel {
     private Optional<Formula> nextRung = Optional.empty();
     private Optional<AddOn> addOn = Optional.empty();
     private TakeOff takeOff = TakeOff.BY_FORMULA;
+    private Preparation preparation = Preparation.USUAL;
 
     Plan(Formula formula) {
       this.formula = formula;
@@ -112,6 +113,11 @@ final class Peel {
       return this;
     }
 
+    Plan readied(Preparation value) {
+      preparation = value;
+      return this;
+    }
+
     Plan retinol(boolean shortContact) {
       addOn = Optional.of(new AddOn(Library.get("RET-1"), shortContact));
       return this;
@@ -138,7 +144,7 @@ final class Peel {
           firstFrost,
           nextRung,
           1,
-          Preparation.USUAL,
+          preparation,
           Handling.USUAL,
           Optional.empty(),
           takeOff,

@@ -494,6 +494,7 @@ class SessionTest {
         new Preparation(
             1,
             Preparation.Degrease.ACID_PREP,
+            Optional.of(Duration.ofSeconds(60)),
             Optional.of(Act.EYE_SHIELDS),
             Preparation.Water.TEPID,
             1,
@@ -540,6 +541,7 @@ class SessionTest {
         new Preparation(
             1,
             Preparation.Degrease.NONE,
+            Optional.empty(),
             Optional.empty(),
             Preparation.Water.COOL,
             2,

@@ -16,12 +16,15 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
+import ivesk.server.skin.Consult;
+import ivesk.server.skin.ConsultService;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,6 +46,7 @@ class PlanController {
   private final ScriptService scripts;
   private final VisitStore visits;
   private final ClientStore clients;
+  private final ConsultService consults;
   private final Clock clock;
 
   PlanController(
@@ -50,17 +54,20 @@ class PlanController {
       ScriptService scripts,
       VisitStore visits,
       ClientStore clients,
+      ConsultService consults,
       Clock clock) {
     this.plans = plans;
     this.scripts = scripts;
     this.visits = visits;
     this.clients = clients;
+    this.consults = consults;
     this.clock = clock;
   }
 
   /// @param version of the steps as they are kept; 0 where Ivesk composes them
   /// @param judged what there is to say to them
   /// @param prepTold whether a step was kept, as told at the visit
+  /// @param prepAgainst what a look of the day says against a step that was told as kept
   /// @param laidOut ids of the things that lie on the trolley already
   /// @param edges where a peel of the face may fade, the usual one first
   record PlanStation(
@@ -69,6 +76,7 @@ class PlanController {
       int bookedMinutes,
       List<PrepCalendar.Step> prep,
       Map<PrepCalendar.Item, Boolean> prepTold,
+      Map<PrepCalendar.Item, String> prepAgainst,
       List<Trolley.LaidOut> trolley,
       List<String> laidOut,
       List<RunFacts> runs,
@@ -216,7 +224,20 @@ class PlanController {
     return plan(id).orElseThrow();
   }
 
+  private Map<PrepCalendar.Item, String> against(UUID id, Map<PrepCalendar.Item, Boolean> told) {
+    Consult consult = consults.of(id).consult();
+    Map<PrepCalendar.Item, String> against = new EnumMap<>(PrepCalendar.Item.class);
+    told.forEach((item, kept) -> {
+      if (kept) {
+        PrepCalendar.against(item, consult.looks(), consult.region())
+            .ifPresent(words -> against.put(item, words));
+      }
+    });
+    return against;
+  }
+
   private PlanStation station(UUID id, Planned planned) {
+    Map<PrepCalendar.Item, Boolean> told = plans.prepTold(id);
     TreatmentPlan plan = planned.plan();
     SelectionFacts facts = planned.facts();
     Visit visit = visits.get(id);
@@ -226,7 +247,8 @@ class PlanController {
         planned.chosen().kept(),
         visit.minutes(),
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
-        plans.prepTold(id),
+        told,
+        against(id, told),
         Trolley.of(planned.judged(), client.latexAllergy()),
         plans.laidOut(id),
         planned.runs().stream().map(RunFacts::of).toList(),

@@ -279,7 +279,7 @@ public class PlanService {
   }
 
   /// What may take the place of a formula at gate A: the family's next lower rung that is open, and
-  /// other open formulas that go no deeper, the best first.
+  /// other open formulas that go no deeper and are felt no more, the best first.
   public record Instead(Optional<String> lowerRung, List<String> others) {}
 
   public Instead instead(UUID visitId, TreatmentPlan plan) {
@@ -299,7 +299,10 @@ public class PlanService {
         rack.ranked().stream()
             .filter(code -> !code.equals(planned.code()) && !lower.filter(code::equals).isPresent())
             .map(rack::tile)
-            .filter(tile -> tile.open() && !tile.depth().deeperThan(plan.depth()))
+            .filter(tile ->
+                tile.open()
+                    && !tile.depth().deeperThan(plan.depth())
+                    && tile.formula().band().high() <= planned.band().high())
             .map(tile -> tile.formula().code())
             .limit(MOST_INSTEAD)
             .toList();

@@ -4,6 +4,7 @@ import ivesk.core.formula.Family;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Seen;
 import ivesk.core.screening.Settlement;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
@@ -99,6 +100,7 @@ class ScreeningController {
   ScreeningView screening(@PathVariable UUID id) {
     Visit visit = visits.get(id);
     ScreeningService.Answers answers = screening.answers(visit);
+    Map<Question, Seen> seen = screening.seen(id);
     ScreeningFacts facts = screening.facts(visit, answers);
     List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
     Map<String, String> names =
@@ -115,6 +117,7 @@ class ScreeningController {
                     facts,
                     Optional.ofNullable(answers.holding().get(question)),
                     Optional.ofNullable(answers.lastTime().get(question)),
+                    Optional.ofNullable(seen.get(question)),
                     id,
                     names))
             .toList(),

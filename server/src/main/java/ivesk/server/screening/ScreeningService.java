@@ -5,6 +5,7 @@ import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Seen;
 import ivesk.core.screening.Settlement;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -86,6 +87,7 @@ public class ScreeningService {
     Consult consult = consults.of(visit.id()).consult();
     Map<Question, Answer> given = new EnumMap<>(Question.class);
     answers.holding().forEach((question, answer) -> given.put(question, answer.answer()));
+    consult.seen().forEach((question, seen) -> given.putIfAbsent(question, seen.answer()));
     return new ScreeningFacts(
         client.dateOfBirth(),
         consult.profile(),
@@ -99,6 +101,11 @@ public class ScreeningService {
         day(visit),
         practice.policies(visit.therapist()),
         shelf.shelf());
+  }
+
+  /// What the looks of the day answer by themselves.
+  Map<Question, Seen> seen(UUID visitId) {
+    return consults.of(visitId).consult().seen();
   }
 
   /// @param holding for a visit: its own, and what cannot change from the visits before

@@ -10,6 +10,7 @@ import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.Seen;
 import ivesk.core.screening.Settlement;
 import ivesk.core.screening.Verdict;
 import ivesk.core.skin.Region;
@@ -83,6 +84,7 @@ record ScreeningView(
   /// @param answeredAt when it was answered; `answeredBy` the name of who took it
   /// @param lasting the answer is of an earlier visit and still holds
   /// @param products at home that answer it
+  /// @param seen what the looks of the day show of it; it answers where nobody has
   /// @param lastTime the answer of the visit before, in words
   record QuestionView(
       Question id,
@@ -100,6 +102,7 @@ record ScreeningView(
       Optional<String> answeredBy,
       boolean lasting,
       List<String> products,
+      Optional<String> seen,
       Optional<String> lastTime) {
 
     static QuestionView of(
@@ -107,9 +110,11 @@ record ScreeningView(
         ScreeningFacts facts,
         Optional<ScreeningStore.Given> given,
         Optional<ScreeningStore.Given> last,
+        Optional<Seen> seen,
         UUID visitId,
         Map<String, String> names) {
-      Optional<Answer> answer = given.map(ScreeningStore.Given::answer);
+      Optional<Answer> answer =
+          given.map(ScreeningStore.Given::answer).or(() -> seen.map(Seen::answer));
       return new QuestionView(
           question,
           question.group(),
@@ -126,6 +131,7 @@ record ScreeningView(
           given.map(g -> names.getOrDefault(g.by(), g.by())),
           given.filter(g -> !g.visitId().equals(visitId)).isPresent(),
           facts.answeredBy(question),
+          seen.map(Seen::words),
           last.map(g -> words(question, g.answer())));
     }
 

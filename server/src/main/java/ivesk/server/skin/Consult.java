@@ -1,6 +1,8 @@
 package ivesk.server.skin;
 
 import ivesk.core.Require;
+import ivesk.core.screening.Question;
+import ivesk.core.screening.Seen;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Condition;
@@ -183,6 +185,11 @@ public record Consult(
         areas,
         Optional.empty(),
         notes);
+  }
+
+  /// What the looks answer by themselves.
+  public Map<Question, Seen> seen() {
+    return Seen.of(looks, region);
   }
 
   /// Zones looked at, by look, 1 bare or 2 cleansed.

@@ -49,6 +49,7 @@ record StoredPlan(
   record StoredPreparation(
       int cleanses,
       Preparation.Degrease degrease,
+      Optional<Duration> acidPrep,
       Optional<Act> eyes,
       Preparation.Water water,
       int glovePairs,
@@ -58,6 +59,7 @@ record StoredPlan(
       return new StoredPreparation(
           ready.cleanses(),
           ready.degrease(),
+          ready.acidPrep(),
           ready.eyes(),
           ready.water(),
           ready.glovePairs(),
@@ -67,7 +69,14 @@ record StoredPlan(
 
     Preparation preparation() {
       return new Preparation(
-          cleanses, degrease, eyes, water, glovePairs, new HashSet<>(care), new HashSet<>(comfort));
+          cleanses,
+          degrease,
+          acidPrep,
+          eyes,
+          water,
+          glovePairs,
+          new HashSet<>(care),
+          new HashSet<>(comfort));
     }
   }
 

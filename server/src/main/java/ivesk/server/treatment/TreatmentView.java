@@ -45,6 +45,8 @@ import java.util.stream.Collectors;
 /// @param seq number of the newest event
 /// @param serverNow what the browser sets its clocks by
 /// @param gatePasses the answer to the prep lets the plan go on; empty before it
+/// @param acidPrepSeconds how long an acid prep stays on; empty where it is none
+/// @param prepTouchedAt when it touched the skin
 /// @param addOnNotNow why the plan's add-on may not go on; empty when it may, or none is planned
 /// @param mayKeep the answer to the prep does not forbid to keep the plan
 /// @param shortened what would be left if the gate shortened it; empty when that shuts the formula
@@ -64,6 +66,8 @@ record TreatmentView(
     List<String> briefing,
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
+    Optional<Long> acidPrepSeconds,
+    Optional<Instant> prepTouchedAt,
     Optional<GateA> gateA,
     boolean mayKeep,
     Optional<ShortenedView> shortened,
@@ -176,6 +180,8 @@ record TreatmentView(
         Briefing.of(live.plan()),
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
+        live.plan().preparation().acidPrep().map(Duration::toSeconds),
+        state.ready().prepTouchedAt(),
         state.ready().gateA(),
         prep.filter(answer -> answer >= Gate.NOT_TO_BE_KEPT).isEmpty(),
         Gate.shortensTo(live.plan())
