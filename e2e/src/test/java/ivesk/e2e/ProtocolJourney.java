@@ -96,4 +96,42 @@ class ProtocolJourney extends Journey {
     browser.see("HANDS");
     browser.see("Layered acid with booster and mask, version 1");
   }
+
+  /// Enzyme, mask, enzyme on the face and lactic on the hands; steam is objected to and taken out.
+  /// An acid prep in the place of the wipe has a clock of its own.
+  @Test
+  void threeStagesInTwoRegionsToTheArmedTimer() {
+    show("Ishani Velloor", "plan");
+    browser.press("Change the steps");
+    browser.press("From a protocol");
+    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'Enzyme sandwich')]"));
+    browser.see("Enzyme sandwich, version 1");
+    browser.press("Add a region");
+    browser.click(By.xpath("//li[@role='menuitem'][.='hands']"));
+    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'LAC-10')]"));
+    browser.see("HANDS");
+    browser.press("Add a line");
+    browser.keys("steam", Keys.ENTER);
+    browser.keys(Keys.ESCAPE);
+    browser.see("today: no heat");
+    assertThat(browser.text()).contains("shut");
+    browser.click(By.xpath("//button[starts-with(.,'Swap: Take the line out')]"));
+    browser.press("What it comes to");
+    browser.see("LAC-10, free acid");
+    assertThat(browser.driver.findElements(By.xpath("//*[starts-with(.,'ENZ-P, free acid')]")))
+        .as("both stages of the sandwich")
+        .hasSizeGreaterThanOrEqualTo(2);
+    browser.axe("Plan, three stages");
+    browser.press("Keep and go to Ready");
+    browser.press("Begin");
+    for (String next : READY_TO_THE_PREP) browser.press(next);
+    browser.keys("0");
+    browser.see("Ask Ishani how it feels");
+    browser.keys("1");
+    browser.press("KeepENZ-P");
+    browser.press("All done, next");
+    browser.press("Arm the timer");
+    browser.at("/treat");
+    browser.see("ENZ-P");
+  }
 }
