@@ -110,7 +110,7 @@ class ProtocolJourney extends Journey {
     browser.click(By.xpath("//li[@role='menuitem'][.='hands']"));
     browser.click(By.xpath("//li[@role='menuitem'][contains(.,'LAC-10')]"));
     browser.see("HANDS");
-    browser.press("Add a line");
+    browser.keys("/");
     browser.keys("steam", Keys.ENTER);
     browser.keys(Keys.ESCAPE);
     browser.see("today: no heat");
@@ -123,15 +123,6 @@ class ProtocolJourney extends Journey {
         .hasSizeGreaterThanOrEqualTo(2);
     browser.axe("Plan, three stages");
     browser.press("Keep and go to Ready");
-    browser.press("Begin");
-    for (String next : READY_TO_THE_PREP) browser.press(next);
-    browser.keys("0");
-    browser.see("Ask Ishani how it feels");
-    browser.keys("1");
-    browser.press("KeepENZ-P");
-    browser.press("All done, next");
-    browser.press("Arm the timer");
-    browser.at("/treat");
-    browser.see("ENZ-P");
+    ready("KeepENZ-P");
   }
 }
