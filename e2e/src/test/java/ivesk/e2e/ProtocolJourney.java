@@ -115,7 +115,7 @@ class ProtocolJourney extends Journey {
     browser.keys(Keys.ESCAPE);
     browser.see("today: no heat");
     assertThat(browser.text()).contains("shut");
-    browser.click(By.xpath("//button[starts-with(.,'Swap: Take the line out')]"));
+    browser.click(By.xpath("(//button[.='Take the line out'])[1]"));
     browser.press("What it comes to");
     browser.see("LAC-10, free acid");
     assertThat(browser.driver.findElements(By.xpath("//*[starts-with(.,'ENZ-P, free acid')]")))
