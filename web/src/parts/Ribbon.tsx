@@ -1,12 +1,19 @@
 import classNames from "classnames/bind";
 import { type ScaleLinear, scaleLinear } from "d3-scale";
 import { area, curveStepAfter, line } from "d3-shape";
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from "react";
 import type { RibbonModel } from "./ribbonModel";
 import { clock } from "./words";
 import styles from "./Ribbon.module.css";
 
 const cx = classNames.bind(styles);
+
+/** Where the steps lie: seconds to pixels, and the lane. */
+export interface StepsLane {
+  x: ScaleLinear<number, number>;
+  top: number;
+  height: number;
+}
 
 const LEFT = 84;
 const LANES = { steps: 30, layers: 30, feel: 52, looks: 26 };
@@ -19,10 +26,13 @@ export function Ribbon({
   model,
   label,
   unit,
+  hands,
 }: {
   model: RibbonModel;
   label: string;
   unit: "minutes" | "clock";
+  /** What lies over its steps, to take hold of them. */
+  hands?: (steps: StepsLane) => ReactNode;
 }) {
   const [width, setWidth] = useState(1000);
   const [picked, setPicked] = useState<number | null>(null);
@@ -218,6 +228,7 @@ export function Ribbon({
           />
         )}
       </svg>
+      {hands?.({ x, top: top.steps, height: LANES.steps })}
       <div className={cx("reading")} aria-live="polite">
         {reading && `${clock(reading.at * 1000)} · ${reading.label}`}
       </div>

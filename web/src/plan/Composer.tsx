@@ -19,6 +19,7 @@ import { type Draft, draftOf, dropDraft, keepDraft } from "./draft";
 import { LinePanel } from "./LinePanel";
 import { judgedQuery, protocolQuery, protocolsQuery, scriptWordsQuery } from "./queries";
 import { begin, changed } from "./script";
+import { RibbonHands } from "./RibbonHands";
 import { ScriptEditor } from "./ScriptEditor";
 import { useScriptKeys } from "./useScriptKeys";
 import styles from "./Composer.module.css";
@@ -242,6 +243,16 @@ function Writer({
             )}
             unit="minutes"
             label={`${name || "The sheet"} in outline, ${judged.data.minutes} minutes`}
+            hands={(lane) => (
+              <RibbonHands
+                lane={lane}
+                judged={judged.data}
+                runs={[run]}
+                picked={{ run: 0, line: picked }}
+                onPick={(to) => setPicked(to.line)}
+                change={change}
+              />
+            )}
           />
         </div>
       )}

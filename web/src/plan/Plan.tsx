@@ -18,6 +18,7 @@ import type { StationProps } from "../parts/StationProps";
 import { todayQuery } from "../parts/today";
 import { judgedQuery, planQuery } from "./queries";
 import { begin, changed } from "./script";
+import { RibbonHands } from "./RibbonHands";
 import { StepsOfVisit } from "./StepsOfVisit";
 import styles from "./Plan.module.css";
 
@@ -81,7 +82,9 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
           <h1 className="grow">
             {day(visit.startsAt)}, {judged.minutes} of {station.bookedMinutes} minutes
           </h1>
-          <span className="soft">minutes from the chair</span>
+          <span className="soft">
+            minutes from the chair{steps && !locked && " · drag an edge or type"}
+          </span>
           {!locked && (
             <Button aria-pressed={steps} onClick={() => setSteps(!steps)}>
               {steps ? "Weeks before and trolley" : "Change the steps"}
@@ -101,6 +104,20 @@ function Planned({ visit, station }: StationProps & { station: PlanStation }) {
           }
           unit="minutes"
           label="The visit in outline"
+          hands={
+            steps && !locked
+              ? (lane) => (
+                  <RibbonHands
+                    lane={lane}
+                    judged={judged}
+                    runs={writing.runs}
+                    picked={picked}
+                    onPick={setPicked}
+                    change={change}
+                  />
+                )
+              : undefined
+          }
         />
         <Said
           judged={judged}

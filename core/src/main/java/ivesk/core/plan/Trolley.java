@@ -55,6 +55,21 @@ public final class Trolley {
         : Optional.empty();
   }
 
+  /// The next strength, where the practice steps strengths within one clock: a layer of it, in case
+  /// the first is barely felt.
+  public static Optional<LaidOut> nextRung(TreatmentPlan plan) {
+    return plan.nextRung()
+        .map(next ->
+            LaidOut.of(
+                "peel:" + next.code(),
+                next.code(),
+                Words.fill("%.1f mL", poured(plan, 1).ml()),
+                "next rung, if the first is barely felt"
+                    + next.mostContact()
+                        .map(most -> "; " + Words.clock(most) + " in all then, at most")
+                        .orElse("")));
+  }
+
   /// @param runs of the visit
   /// @param latexAllergy told by the client
   public static List<LaidOut> of(List<Run> runs, boolean latexAllergy) {

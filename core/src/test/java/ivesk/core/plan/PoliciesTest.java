@@ -187,7 +187,7 @@ class PoliciesTest {
     return clients;
   }
 
-  private static PastPeel peel(String code, int daysAgo, int layers) {
+  static PastPeel peel(String code, int daysAgo, int layers) {
     return new PastPeel(
         Library.get(code),
         Region.FACE,

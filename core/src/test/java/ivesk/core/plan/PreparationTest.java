@@ -175,6 +175,23 @@ class PreparationTest {
         .contains("roll", "signs");
   }
 
+  /// The next strength lies ready where the practice steps strengths within one clock.
+  @Test
+  void theNextRungIsLaidOut() {
+    Clients client =
+        easy()
+            .under(easyPolicies().with(Choice.STRENGTH_STEPS))
+            .after(PoliciesTest.peel("LAC-50", 60, 1));
+    TreatmentPlan plan =
+        Planning.plan(Library.get("LAC-30"), Optional.empty(), facts(client), Wishes.NONE);
+    assertThat(Trolley.nextRung(plan).orElseThrow())
+        .returns("peel:LAC-50", Trolley.LaidOut::id)
+        .satisfies(item -> assertThat(item.note()).contains("5:00 in all then"));
+    TreatmentPlan usual =
+        Planning.plan(Library.get("LAC-30"), Optional.empty(), facts(easy()), Wishes.NONE);
+    assertThat(Trolley.nextRung(usual)).isEmpty();
+  }
+
   /// Thin skin: no solvent, so that the composed prep is a plain wipe.
   @Test
   void aLimitOfTheDayReplacesTheLine() {

@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -249,7 +250,10 @@ class PlanController {
         PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
         told,
         against(id, told),
-        Trolley.of(planned.judged(), client.latexAllergy()),
+        Stream.concat(
+                Trolley.nextRung(plan).stream(),
+                Trolley.of(planned.judged(), client.latexAllergy()).stream())
+            .toList(),
         plans.laidOut(id),
         planned.runs().stream().map(RunFacts::of).toList(),
         planned.version(),
