@@ -21,6 +21,7 @@ import { judgedQuery, protocolQuery, protocolsQuery, scriptWordsQuery } from "./
 import { begin, changed } from "./script";
 import { RibbonHands } from "./RibbonHands";
 import { ScriptEditor } from "./ScriptEditor";
+import { Versions } from "./Versions";
 import { useScriptKeys } from "./useScriptKeys";
 import styles from "./Composer.module.css";
 
@@ -193,6 +194,16 @@ function Writer({
         >
           Undo
         </Button>
+        {over > 1 && (
+          <Versions
+            id={id}
+            words={words}
+            onTake={(earlier) => {
+              setName(earlier.name);
+              change({ type: "runs", runs: [{ region: earlier.region, steps: earlier.steps }] });
+            }}
+          />
+        )}
         <TryOn visit={visit} onChoose={setVisit} />
         <Button
           variant="contained"

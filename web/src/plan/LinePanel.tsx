@@ -9,7 +9,7 @@ import { number } from "../parts/NumberField";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { clock, secondsOf } from "../parts/words";
-import type { Change } from "./script";
+import { type Change, whatOf } from "./script";
 import styles from "./LinePanel.module.css";
 
 const cx = classNames.bind(styles);
@@ -35,13 +35,7 @@ export function LinePanel({
   const step = run.steps[line];
   if (!step) return null;
   const edit = (fields: Partial<Step>) => change({ type: "edit", run: at, at: line, fields });
-  const what = words.whats.find((one) =>
-    step.peel
-      ? one.peel === step.peel
-      : step.product
-        ? one.product === step.product
-        : one.act === step.act,
-  );
+  const what = whatOf(step, words);
   const zones = words.regions.find(({ id }) => id === run.region)?.zones ?? [];
   const peel = step.peel !== undefined;
   return (

@@ -19,6 +19,18 @@ export function protocolQuery(id: string) {
   });
 }
 
+export function protocolVersionQuery(id: string, version: number) {
+  return queryOptions({
+    queryKey: ["protocols", id, version],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/protocols/{id}/versions/{version}", {
+          params: { path: { id, version } },
+        }),
+      ),
+  });
+}
+
 /** What there is to say to some steps, asked anew at each change; until it is answered the last
     answer stands. */
 export function judgedQuery(runs: Run[], visit: string | undefined) {

@@ -21,6 +21,17 @@ export type Change =
   | { type: "undo" }
   | { type: "reset"; runs: Run[] };
 
+/** What a line is about, as the catalogue has it; nothing where that went. */
+export function whatOf(step: Step, words: ScriptWords): WhatOption | undefined {
+  return words.whats.find((one) =>
+    step.peel
+      ? one.peel === step.peel
+      : step.product
+        ? one.product === step.product
+        : one.act === step.act,
+  );
+}
+
 export function begin(runs: Run[]): Writing {
   return { runs, before: [], last: null };
 }
