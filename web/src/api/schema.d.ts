@@ -660,7 +660,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/products/csv": {
+    "/api/products/csv/{table}": {
         parameters: {
             query?: never;
             header?: never;
@@ -676,7 +676,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/products/csv/preview": {
+    "/api/products/csv/{table}/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -5859,7 +5859,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                table: "PRODUCTS" | "PACKS";
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -5879,7 +5881,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                table: "PRODUCTS" | "PACKS";
+            };
             cookie?: never;
         };
         requestBody: {
@@ -5903,7 +5907,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                table: "PRODUCTS" | "PACKS";
+            };
             cookie?: never;
         };
         requestBody: {

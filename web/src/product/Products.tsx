@@ -14,7 +14,7 @@ import { plural } from "../parts/words";
 import { CareProductForm } from "./CareProductForm";
 import { catalogueQuery } from "./queries";
 import { ProductDetail } from "./ProductDetail";
-import { PRODUCT_TABLE } from "./productTable";
+import { PRODUCT_TABLES } from "./productTable";
 import styles from "./Products.module.css";
 
 const cx = classNames.bind(styles);
@@ -90,7 +90,7 @@ export default function Products() {
           }}
         />
       )}
-      {tables && <CsvDialog tables={[PRODUCT_TABLE]} onClose={() => setTables(false)} />}
+      {tables && <CsvDialog tables={PRODUCT_TABLES} onClose={() => setTables(false)} />}
     </>
   );
 }

@@ -259,25 +259,52 @@ class ProtocolApiTest {
     void aTableLosesNothing() {
       save(label("MASK-SET", "OWN-3"), 0);
       save(label("ARGI-WIPE", "OWN-4"), 0);
-      String table = practice.text("/api/products/csv");
+      String table = practice.text("/api/products/csv/PRODUCTS");
       ObjectNode text = JSON.createObjectNode().put("text", table);
-      JsonNode preview = practice.post("/api/products/csv/preview", text.toString()).body();
+      JsonNode preview =
+          practice.post("/api/products/csv/PRODUCTS/preview", text.toString()).body();
       assertThat(preview.get("faults")).isEmpty();
       assertThat(preview.get("same").asInt()).isEqualTo(preview.get("rows").asInt());
       JsonNode before = product("OWN-3").get("label");
       practice.delete("/api/products/OWN-3");
       practice.delete("/api/products/OWN-4");
-      assertThat(practice.post("/api/products/csv", text.toString()).status()).isEqualTo(200);
+      assertThat(practice.post("/api/products/csv/PRODUCTS", text.toString()).status())
+          .isEqualTo(200);
       assertThat(product("OWN-3").get("label")).isEqualTo(before);
+    }
+
+    /// Packs go out and come in as bottles do.
+    @Test
+    void packsAreATableToo() {
+      String fresh =
+          "code;lot;expires;opened;months_after_opening;units;left\n"
+              + "CREAM;P-77;2028-01-31;;6;40;40\n"
+              + "SERUM;P-78;2027-06-30;2026-11-01;12;200;12,5\n";
+      ObjectNode text = JSON.createObjectNode().put("text", fresh);
+      JsonNode preview = practice.post("/api/products/csv/PACKS/preview", text.toString()).body();
+      assertThat(preview.get("fresh").asInt()).isEqualTo(2);
+      assertThat(practice.text("/api/products/csv/PACKS")).doesNotContain("P-77");
+      assertThat(practice.post("/api/products/csv/PACKS", text.toString()).status()).isEqualTo(200);
+      String table = practice.text("/api/products/csv/PACKS");
+      assertThat(table).contains("SERUM,P-78,2027-06-30,2026-11-01,12,200,12.5");
+      ObjectNode again = JSON.createObjectNode().put("text", table);
+      JsonNode same = practice.post("/api/products/csv/PACKS/preview", again.toString()).body();
+      assertThat(same.get("same").asInt()).isEqualTo(same.get("rows").asInt());
+      ObjectNode wrong =
+          JSON.createObjectNode()
+              .put("text", fresh.replace("P-77", "P-79").replace("SERUM", "NO-SUCH"));
+      Answer refused = practice.post("/api/products/csv/PACKS", wrong.toString());
+      assertThat(refused.status()).isEqualTo(400);
+      assertThat(practice.text("/api/products/csv/PACKS")).doesNotContain("P-79");
     }
 
     @Test
     void aTableWithAFaultIsNotTaken() {
-      String table = practice.text("/api/products/csv");
+      String table = practice.text("/api/products/csv/PRODUCTS");
       String head = table.lines().findFirst().orElseThrow();
       String line = "OWN-9,Own nine,,nonsense" + ",".repeat(head.split(",").length - 4);
       ObjectNode text = JSON.createObjectNode().put("text", head + "\n" + line + "\n");
-      Answer answer = practice.post("/api/products/csv", text.toString());
+      Answer answer = practice.post("/api/products/csv/PRODUCTS", text.toString());
       assertThat(answer.status()).isEqualTo(400);
       assertThat(answer.body().toString()).contains("role is 'nonsense'");
     }

@@ -96,9 +96,9 @@ class RightsTest {
       DELETE /api/products/{code}
       PUT /api/products/packs/{id}
       POST /api/products/scanner/{code}
-      GET /api/products/csv
-      POST /api/products/csv
-      POST /api/products/csv/preview
+      GET /api/products/csv/{table}
+      POST /api/products/csv/{table}
+      POST /api/products/csv/{table}/preview
       GET /api/protocols
       GET /api/protocols/{id}
       PUT /api/protocols/{id}

@@ -34,11 +34,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/products")
 class CatalogueController {
   private final CatalogueService catalogue;
+  private final CatalogueCsv csv;
   private final LabelScanner scanner;
   private final Clock clock;
 
-  CatalogueController(CatalogueService catalogue, LabelScanner scanner, Clock clock) {
+  CatalogueController(
+      CatalogueService catalogue, CatalogueCsv csv, LabelScanner scanner, Clock clock) {
     this.catalogue = catalogue;
+    this.csv = csv;
     this.scanner = scanner;
     this.clock = clock;
   }
@@ -182,23 +185,24 @@ class CatalogueController {
   }
 
   @May(Right.RECORD)
-  @GetMapping(value = "/csv", produces = "text/csv")
-  String csv() {
-    return catalogue.csv();
+  @GetMapping(value = "/csv/{table}", produces = "text/csv")
+  String csv(@PathVariable CatalogueCsv.Table table) {
+    return csv.write(table);
   }
 
   record ProductTable(String text) {}
 
   /// Says what a table would do; writes nothing.
   @May(Right.SHELF)
-  @PostMapping("/csv/preview")
-  CsvTable.Preview preview(@RequestBody ProductTable body) {
-    return catalogue.preview(body.text());
+  @PostMapping("/csv/{table}/preview")
+  CsvTable.Preview preview(@PathVariable CatalogueCsv.Table table, @RequestBody ProductTable body) {
+    return csv.preview(table, body.text());
   }
 
   @May(Right.SHELF)
-  @PostMapping("/csv")
-  CsvTable.Preview take(@RequestBody ProductTable body, Principal who) {
-    return catalogue.take(body.text(), who.getName());
+  @PostMapping("/csv/{table}")
+  CsvTable.Preview take(
+      @PathVariable CatalogueCsv.Table table, @RequestBody ProductTable body, Principal who) {
+    return csv.take(table, body.text(), who.getName());
   }
 }

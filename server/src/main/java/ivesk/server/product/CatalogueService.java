@@ -5,41 +5,32 @@ import ivesk.core.product.Catalogue;
 import ivesk.core.product.ProductLot;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
-import ivesk.server.app.CsvSheet;
-import ivesk.server.app.CsvTable;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.app.Remembered;
-import ivesk.server.formula.LabelColumn;
 import ivesk.server.product.CatalogueStore.KeptLot;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
-/// The practice's catalogue: shipped products, own ones by version, packs; as tables out and in.
+/// The practice's catalogue: shipped products, own ones by version, packs.
 @Service
 public class CatalogueService {
   private final CatalogueStore store;
   private final Audit audit;
-  private final JsonMapper json;
 
   /// Read by every plan; read anew after a change.
   private final Remembered<Catalogue> catalogue;
 
-  CatalogueService(CatalogueStore store, Audit audit, JsonMapper json) {
+  CatalogueService(CatalogueStore store, Audit audit) {
     this.store = store;
     this.audit = audit;
-    this.json = json;
     this.catalogue =
         new Remembered<>(() ->
             Catalogue.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
@@ -70,7 +61,8 @@ public class CatalogueService {
     return product;
   }
 
-  private Map<String, Integer> current() {
+  /// Of own products, by code.
+  Map<String, Integer> current() {
     return store.products().stream()
         .collect(Collectors.toMap(CareProduct::code, CareProduct::version));
   }
@@ -86,6 +78,10 @@ public class CatalogueService {
     store.add(ProductLabel.of(product).product(store.version(code) + 1), true, who);
     audit.note(who, "retire care product", code);
     catalogue.changed();
+  }
+
+  List<CareProduct> own() {
+    return store.products();
   }
 
   List<KeptLot> lots() {
@@ -120,56 +116,5 @@ public class CatalogueService {
           audit.note(who, "take from care lot", code + " " + lot.number());
           catalogue.changed();
         });
-  }
-
-  /// Own products as a table.
-  String csv() {
-    return CsvSheet.write(
-        ProductColumns.heads(), store.products().stream().map(this::cells).toList());
-  }
-
-  private List<Object> cells(CareProduct product) {
-    JsonNode label = json.valueToTree(ProductLabel.of(product));
-    return ProductColumns.ALL.stream()
-        .map(column -> column.cell(label.path(column.field())))
-        .toList();
-  }
-
-  /// What a table would do; nothing is written.
-  CsvTable.Preview preview(String text) {
-    return read(text).preview();
-  }
-
-  /// Writes all lines in one transaction.
-  ///
-  /// @throws BadInput when any line has a fault; nothing is then written
-  @Transactional
-  CsvTable.Preview take(String text, String who) {
-    CsvTable.Plan<ProductLabel> plan = read(text);
-    plan.requireWhole();
-    Map<String, Integer> current = current();
-    plan.writing().forEach(label -> save(label, current.getOrDefault(label.code(), 0), who));
-    return plan.preview();
-  }
-
-  private CsvTable.Plan<ProductLabel> read(String text) {
-    Map<String, ProductLabel> known =
-        store.products().stream()
-            .map(ProductLabel::of)
-            .collect(Collectors.toMap(ProductLabel::code, Function.identity()));
-    return CsvTable.plan(
-        BadInput.in("table", () -> CsvSheet.read(text, ProductColumns.heads(), this::label)),
-        ProductLabel::code,
-        label -> CsvTable.effect(known.get(label.code()), label),
-        label -> new CsvTable.Line(0, label.code(), label.name(), CsvTable.Effect.SAME));
-  }
-
-  private ProductLabel label(CsvSheet.Row row) {
-    Map<String, Object> fields = new HashMap<>();
-    for (LabelColumn column : ProductColumns.ALL) {
-      column.read(row).ifPresent(value -> fields.put(column.field(), value));
-    }
-    // Its ranges are the product's; what it makes of itself is what is kept.
-    return ProductLabel.of(json.convertValue(fields, ProductLabel.class).product(1));
   }
 }
