@@ -3622,6 +3622,7 @@ export interface components {
             /** Format: int32 */
             cleanses: number;
             comfort: ("CLOSED_IN" | "DREADS_COLD" | "NECK_OR_BACK" | "BRIGHT_LIGHT" | "HAND_SIGNS")[];
+            cover: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
             /** @enum {string} */
             degrease: "SOLVENT" | "ACID_PREP" | "PLAIN" | "NONE";
             /** @enum {string} */
@@ -4549,6 +4550,7 @@ export interface components {
             clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
             contactLimitSeconds?: number;
+            cover: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
             cues: components["schemas"]["Cue"][];
             endingSteps: components["schemas"]["EndingStepView"][];
             events: components["schemas"]["EventView"][];

@@ -103,6 +103,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       mgPerCm2PerLayer: 0.5,
     },
     steps: [],
+    cover: [],
     briefing: [],
     mayKeep: true,
     alarms: [],

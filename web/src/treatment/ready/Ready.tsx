@@ -5,8 +5,10 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
-import type { Fact, Treatment, Visit } from "../../api/types";
+import type { Fact, Treatment, Visit, Zone } from "../../api/types";
 import { ErrorNote } from "../../parts/ErrorNote";
+import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
+import { figureOf } from "../../parts/figures";
 import { clock, firstName, hour } from "../../parts/words";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
@@ -321,6 +323,7 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
         ))}
       </ul>
 
+      {step.together === "GUARDED" && <Covered treatment={treatment} />}
       {step.together === "AT_THE_DOOR" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
@@ -333,6 +336,29 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
         <div className="row">{next}</div>
       )}
     </>
+  );
+}
+
+/** Where the barrier goes besides the usual places: open spots, and spots that the prep woke. */
+function Covered({ treatment }: { treatment: Treatment }) {
+  const zones: Partial<Record<Zone, ZoneLook>> = {};
+  for (const zone of treatment.plan.zones) {
+    const hotSpot = treatment.zones[zone]?.hotSpot;
+    const open = treatment.cover.includes(zone);
+    zones[zone] = { hotSpot, covered: open, text: open ? "cover" : undefined };
+  }
+  if (!Object.values(zones).some((look) => look?.covered || look?.hotSpot !== undefined)) {
+    return null;
+  }
+  return (
+    <div className={cx("gate-face")}>
+      <FaceMap
+        zones={zones}
+        figure={figureOf(treatment.plan.zones[0])}
+        crop="neck"
+        label="Under barrier"
+      />
+    </div>
   );
 }
 

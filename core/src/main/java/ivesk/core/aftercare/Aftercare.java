@@ -9,6 +9,7 @@ import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.Restriction.Care;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -17,6 +18,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 
@@ -90,18 +92,22 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   /// Ivesk's own default.
   private static final int FIRST_WEEKS_DAYS = 28;
 
+  /// Whom the sheet is for.
+  ///
   /// @param first the client's first peel
+  /// @param pigmentProne marks may show late
+  /// @param care limits of the day that the sheet tells
+  public record Client(boolean first, boolean pigmentProne, Set<Care.Kind> care) {}
+
   /// @param ended local time at which the acid came off
   /// @param frosted zones frosted, where flaking starts sooner
-  /// @param pigmentProne marks may show late
   /// @param worn what went on after the acid
   public static Aftercare of(
       Formula formula,
       DepthClass depth,
-      boolean first,
+      Client client,
       LocalDateTime ended,
       boolean frosted,
-      boolean pigmentProne,
       Optional<Worn> worn,
       Policies policies) {
     LocalDate day = ended.toLocalDate();
@@ -152,8 +158,9 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     // What works on the skin returns once it is clear, never before the last day of flakes.
     LocalDate clear = flaking.expected() ? flakesTo.plusDays(1) : day;
     LocalDate acids = later(day.plusDays(Math.max(3, policies.homeAcidsAgainDays())), clear);
-    rules.add(new Until(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs(first, policies), acids));
-    if (first && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
+    rules.add(
+        new Until(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs(client.first(), policies), acids));
+    if (client.first() && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
       rules.add(Until.of(Activity.HOME_ACIDS, later(day.plusDays(FIRST_WEEKS_DAYS), acids)));
     }
     rules.add(
@@ -190,7 +197,18 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     add(lines, day.plusDays(1), Mark.CHECK, "we ask how it is");
     add(lines, day.plusDays(3), Mark.CHECK, "we ask how it is");
     add(lines, day.plusDays(7), Mark.CHECK, "we ask for a photo");
-    if (pigmentProne)
+    if (client.care().contains(Care.Kind.TELL_TINGLING)) {
+      add(lines, day, "a lip that tingles in the days after: tell us the same day");
+    }
+    if (client.care().contains(Care.Kind.NO_SUN_14_DAYS)) {
+      add(
+          lines,
+          day,
+          "no sun on it at all until "
+              + Words.day(day.plusDays(14))
+              + ": your medicine makes the skin answer to light");
+    }
+    if (client.pigmentProne())
       add(lines, day.plusDays(14), Mark.CHECK, "late marks show about now: a photo");
 
     List<Day> days =
@@ -211,7 +229,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
             flakesTo,
             rules,
             wash,
-            pigmentProne,
+            client.pigmentProne(),
             makeUp(rules, clear, policies)));
   }
 

@@ -7,6 +7,7 @@ import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.Role;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,7 @@ import java.util.Set;
 /// @param water for cleansing
 /// @param glovePairs 1 or 2
 /// @param care limits of the day that are done or left out
+/// @param cover zones with open spots, which go under barrier
 /// @param comfort what the couch must respect
 public record Preparation(
     int cleanses,
@@ -31,6 +33,7 @@ public record Preparation(
     Water water,
     int glovePairs,
     Set<Care.Kind> care,
+    List<Zone> cover,
     Set<Comfort> comfort) {
 
   /// Where neither line nor product names a time; Ivesk's own default. Under 2 min it leaves the
@@ -70,12 +73,14 @@ public record Preparation(
           Water.COOL,
           2,
           Set.of(),
+          List.of(),
           Set.of());
 
   public Preparation {
     Require.range("cleanses", cleanses, 0, 9);
     Require.range("pairs of gloves", glovePairs, 1, 2);
     care = Set.copyOf(care);
+    cover = List.copyOf(cover);
     comfort = Set.copyOf(comfort);
   }
 
@@ -95,6 +100,7 @@ public record Preparation(
         water(policies, limits),
         policies.chose(Choice.ONE_PAIR_OF_GLOVES) ? 1 : 2,
         limits.care(),
+        List.of(),
         Set.of());
   }
 
@@ -131,6 +137,7 @@ public record Preparation(
         usual.water(),
         usual.glovePairs(),
         usual.care(),
+        setting.openSpots(),
         setting.comfort());
   }
 

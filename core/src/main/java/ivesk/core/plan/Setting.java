@@ -13,6 +13,7 @@ import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
@@ -66,6 +67,11 @@ public record Setting(
     return client
         .map(c -> c.facts().screening().limits())
         .orElseGet(() -> Limits.combine(List.of()));
+  }
+
+  /// Zones with open spots, on the region of the script; nothing where there is no client.
+  List<Zone> openSpots() {
+    return client.map(c -> c.facts().client().openSpots()).orElse(List.of());
   }
 
   /// Told by the client; nothing where there is none.

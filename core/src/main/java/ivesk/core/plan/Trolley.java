@@ -15,6 +15,7 @@ import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -231,6 +232,9 @@ public final class Trolley {
       notes.add(
           setting.care(Care.Kind.COVER_OPEN_SPOTS)
               ? "each open spot too"
+                  + (setting.openSpots().isEmpty()
+                      ? ""
+                      : ": " + Words.list(setting.openSpots().stream().map(Zone::label).toList()))
               : "nostrils, lips, eye corners");
     }
     lot.ifPresent(pack ->

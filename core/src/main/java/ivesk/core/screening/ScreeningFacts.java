@@ -190,6 +190,14 @@ public record ScreeningFacts(
     return darkerType() || pihEver() || skin.melasma();
   }
 
+  /// Zones with open spots, as seen or told.
+  public List<Zone> openSpots() {
+    return Optional.ofNullable(answers.get(Question.OPEN_SPOTS)).stream()
+        .flatMap(answer -> answer.zones().stream())
+        .sorted()
+        .toList();
+  }
+
   public boolean pihEver() {
     return is(Question.PIH_EVER, "yes") || skin.has(ivesk.core.skin.Condition.PIH);
   }

@@ -39,8 +39,15 @@ public record Seen(Answer answer, String words) {
             || !where(looks, LookFinding.OPEN_SPOTS, MANY_GRADE, region).isEmpty();
     return Optional.of(
         new Seen(
-            Answer.of(many ? "many" : "few"),
+            Answer.at(many ? "many" : "few", zones.toArray(Zone[]::new)),
             "look 1 shows open spots: " + Words.list(zones.stream().map(Zone::label).toList())));
+  }
+
+  /// What was answered, and where it was seen; nothing is added to what does not apply.
+  public Answer placing(Answer given) {
+    return !given.zones().isEmpty() || given.choice().equals("none")
+        ? given
+        : new Answer(given.choice(), given.on(), given.until(), answer.zones(), given.families());
   }
 
   /// Zones of a region that show something at least so much.

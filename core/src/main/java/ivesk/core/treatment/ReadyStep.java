@@ -7,6 +7,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import java.util.Arrays;
 import java.util.List;
 
@@ -125,10 +126,11 @@ public enum ReadyStep {
               : how;
       case PREP -> prep(ready);
       case BARRIER ->
-          onFace(plan.region())
-              ? how + (ready.respects(Comfort.CLOSED_IN) ? " Nose and mouth stay uncovered." : "")
-              : "Open spots, folds, and any spot that flared."
-                  + (ready.care().contains(Care.Kind.COVER_OPEN_SPOTS) ? " Each of them." : "");
+          (onFace(plan.region()) ? how : "Open spots, folds, and any spot that flared.")
+              + spots(ready)
+              + (onFace(plan.region()) && ready.respects(Comfort.CLOSED_IN)
+                  ? " Nose and mouth stay uncovered."
+                  : "");
       case EYES ->
           ready
               .eyes()
@@ -138,6 +140,13 @@ public enum ReadyStep {
           ready.care().contains(Care.Kind.VENTILATE) ? how + " Ventilate the room." : how;
       default -> how;
     };
+  }
+
+  private static String spots(Preparation ready) {
+    if (!ready.care().contains(Care.Kind.COVER_OPEN_SPOTS)) return "";
+    return ready.cover().isEmpty()
+        ? " Each open spot."
+        : " Open spots: " + Words.list(ready.cover().stream().map(Zone::label).toList()) + ".";
   }
 
   private static String lids(TreatmentPlan plan) {

@@ -8,10 +8,12 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Restriction.Care;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,7 +25,17 @@ class AftercareTest {
 
   private static Aftercare after(String code, DepthClass depth) {
     return Aftercare.of(
-        Library.get(code), depth, false, ENDED, false, true, Optional.empty(), Policies.defaults());
+        Library.get(code),
+        depth,
+        client(true),
+        ENDED,
+        false,
+        Optional.empty(),
+        Policies.defaults());
+  }
+
+  private static Aftercare.Client client(boolean pigmentProne) {
+    return new Aftercare.Client(false, pigmentProne, Set.of());
   }
 
   private static LocalDate free(Aftercare sheet, String what) {
@@ -98,9 +110,8 @@ class AftercareTest {
         Aftercare.of(
             Library.get("LAC-10"),
             DepthClass.SUPERFICIAL,
-            false,
+            client(false),
             ENDED,
-            false,
             false,
             Optional.empty(),
             sooner);
@@ -149,13 +160,50 @@ class AftercareTest {
         Aftercare.of(
             Library.get("MAN-20"),
             DepthClass.VERY_SUPERFICIAL,
-            false,
+            client(false),
             ENDED,
-            false,
             false,
             Optional.empty(),
             Policies.defaults());
     assertThat(lines(fair, DAY.plusDays(14))).doesNotContain("late marks");
+  }
+
+  /// Limits of the day that are told: domain 02 and 13.
+  @Test
+  void whatTheDayHadIsTold() {
+    Aftercare told =
+        Aftercare.of(
+            Library.get("MAN-20"),
+            DepthClass.VERY_SUPERFICIAL,
+            new Aftercare.Client(
+                false, false, Set.of(Care.Kind.TELL_TINGLING, Care.Kind.NO_SUN_14_DAYS)),
+            ENDED,
+            false,
+            Optional.empty(),
+            Policies.defaults());
+    assertThat(lines(told, DAY)).contains("tell us the same day", "no sun on it at all until");
+    assertThat(lines(after("MAN-20", DepthClass.VERY_SUPERFICIAL), DAY))
+        .doesNotContain("tell us the same day")
+        .doesNotContain("no sun on it at all");
+  }
+
+  /// After a first peel home acids rest for weeks, unless the practice has it otherwise.
+  @Test
+  void homeAcidsRestAfterAFirstPeel() {
+    Aftercare first =
+        Aftercare.of(
+            Library.get("MAN-20"),
+            DepthClass.VERY_SUPERFICIAL,
+            new Aftercare.Client(true, false, Set.of()),
+            ENDED,
+            false,
+            Optional.empty(),
+            Policies.defaults());
+    assertThat(free(first, "home acids")).isEqualTo(DAY.plusDays(28));
+    assertThat(free(first, "scrub")).isEqualTo(DAY.plusDays(7));
+    assertThat(first.rules())
+        .extracting(rule -> rule.what())
+        .noneMatch(w -> w.contains("scrub, acid"));
   }
 
   @Test
@@ -170,10 +218,9 @@ class AftercareTest {
         Aftercare.of(
             Library.get("TCA-10"),
             DepthClass.SUPERFICIAL,
-            false,
+            client(false),
             ENDED,
             true,
-            false,
             Optional.empty(),
             Policies.defaults());
     assertThat(lines(frosted, DAY.plusDays(2))).contains("sooner where it went white");
@@ -185,9 +232,8 @@ class AftercareTest {
     return Aftercare.of(
         Library.get(code),
         DepthClass.VERY_SUPERFICIAL,
-        false,
+        client(false),
         ENDED,
-        false,
         false,
         Optional.of(worn),
         Policies.defaults());

@@ -240,9 +240,8 @@ class PoliciesTest {
           Aftercare.of(
                   formula,
                   DepthClass.SUPERFICIAL,
-                  first,
+                  new Aftercare.Client(first, false, Set.of()),
                   LocalDateTime.of(T, LocalTime.NOON),
-                  false,
                   false,
                   Optional.empty(),
                   facts.client().policies())

@@ -16,8 +16,11 @@ import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.Catalogue;
 import ivesk.core.screening.Clients;
+import ivesk.core.screening.Question;
+import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Briefing;
 import ivesk.core.treatment.ReadyStep;
 import java.util.EnumSet;
@@ -190,6 +193,21 @@ class PreparationTest {
     TreatmentPlan usual =
         Planning.plan(Library.get("LAC-30"), Optional.empty(), facts(easy()), Wishes.NONE);
     assertThat(Trolley.nextRung(usual)).isEmpty();
+  }
+
+  /// Open spots go under barrier, each named where it was seen.
+  @Test
+  void openSpotsAreCoveredByName() {
+    Clients client = easy().answering(Question.OPEN_SPOTS, Answer.at("few", Zone.CHIN, Zone.NOSE));
+    Setting setting = client(client, Catalogue.SHIPPED, "");
+    TreatmentPlan plan =
+        Planning.plan(Library.get("GLY-20"), Optional.empty(), facts(client), Wishes.NONE);
+    TreatmentPlan ready = plan.readied(of(CALM, setting));
+    assertThat(ready.preparation().cover()).containsExactly(Zone.NOSE, Zone.CHIN);
+    assertThat(ReadyStep.BARRIER.how(ready)).contains("Open spots: nose and chin.");
+    Script script = setting.script(Region.FACE, Scripts.steps(CALM));
+    assertThat(Trolley.of(List.of(new Objections.Run(script, setting)), false))
+        .anyMatch(item -> item.note().contains("each open spot too: nose and chin"));
   }
 
   /// Thin skin: no solvent, so that the composed prep is a plain wipe.

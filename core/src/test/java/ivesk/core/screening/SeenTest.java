@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.PrepCalendar.Item;
+import ivesk.core.screening.Question.Answer;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
@@ -29,6 +30,15 @@ class SeenTest {
     Seen seen = Seen.of(looks(LookFinding.OPEN_SPOTS, grade), Region.FACE).get(Question.OPEN_SPOTS);
     assertThat(seen.answer().choice()).isEqualTo(choice);
     assertThat(seen.words()).isEqualTo("look 1 shows open spots: forehead");
+  }
+
+  /// Answered by somebody, it keeps the zones that were seen.
+  @Test
+  void anAnswerIsPlacedWhereItWasSeen() {
+    Seen seen = Seen.of(looks(LookFinding.OPEN_SPOTS, 1), Region.FACE).get(Question.OPEN_SPOTS);
+    assertThat(seen.placing(Answer.of("many")).zones()).containsExactly(Zone.FOREHEAD);
+    assertThat(seen.placing(Answer.of("none")).zones()).isEmpty();
+    assertThat(seen.placing(Answer.at("few", Zone.CHIN)).zones()).containsExactly(Zone.CHIN);
   }
 
   @Test

@@ -288,6 +288,7 @@ class IndependentCheckTest {
               usual.water(),
               2,
               Set.of(),
+              List.of(),
               Set.of());
       Peel peel = Peel.opened(Peel.of("GLY-20").readied(acid));
       assertThat(peel.refuses(-110, new StepDone(ReadyStep.CLEANSE, "")).orElseThrow())

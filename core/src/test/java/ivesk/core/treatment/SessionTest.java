@@ -504,6 +504,7 @@ class SessionTest {
                 Care.Kind.LENSES_OUT,
                 Care.Kind.VENTILATE,
                 Care.Kind.TALK_FIRST),
+            List.of(),
             Set.of());
     TreatmentPlan plan = Peel.of("GLY-20").plan().readied(ready);
     assertThat(ReadyStep.CLEANSE.label(plan)).isEqualTo("cleanse");
@@ -546,6 +547,7 @@ class SessionTest {
             Preparation.Water.COOL,
             2,
             Set.of(Care.Kind.TALK_FIRST),
+            List.of(),
             Set.of());
     assertThat(Briefing.of(Peel.of("GLY-20").plan().readied(bare)))
         .noneMatch(line -> line.contains("eyes"))

@@ -99,10 +99,13 @@ class AftercareController {
         Aftercare.of(
             formula,
             Outcome.depth(live.plan(), state),
-            client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(local.toLocalDate())),
+            new Aftercare.Client(
+                client.pastPeels().stream()
+                    .noneMatch(peel -> peel.on().isBefore(local.toLocalDate())),
+                client.pigmentProne(),
+                live.plan().preparation().care()),
             local,
             state.zones().values().stream().anyMatch(zone -> zone.whitening().frost()),
-            client.pigmentProne(),
             worn(live),
             practice.policies()),
         new NextView(

@@ -87,7 +87,10 @@ public class ScreeningService {
     Consult consult = consults.of(visit.id()).consult();
     Map<Question, Answer> given = new EnumMap<>(Question.class);
     answers.holding().forEach((question, answer) -> given.put(question, answer.answer()));
-    consult.seen().forEach((question, seen) -> given.putIfAbsent(question, seen.answer()));
+    consult
+        .seen()
+        .forEach((question, seen) ->
+            given.merge(question, seen.answer(), (said, _) -> seen.placing(said)));
     return new ScreeningFacts(
         client.dateOfBirth(),
         consult.profile(),

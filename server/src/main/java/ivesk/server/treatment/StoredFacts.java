@@ -205,7 +205,9 @@ final class StoredFacts {
   /// Before the practice's choices on handling stood in it, they were the usual ones.
   private static ObjectNode handledAsUsual(ObjectNode kept) {
     ObjectNode plan = (ObjectNode) kept.get("plan");
-    ((ObjectNode) plan.get("preparation")).putArray("comfort");
+    ObjectNode ready = (ObjectNode) plan.get("preparation");
+    ready.putArray("cover");
+    ready.putArray("comfort");
     ObjectNode handling = plan.putObject("handling");
     handling.put("jessnerGap", Handling.USUAL.jessnerGap().toString());
     handling.put("crystalsWiped", false);

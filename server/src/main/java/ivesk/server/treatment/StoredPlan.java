@@ -54,6 +54,7 @@ record StoredPlan(
       Preparation.Water water,
       int glovePairs,
       List<Care.Kind> care,
+      List<Zone> cover,
       List<Comfort> comfort) {
     static StoredPreparation of(Preparation ready) {
       return new StoredPreparation(
@@ -64,6 +65,7 @@ record StoredPlan(
           ready.water(),
           ready.glovePairs(),
           ready.care().stream().sorted().toList(),
+          ready.cover(),
           ready.comfort().stream().sorted().toList());
     }
 
@@ -76,6 +78,7 @@ record StoredPlan(
           water,
           glovePairs,
           new HashSet<>(care),
+          cover,
           new HashSet<>(comfort));
     }
   }

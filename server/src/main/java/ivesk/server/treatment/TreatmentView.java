@@ -45,6 +45,7 @@ import java.util.stream.Collectors;
 /// @param seq number of the newest event
 /// @param serverNow what the browser sets its clocks by
 /// @param gatePasses the answer to the prep lets the plan go on; empty before it
+/// @param cover zones with open spots, which go under barrier
 /// @param acidPrepSeconds how long an acid prep stays on; empty where it is none
 /// @param prepTouchedAt when it touched the skin
 /// @param addOnNotNow why the plan's add-on may not go on; empty when it may, or none is planned
@@ -66,6 +67,7 @@ record TreatmentView(
     List<String> briefing,
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
+    List<Zone> cover,
     Optional<Long> acidPrepSeconds,
     Optional<Instant> prepTouchedAt,
     Optional<GateA> gateA,
@@ -180,6 +182,7 @@ record TreatmentView(
         Briefing.of(live.plan()),
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
+        live.plan().preparation().cover(),
         live.plan().preparation().acidPrep().map(Duration::toSeconds),
         state.ready().prepTouchedAt(),
         state.ready().gateA(),

@@ -93,10 +93,9 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         Aftercare.of(
             plan.formula(),
             Outcome.depth(plan, state),
-            false,
+            new Aftercare.Client(false, true, Set.of()),
             LocalDateTime.ofInstant(state.lastEventAt(), ZoneOffset.UTC),
             false,
-            true,
             Optional.empty(),
             Policies.defaults());
     return Digest.of(
