@@ -6,16 +6,16 @@ import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
 import dayjs from "dayjs";
 import utc from "dayjs/plugin/utc";
-import { DEPTHS, EDGES, SEVERITIES } from "../api/enumWords";
-import type { Edge, Judged, PlanStation, Run } from "../api/types";
+import { DEPTHS, SEVERITIES } from "../api/enumWords";
+import type { Judged, PlanStation, Run } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { FaceMap } from "../parts/FaceMap";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan, ribbonOfSteps } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, decimal, plural } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
 import { todayQuery } from "../parts/today";
+import { EdgeOfPeel } from "./EdgeOfPeel";
 import { judgedQuery, planQuery } from "./queries";
 import { begin, changed } from "./script";
 import { RibbonHands } from "./RibbonHands";
@@ -423,58 +423,6 @@ function Figures({
       )}
       {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
     </>
-  );
-}
-
-/** How far the peel of a face goes below, and fades; chosen once, it is taken up next time. */
-function EdgeOfPeel({
-  station,
-  visitId,
-  locked,
-}: {
-  station: PlanStation;
-  visitId: string;
-  locked: boolean;
-}) {
-  const queries = useQueryClient();
-  const choose = useMutation({
-    mutationFn: async (edge: Edge) =>
-      body(
-        await api.PUT("/api/visits/{id}/edge", {
-          params: { path: { id: visitId } },
-          body: { edge },
-        }),
-      ),
-    onSuccess: (fresh) => queries.setQueryData(planQuery(visitId).queryKey, fresh),
-  });
-  const { edge } = station.plan;
-  if (edge === undefined) return null;
-  return (
-    <div className={cx("edge")}>
-      <FaceMap
-        zones={Object.fromEntries(station.plan.zones.map((zone) => [zone, { tint: 1 }]))}
-        crop="neck"
-        edge={edge}
-        label="Where the peel fades"
-      />
-      <fieldset>
-        <legend>Its edge</legend>
-        {station.edges.map((one) => (
-          <label key={one}>
-            <input
-              type="radio"
-              name="edge"
-              checked={one === edge}
-              disabled={locked || choose.isPending || station.edges.length === 1}
-              onChange={() => choose.mutate(one)}
-            />
-            {EDGES[one]}
-          </label>
-        ))}
-        <small className="soft">by light dabs, never a hard stop</small>
-        <ErrorNote error={choose.error} />
-      </fieldset>
-    </div>
   );
 }
 

@@ -8,6 +8,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body, useVisitChanged } from "../api/client";
 import type { Finding } from "../api/types";
+import { ClinicianSignIn, isGiven, NOBODY_AT_THE_SPOT } from "../parts/ClinicianSignIn";
 import { ErrorNote } from "../parts/ErrorNote";
 import { sessionQuery } from "../parts/session";
 import { screeningQuery } from "./queries";
@@ -25,14 +26,13 @@ export function LiftFinding({
   const queries = useQueryClient();
   const changed = useVisitChanged(visitId);
   const [text, setText] = useState("");
-  const [username, setUsername] = useState("");
-  const [password, setPassword] = useState("");
+  const [given, setGiven] = useState(NOBODY_AT_THE_SPOT);
   const session = useQuery(sessionQuery);
   const clearance = finding.verdict === "REFER";
   const needed = clearance || finding.firm;
   const isClinician = session.data?.account?.role === "SUPERVISOR";
   const atTheSpot = needed && !isClinician;
-  const clinician = atTheSpot ? { username, word: password } : undefined;
+  const clinician = atTheSpot ? given : undefined;
   const lift = useMutation({
     mutationFn: async () => {
       const params = { path: { id: visitId } };
@@ -90,22 +90,7 @@ export function LiftFinding({
                     ? "The supervising clinician clears it, with their own sign-in."
                     : "This limit is firm: the supervising clinician lifts it, with their own sign-in."}
                 </p>
-                <TextField
-                  autoFocus={clearance}
-                  required
-                  label="Clinician's sign-in name"
-                  autoComplete="off"
-                  value={username}
-                  onChange={(e) => setUsername(e.target.value)}
-                />
-                <TextField
-                  required
-                  type="password"
-                  label="Clinician's password or PIN"
-                  autoComplete="off"
-                  value={password}
-                  onChange={(e) => setPassword(e.target.value)}
-                />
+                <ClinicianSignIn given={given} onChange={setGiven} autoFocus={clearance} />
               </>
             )}
             {clearance && isClinician && (
@@ -122,9 +107,7 @@ export function LiftFinding({
             type="submit"
             variant="contained"
             disabled={
-              (!clearance && !text.trim()) ||
-              (atTheSpot && (!username.trim() || !password)) ||
-              lift.isPending
+              (!clearance && !text.trim()) || (atTheSpot && !isGiven(given)) || lift.isPending
             }
           >
             {clearance ? "Record clearance" : "Override"}

@@ -1,10 +1,10 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../../api/client";
 import type { Treatment } from "../../api/types";
+import { ClinicianSignIn, isGiven, NOBODY_AT_THE_SPOT } from "../../parts/ClinicianSignIn";
 import { ErrorNote } from "../../parts/ErrorNote";
 import { sessionQuery } from "../../parts/session";
 import { treatmentQuery } from "../useTreatment";
@@ -22,14 +22,13 @@ export function ClinicianPresent({
 }) {
   const queries = useQueryClient();
   const own = useQuery(sessionQuery).data?.account?.role === "SUPERVISOR";
-  const [username, setUsername] = useState("");
-  const [word, setWord] = useState("");
+  const [given, setGiven] = useState(NOBODY_AT_THE_SPOT);
   const present = useMutation({
     mutationFn: async () =>
       body(
         await api.POST("/api/treatments/{id}/clinician", {
           params: { path: { id: treatment.id } },
-          body: { id: crypto.randomUUID(), clinician: own ? undefined : { username, word } },
+          body: { id: crypto.randomUUID(), clinician: own ? undefined : given },
         }),
       ),
     onSuccess: (fresh) => {
@@ -52,22 +51,7 @@ export function ClinicianPresent({
       </p>
       {!own && (
         <div className="row wrap">
-          <TextField
-            autoFocus
-            required
-            label="Clinician's sign-in name"
-            autoComplete="off"
-            value={username}
-            onChange={(e) => setUsername(e.target.value)}
-          />
-          <TextField
-            required
-            type="password"
-            label="Clinician's password or PIN"
-            autoComplete="off"
-            value={word}
-            onChange={(e) => setWord(e.target.value)}
-          />
+          <ClinicianSignIn given={given} onChange={setGiven} autoFocus />
         </div>
       )}
       <ErrorNote error={present.error} />
@@ -76,7 +60,7 @@ export function ClinicianPresent({
           type="submit"
           variant="contained"
           autoFocus={own}
-          disabled={present.isPending || (!own && (!username.trim() || !word))}
+          disabled={present.isPending || (!own && !isGiven(given))}
         >
           Present, next
         </Button>

@@ -132,6 +132,14 @@ class GateTest {
     Answer forged = say("{\"type\":\"PlanChanged\",\"choice\":\"LOWER_RUNG\",\"plan\":{}}");
     assertThat(forged.status()).as("a plan is never sent").isBetween(400, 422);
 
+    JsonNode mistaken = change("LOWER_RUNG", "GLY-20").body();
+    JsonNode back =
+        say("{\"type\":\"TakenBack\",\"event\":\"%s\"}"
+                .formatted(mistaken.at("/undo/event").asString()))
+            .body();
+    assertThat(back.at("/plan/formulaCode").asString()).isEqualTo("GLY-35");
+    assertThat(practice.get(visit).body().get("formula").asString()).isEqualTo("GLY-35");
+
     JsonNode changed = change("LOWER_RUNG", "GLY-20").body();
     assertThat(changed.at("/plan/formulaCode").asString()).isEqualTo("GLY-20");
     assertThat(changed.at("/plan/edge").asString()).isEqualTo("HIGH_ON_THE_NECK");

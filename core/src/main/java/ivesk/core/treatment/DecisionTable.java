@@ -384,7 +384,7 @@ public final class DecisionTable {
     boolean more =
         look.layersPlanned() < look.state().ready().layersAtMost()
             && anotherLayer(look)
-            && (!look.plan().handling().moreInTheClock() || look.fallsEarly());
+            && (!look.plan().handling().moreInTheClock() || look.mayTakeMore());
     return finish(
             look,
             Words.count(done, "planned layer")

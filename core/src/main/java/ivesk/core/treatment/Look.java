@@ -6,6 +6,7 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
+import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;
@@ -158,10 +159,14 @@ record Look(
         || numbed() && state.acid().lastLookAt().filter(at -> !at.isBefore(covered)).isPresent();
   }
 
-  /// What was told last is lower than the highest before it, and the skin is no more than pink.
-  boolean fallsEarly() {
+  /// More of a timed acid within its clock: its feel falls early, the skin is no more than pink,
+  /// and neither client nor prep asks for care.
+  boolean mayTakeMore() {
     int last = told.map(Told::value).orElse(Integer.MAX_VALUE);
-    return redCalm() && state.underAcid().stream().anyMatch(answer -> answer.value() > last);
+    return !careful()
+        && state.ready().gateA().filter(GateA.SHORTEN::equals).isEmpty()
+        && redCalm()
+        && state.underAcid().stream().anyMatch(answer -> answer.value() > last);
   }
 
   boolean redCalm() {

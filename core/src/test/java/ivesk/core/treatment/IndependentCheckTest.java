@@ -304,6 +304,31 @@ class IndependentCheckTest {
       assertThat(Peel.opened(Peel.of("GLY-20")).refuses(-107, new AcidPrepStarted())).isPresent();
     }
 
+    /// Domain 11: once inside the clock, when the feel of a timed AHA falls early; not on a first
+    /// visit, and not after a shortening.
+    @Test
+    void moreAcidInTheSameClock() {
+      assertThat(falling(Peel.of("LAC-30").more()).other()).isEqualTo(Action.MORE_LAYERS);
+      assertThat(falling(Peel.of("LAC-30").more()).reason()).contains("The feel falls early.");
+      assertThat(falling(Peel.of("LAC-30").more().firstVisit()).other()).isEqualTo(Action.NONE);
+      assertThat(falling(Peel.of("LAC-30")).other()).isEqualTo(Action.NONE);
+      Peel rising = Peel.of("LAC-30").more().onSkin().feels(40, 2).feels(70, 3);
+      assertThat(rising.advice(72).other()).isEqualTo(Action.NONE);
+      Peel shortened =
+          prepped(Peel.of("LAC-30").more(), 4)
+              .say(-45, new GateADecided(GateA.SHORTEN, ""))
+              .say(-10, new TimerArmed())
+              .layer(0)
+              .covered(25)
+              .feels(40, 3)
+              .feels(70, 1);
+      assertThat(shortened.advice(72).other()).isEqualTo(Action.NONE);
+    }
+
+    private static Advice falling(Peel.Plan plan) {
+      return plan.onSkin().feels(40, 3).feels(70, 1).advice(72);
+    }
+
     @Test
     void aShorteningUnderAMinuteShutsTheFormula() {
       Peel peel = prepped(Peel.of("PYR-40").contact(60), 4);

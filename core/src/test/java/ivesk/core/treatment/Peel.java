@@ -71,6 +71,7 @@ final class Peel {
     private Optional<AddOn> addOn = Optional.empty();
     private TakeOff takeOff = TakeOff.BY_FORMULA;
     private Preparation preparation = Preparation.USUAL;
+    private Handling handling = Handling.USUAL;
 
     Plan(Formula formula) {
       this.formula = formula;
@@ -113,6 +114,13 @@ final class Peel {
       return this;
     }
 
+    /// The practice takes more of it within its clock.
+    Plan more() {
+      most = layers + 1;
+      handling = new Handling(handling.jessnerGap(), false, true, false, false);
+      return this;
+    }
+
     Plan readied(Preparation value) {
       preparation = value;
       return this;
@@ -145,7 +153,7 @@ final class Peel {
           nextRung,
           1,
           preparation,
-          Handling.USUAL,
+          handling,
           Optional.empty(),
           takeOff,
           DepthClass.VERY_SUPERFICIAL,

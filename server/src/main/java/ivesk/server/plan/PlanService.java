@@ -328,6 +328,17 @@ public class PlanService {
     audit.note(who, "gate A: " + code + " instead of " + before.formula().code(), visitId);
   }
 
+  /// A change at gate A was taken back: the visit's choice follows the plan that holds.
+  @Transactional
+  public void follow(UUID visitId, TreatmentPlan holds, String who) {
+    boolean other =
+        store
+            .of(visitId)
+            .filter(chosen -> !chosen.formulaCode().equals(holds.formula().code()))
+            .isPresent();
+    if (other) changeAtGate(visitId, holds, holds.formula().code(), who);
+  }
+
   private Chosen changed(UUID visitId, TreatmentPlan before, String code) {
     SelectionFacts facts = openToday(visitId);
     requireOpen(Selection.choose(facts), code);

@@ -8,6 +8,7 @@ import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -146,7 +147,9 @@ class TreatmentController {
             .by()
             .filter(other -> signIns.wasHere(other, at, request, response))
             .orElse(who.getName());
-    return view(treatments.append(id, event.id(), at, event.fact(), by), since.orElse(0));
+    Treatments.Live live = treatments.append(id, event.id(), at, event.fact(), by);
+    if (event.fact() instanceof TakenBack) plans.follow(live.visitId(), live.plan(), by);
+    return view(live, since.orElse(0));
   }
 
   /// The supervising clinician says, by their own sign-in or at the spot, that they are in the
