@@ -218,9 +218,12 @@ function whole(before: Treatment | undefined, fresh: Treatment): Treatment {
   return { ...fresh, eventsFrom: 0, events: [...earlier, ...fresh.events] };
 }
 
-/** How long to wait before a server that has failed so often is asked again, milliseconds. */
+/**
+ * How long to wait before a server that has failed so often is asked again, milliseconds: acid is
+ * on, so that it is never long.
+ */
 function backOff(failures: number): number {
-  return Math.min(1500 * 2 ** failures, 12_000);
+  return Math.min(1500 * 2 ** failures, 4_000);
 }
 
 /** Server time as each answer tells it. */
