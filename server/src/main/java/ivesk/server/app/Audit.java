@@ -21,6 +21,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
@@ -38,12 +39,18 @@ public class Audit {
   private static final String BEGINNING = "0".repeat(64);
 
   private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
   private final ObjectProvider<Owners> owners;
   private final Clock clock;
   private final Map<String, Instant> noted = new AtHand<>(REMEMBERED);
 
-  Audit(JdbcClient jdbc, ObjectProvider<Owners> owners, Clock clock) {
+  Audit(
+      JdbcClient jdbc,
+      TransactionTemplate transaction,
+      ObjectProvider<Owners> owners,
+      Clock clock) {
     this.jdbc = jdbc;
+    this.transaction = transaction;
     this.owners = owners;
     this.clock = clock;
   }
@@ -59,9 +66,15 @@ public class Audit {
     note(who, what, subject, "");
   }
 
+  /// The entry and all that it is about are there at once: what is sealed is whole.
+  ///
   /// @param subject ids of what it is about
   /// @param details what was said of it
   public void note(String who, String what, Object subject, String details) {
+    transaction.executeWithoutResult(_ -> write(who, what, subject, details));
+  }
+
+  private void write(String who, String what, Object subject, String details) {
     long id =
         jdbc.sql(
                 "SELECT id FROM FINAL TABLE (INSERT INTO audit_entry (at, who, what, details,"
@@ -148,8 +161,7 @@ public class Audit {
   }
 
   /// Seals what was written since: each hash holds the one before it, so that none can be changed
-  /// or taken out unseen. An entry is sealed a second after it was written, when nothing older can
-  /// still be on its way.
+  /// or taken out unseen. An entry is sealed once it is committed, with all that it is about.
   @Scheduled(fixedDelay = 1000, initialDelay = 1000)
   public synchronized void seal() {
     record Last(long no, String hash) {}

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import ivesk.server.Practice;
+import ivesk.server.app.Audit;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -22,6 +23,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -48,7 +52,7 @@ class DataTest {
   void make(@TempDir Path folder) throws IOException {
     made = folder.resolve("made");
     try (ConfigurableApplicationContext running = Practice.start("demo", made)) {
-      running.getBean(ivesk.server.app.Audit.class).seal();
+      running.getBean(Audit.class).seal();
       running.getBean(Watermark.class).write();
       rows = running.getBean(BackupService.class).backUp("test").allRows();
       events = events(running);
@@ -139,7 +143,7 @@ class DataTest {
     Files.delete(data.seal());
     try (ConfigurableApplicationContext running =
         Practice.start("start", folder, "--ivesk.read-through-mb=0")) {
-      running.getBean(ivesk.server.app.Audit.class).note("test", "write", "practice");
+      running.getBean(Audit.class).note("test", "write", "practice");
     }
     assertThat(data.seal()).as("no sum of a large file").doesNotExist();
   }
@@ -260,6 +264,29 @@ class DataTest {
     }
     assertThatThrownBy(() -> run(data, "verify"))
         .hasMessageContaining("the audit trail is broken at entry 5");
+  }
+
+  /// An entry is sealed with all that it is about, whenever the sealing comes: here between the
+  /// two.
+  @Test
+  void anEntryIsSealedWhole(@TempDir Path folder) throws Exception {
+    DataFolder data = copy(folder);
+    AtomicBoolean asked = new AtomicBoolean();
+    try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
+      Audit audit = running.getBean(Audit.class);
+      // Whom it belongs to is looked up after the entry was written and before that is.
+      Audit.Owners between =
+          id -> {
+            asked.set(true);
+            CompletableFuture.runAsync(audit::seal).join();
+            return List.of(new UUID(1, 2));
+          };
+      running.getBeanFactory().registerSingleton("between", between);
+      audit.note("rolf", "read treatment", new UUID(3, 4));
+      audit.seal();
+    }
+    assertThat(asked).isTrue();
+    assertThat(run(data, "verify")).contains("the chain is whole");
   }
 
   @Test
