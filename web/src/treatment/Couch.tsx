@@ -40,10 +40,12 @@ export function CouchTop({
         {visit.comfort && ` · ${visit.comfort}`}
       </span>
       {visit.limits.length > 0 && (
-        <span className={cx("limits")}>
+        <span className={cx("limits")} title={visit.limits.join(" · ")}>
           <VerdictMark verdict="ADAPT" size={18} />
-          {visit.limits.slice(0, 2).join(" · ")}
-          {visit.limits.length > 2 && ` + ${visit.limits.length - 2}`}
+          <span>
+            {visit.limits.slice(0, 2).join(" · ")}
+            {visit.limits.length > 2 && ` + ${visit.limits.length - 2}`}
+          </span>
         </span>
       )}
       <span>

@@ -304,26 +304,27 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   );
   return (
     <>
-      <ul className={cx("in-one-go")} aria-label="Done in one go">
-        {steps.map((one) => (
-          <li key={one.id}>
-            <button
-              type="button"
-              className={cx(one.doneAt ? "done" : "")}
-              disabled={one.doneAt !== undefined}
-              onClick={() => live.say(doneFact(one))}
-            >
-              <i aria-hidden="true" />
-              <span>
-                <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
-                {one.id !== "BRIEFING" && <span className={cx("how")}>{one.how}</span>}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-
-      {step.together === "GUARDED" && <Covered treatment={treatment} />}
+      <div className={cx("with-map")}>
+        <ul className={cx("in-one-go")} aria-label="Done in one go">
+          {steps.map((one) => (
+            <li key={one.id}>
+              <button
+                type="button"
+                className={cx(one.doneAt ? "done" : "")}
+                disabled={one.doneAt !== undefined}
+                onClick={() => live.say(doneFact(one))}
+              >
+                <i aria-hidden="true" />
+                <span>
+                  <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
+                  {one.id !== "BRIEFING" && <span className={cx("how")}>{one.how}</span>}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {step.together === "GUARDED" && <Covered treatment={treatment} />}
+      </div>
       {step.together === "AT_THE_DOOR" && (
         <p className="soft">
           {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
@@ -351,7 +352,7 @@ function Covered({ treatment }: { treatment: Treatment }) {
     return null;
   }
   return (
-    <div className={cx("gate-face")}>
+    <div className={cx("covered")}>
       <FaceMap
         zones={zones}
         figure={figureOf(treatment.plan.zones[0])}
