@@ -223,7 +223,7 @@ function whole(before: Treatment | undefined, fresh: Treatment): Treatment {
  * on, so that it is never long.
  */
 function backOff(failures: number): number {
-  return Math.min(1500 * 2 ** failures, 4_000);
+  return Math.min(1500 * 2 ** failures, 6_000);
 }
 
 /** Server time as each answer tells it. */

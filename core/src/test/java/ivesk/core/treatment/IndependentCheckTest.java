@@ -304,6 +304,29 @@ class IndependentCheckTest {
       assertThat(Peel.opened(Peel.of("GLY-20")).refuses(-107, new AcidPrepStarted())).isPresent();
     }
 
+    /// Domain 11: up to five TCA coats with the clinician present; three go without.
+    @Test
+    void moreThanThreeCoatsWantTheClinician() {
+      TreatmentPlan four = Peel.of("TCA-10").layers(3, 4).plan();
+      assertThat(ReadyStep.of(four)).contains(ReadyStep.CLINICIAN);
+      assertThat(ReadyStep.of(Peel.of("TCA-10").layers(3, 3).plan()))
+          .doesNotContain(ReadyStep.CLINICIAN);
+      assertThat(ReadyStep.of(Peel.of("JES-RF").layers(3, 4).plan()))
+          .doesNotContain(ReadyStep.CLINICIAN);
+      Peel peel = Peel.opened(Peel.of("TCA-10").layers(3, 4));
+      for (ReadyStep step : ReadyStep.of(four)) {
+        if (!step.answered() && step != ReadyStep.CLINICIAN) {
+          peel.say(-100, new StepDone(step, ""));
+        }
+      }
+      peel.say(-60, new RednessSeen(Peel.all(0))).feels(-50, 1);
+      peel.say(-49, new GateADecided(GateA.KEEP, ""));
+      assertThat(peel.refuses(-10, new TimerArmed()))
+          .contains("no timer, no acid: clinician present is open");
+      peel.say(-20, new StepDone(ReadyStep.CLINICIAN, ""));
+      assertThat(peel.refuses(-10, new TimerArmed())).isEmpty();
+    }
+
     /// Domain 11: once inside the clock, when the feel of a timed AHA falls early; not on a first
     /// visit, and not after a shortening.
     @Test
