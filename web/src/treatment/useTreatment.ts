@@ -66,6 +66,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   useEffect(() => {
     if (account) who.current = account.username;
   }, [account]);
+  const saidBy = useRef(new Map<string, number>());
   const sending = useRef(false);
   const heard = useRef(0);
 
@@ -88,6 +89,13 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     [id, queries],
   );
 
+  // What was said in one go stays in its order: each is sent by the clock that it was said by, also
+  // when the first answer has told another time.
+  const offsetWhenSaid = useCallback(
+    ({ id }: NewEvent) => saidBy.current.get(id) ?? serverOffset.current,
+    [],
+  );
+
   const send = useCallback(async () => {
     if (sending.current) return true;
     sending.current = true;
@@ -102,10 +110,11 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         const fresh = body(
           await api.POST("/api/treatments/{id}/events", {
             params: { path: { id }, query: { since: known()?.seq ?? 0 } },
-            body: { ...next, sentAt: new Date(steadyNow() + serverOffset.current).toISOString() },
+            body: { ...next, sentAt: new Date(steadyNow() + offsetWhenSaid(next)).toISOString() },
           }),
         );
         queue.remove(next.id);
+        saidBy.current.delete(next.id);
         await queries.cancelQueries({ queryKey: ["treatment", id] });
         const before = known();
         queries.setQueryData(treatmentQuery(id).queryKey, whole(before, fresh));
@@ -137,7 +146,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
       refetchType: moved ? "active" : "none",
     });
     return true;
-  }, [catchUp, id, known, queries, queue, visitId]);
+  }, [catchUp, id, known, offsetWhenSaid, queries, queue, visitId]);
 
   useEffect(() => {
     let failures = 0;
@@ -191,7 +200,10 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     (...facts: Fact[]) => {
       setRefused(null);
       const now = steadyNow() + offset;
-      facts.forEach((fact, i) => queue.add(fact, new Date(now + i), who.current));
+      facts.forEach((fact, i) => {
+        const { id } = queue.add(fact, new Date(now + i), who.current);
+        saidBy.current.set(id, offset);
+      });
       setUnsent(queue.all());
       void send();
     },
