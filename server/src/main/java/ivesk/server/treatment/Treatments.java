@@ -318,6 +318,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         live.state().phase().closed()
             ? Treatment.refuse(live.plan(), live.state(), fact, when)
             : Treatment.refuse(live.plan(), before, fact, when)
+                // Steps ticked in one go lie a millisecond apart, and a corrected clock turns them.
+                .flatMap(why ->
+                    late && fact instanceof TreatmentEvent.StepDone
+                        ? Treatment.refuse(live.plan(), live.state(), fact, now)
+                        : Optional.of(why))
                 .or(() ->
                     fact instanceof TreatmentEvent.Corrected correction
                         ? Correction.refuse(live.events(), correction)
