@@ -271,7 +271,7 @@ function Stopped({ visit }: { visit: Visit }) {
 
 type Step = Treatment["steps"][number];
 
-export interface StepNowProps {
+interface StepNowProps {
   visit: Visit;
   treatment: Treatment;
   step: Step;

@@ -335,8 +335,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
     store.append(id, live.events().size() + 1, event, now);
     List<TreatmentEvent> events = inOrder(live.events(), event);
-    TreatmentPlan plan = Treatment.plan(events);
-    boolean changed = !plan.equals(live.plan());
+    // Only these change the plan; any other event costs no look at those before it.
+    boolean mayChange =
+        fact instanceof TreatmentEvent.PlanChanged || fact instanceof TreatmentEvent.TakenBack;
+    TreatmentPlan plan = mayChange ? Treatment.plan(events) : live.plan();
+    boolean changed = mayChange && !plan.equals(live.plan());
     TreatmentState state =
         late || changed || fact instanceof TreatmentEvent.Corrected
             ? TreatmentState.replay(plan, events)
