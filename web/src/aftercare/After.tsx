@@ -8,11 +8,11 @@ import TextField from "@mui/material/TextField";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
-import { AFTER_PRODUCTS } from "../api/enumWords";
 import type { After as AfterState, Fact, Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { StagesDone } from "../parts/StagesDone";
 import { Strip } from "../parts/Strip";
-import { day, firstName, hour, minutes, secondsOf } from "../parts/words";
+import { capital, day, firstName, hour, minutes, secondsOf } from "../parts/words";
 import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
@@ -70,11 +70,12 @@ export default function After({ visit }: StationProps) {
 }
 
 function OnTheSkin({ treatment }: { treatment: Treatment }) {
-  const put = treatment.events.flatMap(({ at, fact, takenBack }) =>
-    !takenBack && fact?.type === "ProductApplied" ? [{ at, product: fact.product }] : [],
+  const put = [...treatment.stage.before.flatMap(({ care }) => care), ...treatment.care].filter(
+    ({ doneAt }) => doneAt !== undefined,
   );
   return (
     <>
+      <StagesDone treatment={treatment} />
       <Strip title="On the skin now" code="in order" />
       {treatment.addOnAt && !treatment.addOnOffAt && (
         <div className={cx("line", "slim")}>
@@ -85,10 +86,10 @@ function OnTheSkin({ treatment }: { treatment: Treatment }) {
         </div>
       )}
       {put.length === 0 && <p className={cx("reply", "soft")}>No product was recorded.</p>}
-      {put.map(({ at, product }) => (
-        <div key={at} className={cx("line", "slim")}>
-          <span>{AFTER_PRODUCTS[product]}</span>
-          <span className="value mono">{hour(at)}</span>
+      {put.map(({ id, label, doneAt }) => (
+        <div key={`${id} ${doneAt}`} className={cx("line", "slim")}>
+          <span>{capital(label)}</span>
+          <span className="value mono">{hour(doneAt!)}</span>
         </div>
       ))}
     </>

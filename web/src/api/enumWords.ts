@@ -334,6 +334,12 @@ export const RESPONSES = {
   NUMBED: "numbed",
 } as const;
 
+export const CLIENT_CUES = {
+  COLD_NOW: "cold now",
+  TWO_MINUTES_LEFT: "two minutes left",
+  COMES_OFF: "it comes off now",
+} as const;
+
 export const ENDING_STEPS = {
   SAY_STING: "Say it first: a short sting is normal",
   BLOT: "Blot the excess",
@@ -358,13 +364,6 @@ export const ENDING_STEPS = {
   LEAVE_AS_IT_IS: "Leave it as it is; loose crystals may be dusted off",
   COLD_COMPRESSES: "Cold wet compresses, changed often; no ice on skin",
   SAY_IT_UNDOES_NOTHING: "They dilute what is left and undo nothing: say so",
-} as const;
-
-export const AFTER_PRODUCTS = {
-  CALMING_SERUM: "Calming serum, pressed in",
-  BLAND_CREAM: "Bland cream",
-  EYE_AND_LIP_CARE: "Eye and lip care",
-  MINERAL_SUNSCREEN: "Mineral sunscreen 50",
 } as const;
 
 export const STEP_KINDS = {

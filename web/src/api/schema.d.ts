@@ -404,6 +404,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handset"];
+        put?: never;
+        post: operations["enter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handset/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handset/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -1364,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/treatments/{id}/handset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/treatments/{id}/stream": {
         parameters: {
             query?: never;
@@ -1420,6 +1484,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["after"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/aftercare/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["answers"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1926,12 +2006,12 @@ export interface components {
         };
         Advice: {
             /** @enum {string} */
-            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
+            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
             /** @enum {string} */
             kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
             line: string;
             /** @enum {string} */
-            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON";
+            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
             passable: boolean;
             reason: string;
             /** @enum {string} */
@@ -2016,6 +2096,10 @@ export interface components {
             /** Format: double */
             weakPercent: number;
         };
+        Amount: {
+            /** Format: double */
+            mmol: number;
+        };
         AnswerChange: {
             choice?: string;
             families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
@@ -2083,6 +2167,36 @@ export interface components {
             thenFalling: boolean;
             /** Format: duration */
             window?: string;
+        };
+        BarrierWipedOff: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "BarrierWipedOff";
+        };
+        Base: {
+            all: components["schemas"]["Amount"];
+            one: components["schemas"]["Amount"];
+            /** @enum {string} */
+            unit: "PUMP" | "DROP" | "PAD" | "AMPOULE" | "SCOOP" | "ML" | "GRAM";
+        };
+        BaseLaidOut: {
+            /** Format: double */
+            mmol: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "BaseLaidOut";
+        };
+        BaseOutrunPassed: {
+            reason: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "BaseOutrunPassed";
         };
         Beginning: {
             code: string;
@@ -2182,6 +2296,14 @@ export interface components {
         Cancelled: {
             why: string;
         };
+        CareDone: {
+            step: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "CareDone";
+        };
         CareProductKept: {
             label: components["schemas"]["ProductLabel"];
             /** Format: int32 */
@@ -2199,12 +2321,50 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        CareStarted: {
+            step: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "CareStarted";
+        };
+        CareStep: {
+            /** @enum {string} */
+            act?: "LOOK_1" | "LOOK_2" | "PHOTOS" | "PLAIN_WIPE" | "DRY" | "EYE_PADS" | "TRIMMED_EYE_PADS" | "EYE_SHIELDS" | "BLOT" | "LIFT_GEL" | "WIPE_PASTE" | "COOL_RINSE" | "DAMP_PADS" | "COMPRESS_LIFT" | "COLD_COMPRESSES" | "LEFT_AS_IT_IS" | "ASK_TO_REST" | "FAN" | "EXTRACTION" | "LANCET_EXTRACTION" | "HIGH_FREQUENCY" | "STEAM" | "HOT_TOWEL" | "WARM_WATER" | "EXERCISE" | "SCRUB" | "BRUSH" | "SHAVE" | "BLADE" | "MASSAGE" | "LEAVING_CHECK";
+            alcoholWet: boolean;
+            doneSign: string;
+            gateC: boolean;
+            id: string;
+            /** @enum {string} */
+            kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
+            minds: string[];
+            mix?: components["schemas"]["MaskMix"];
+            name?: string;
+            /** @enum {string} */
+            role?: "MAKE_UP_REMOVER" | "CLEANSER" | "ACID_WASH" | "SOLVENT_WIPE" | "ACID_PREP" | "BARRIER" | "NEUTRALISER" | "COMPRESS" | "TONER" | "SERUM" | "MASK" | "MOISTURISER" | "EYE_CARE" | "LIP_CARE" | "SUNSCREEN" | "FINISHER" | "HOME_CARE";
+            said: string;
+            timing: components["schemas"]["Timing"];
+            units?: components["schemas"]["Units"];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         CareView: {
             /** Format: date-time */
-            appliedAt?: string;
+            doneAt?: string;
+            extracts: boolean;
+            how: string;
+            id: string;
             /** @enum {string} */
-            id: "CALMING_SERUM" | "BLAND_CREAM" | "EYE_AND_LIP_CARE" | "MINERAL_SUNSCREEN";
+            kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
             label: string;
+            minds: string[];
+            notNow?: string;
+            said: string;
+            /** Format: int64 */
+            seconds?: number;
+            /** Format: date-time */
+            startedAt?: string;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         CatalogueView: {
             columns: components["schemas"]["ColumnView"][];
@@ -2273,6 +2433,12 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ClientCue: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            said: "COLD_NOW" | "TWO_MINUTES_LEFT" | "COMES_OFF";
+        };
         ClinicianOpening: {
             /** Format: date-time */
             at: string;
@@ -2296,6 +2462,9 @@ export interface components {
             /** Format: date */
             day: string;
             why: string;
+        };
+        Code: {
+            code: string;
         };
         ColourReading: {
             /** Format: date-time */
@@ -2344,6 +2513,14 @@ export interface components {
             id: "COMEDONES" | "INFLAMED_SPOTS" | "SCARS_SHALLOW" | "SCARS_BOXCAR" | "SCARS_ICEPICK" | "PIH" | "MELASMA" | "MELASMA_EPIDERMAL" | "MELASMA_MIXED" | "MELASMA_DERMAL" | "SUN_DAMAGE" | "FINE_LINES" | "DULLNESS" | "ROUGHNESS" | "PORES" | "ROSACEA_PAPULES" | "ROSACEA_FLUSHING" | "DRYNESS" | "KERATOSIS_PILARIS" | "WRINKLES_DEEP";
             kind: string;
             label: string;
+        };
+        Conflict: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "BOTH_ENDED" | "BOTH_ANSWERED";
+            one: components["schemas"]["Said"];
+            other: components["schemas"]["Said"];
         };
         Consent: {
             /** @enum {string} */
@@ -2521,6 +2698,20 @@ export interface components {
             /** Format: double */
             targetPercent: number;
         };
+        DoneStageView: {
+            care: components["schemas"]["CareView"][];
+            code: string;
+            /** Format: int64 */
+            contactSeconds: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: int32 */
+            number: number;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            /** Format: int64 */
+            restSeconds?: number;
+        };
         DoseAnswer: {
             /** Format: double */
             mgPerCm2: number;
@@ -2563,6 +2754,28 @@ export interface components {
         EdgeChosen: {
             /** @enum {string} */
             edge: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
+        };
+        EdgeSeen: {
+            reached: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "EdgeSeen";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        EndedZoneView: {
+            /** Format: date-time */
+            endedAt: string;
+            /** Format: date-time */
+            offAt?: string;
+            /** Format: date-time */
+            restAt?: string;
+            /** Format: int32 */
+            told?: number;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
         EndingStarted: {
             /** @enum {string} */
@@ -2614,7 +2827,20 @@ export interface components {
             takenBack: boolean;
             who: string;
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["ProductApplied"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        Extracted: {
+            /** Format: int32 */
+            lancets: number;
+            points: {
+                [key: string]: number;
+            };
+            step: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "Extracted";
+        };
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["StageOpened"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["LayerMeasured"] | components["schemas"]["SpotPassed"] | components["schemas"]["BaseLaidOut"] | components["schemas"]["BaseOutrunPassed"] | components["schemas"]["ZoneTakenOff"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["ZoneAnswered"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["CareStarted"] | components["schemas"]["CareDone"] | components["schemas"]["Extracted"] | components["schemas"]["BarrierWipedOff"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["EdgeSeen"] | components["schemas"]["IncidentReported"] | components["schemas"]["HandedOver"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         Factor: {
             key: string;
             qr: string;
@@ -2676,6 +2902,16 @@ export interface components {
             /** Format: int64 */
             line: number;
             words: string;
+        };
+        Felt: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            median: number;
+            /** Format: int32 */
+            minute: number;
         };
         FindingView: {
             clearedBy: string;
@@ -2781,13 +3017,31 @@ export interface components {
             id: "I" | "II" | "III" | "IV";
             label: string;
         };
+        HandedOver: {
+            from: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "HandedOver";
+        };
         Handling: {
             crystalsWiped: boolean;
+            handset: boolean;
             /** Format: duration */
             jessnerGap: string;
             lids: boolean;
             moreInTheClock: boolean;
             workedIn: boolean;
+        };
+        HandsetView: {
+            cues: components["schemas"]["ClientCue"][];
+            firstName: string;
+            /** Format: date-time */
+            serverNow: string;
+            /** Format: int32 */
+            told?: number;
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         HealthView: {
             backupFolder: string;
@@ -2830,6 +3084,17 @@ export interface components {
             value: number;
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        IncidentReported: {
+            done: string;
+            seen: string;
+            told: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "IncidentReported";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         Instead: {
             lowerRung?: string;
@@ -2932,6 +3197,15 @@ export interface components {
              * @enum {string}
              */
             type: "LayerCovered";
+        };
+        LayerMeasured: {
+            /** Format: double */
+            ml: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "LayerMeasured";
         };
         LayerStarted: {
             nextRung: boolean;
@@ -3066,6 +3340,18 @@ export interface components {
             /** @enum {string} */
             gate: "A" | "B" | "C";
         };
+        MaskMix: {
+            /** Format: duration */
+            lift: string;
+            /** Format: double */
+            powder: number;
+            /** Format: duration */
+            sets: string;
+            /** Format: double */
+            water: number;
+            /** Format: double */
+            waterC: number;
+        };
         Measure: {
             /** Format: double */
             finalMl: number;
@@ -3106,6 +3392,11 @@ export interface components {
             otherPercent: number;
             /** Format: double */
             printedPercent: number;
+        };
+        MoreBase: {
+            /** Format: double */
+            mmol: number;
+            words: string;
         };
         Move: {
             /** Format: date-time */
@@ -3260,6 +3551,21 @@ export interface components {
             swap?: components["schemas"]["Swapping"];
             words: string;
         };
+        OnSkinView: {
+            /** Format: double */
+            acidMmol: number;
+            /** Format: double */
+            baseMmol?: number;
+            measured: boolean;
+            /** Format: double */
+            mgPerCm2: number;
+            more: components["schemas"]["MoreBase"][];
+            /** Format: double */
+            nextMmol: number;
+            outruns: boolean;
+            /** Format: double */
+            salicylate: number;
+        };
         OneTimeCode: {
             code: string;
             username: string;
@@ -3316,6 +3622,12 @@ export interface components {
             clinician?: components["schemas"]["AtTheSpot"];
             finding: string;
             reason: string;
+        };
+        OwnCurve: {
+            /** Format: int32 */
+            peels: number;
+            points: components["schemas"]["Felt"][];
+            rest?: components["schemas"]["Rest"];
         };
         PackKept: {
             code: string;
@@ -3597,7 +3909,7 @@ export interface components {
         PolicyView: {
             answer: string;
             /** @enum {string} */
-            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
+            id: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "HANDSET" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             label: string;
             options: components["schemas"]["OptionView"][];
             usual: string;
@@ -3706,15 +4018,6 @@ export interface components {
             /** @enum {string} */
             vehicle: "GEL" | "LIQUID" | "CREAM_MASK" | "HYDROALCOHOLIC" | "ALCOHOL" | "WATER" | "CREAM" | "PASTE" | "LOTION";
             warms: boolean;
-        };
-        ProductApplied: {
-            /** @enum {string} */
-            product: "CALMING_SERUM" | "BLAND_CREAM" | "EYE_AND_LIP_CARE" | "MINERAL_SUNSCREEN";
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "ProductApplied";
         };
         ProductKept: {
             label: components["schemas"]["Product"];
@@ -3941,6 +4244,14 @@ export interface components {
              */
             type: "ResponseNoted";
         };
+        Rest: {
+            /** Format: duration */
+            longest: string;
+            /** Format: duration */
+            median: string;
+            /** Format: duration */
+            shortest: string;
+        };
         RestAnswered: {
             /** @enum {string} */
             rest: "AS_LAST_TIME" | "NONE_APPLIES";
@@ -3991,6 +4302,18 @@ export interface components {
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: uuid */
             treatmentId: string;
+        };
+        Said: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            value: number;
+            who: string;
+        };
+        Saying: {
+            fact: components["schemas"]["Fact"];
+            /** Format: uuid */
+            id: string;
         };
         Scan: {
             text: string;
@@ -4159,6 +4482,13 @@ export interface components {
             /** Format: int64 */
             seconds?: number;
         };
+        Shown: {
+            address: string;
+            code: string;
+            qr: string;
+            /** Format: int32 */
+            size: number;
+        };
         Shut: {
             /** @enum {string} */
             opens: "ASKING" | "WAITING" | "REASON" | "CLINICIANS_REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
@@ -4243,9 +4573,24 @@ export interface components {
             /** Format: double */
             slowestMs: number;
         };
+        SpotPassed: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "SpotPassed";
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         SseEmitter: {
             /** Format: int64 */
             timeout?: number;
+        };
+        StageAhead: {
+            code: string;
+            notNow?: string;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            sameSkin: boolean;
         };
         StageFigures: {
             /** Format: double */
@@ -4268,6 +4613,34 @@ export interface components {
             ph?: number;
             /** Format: int32 */
             run: number;
+        };
+        StageNow: {
+            before: components["schemas"]["DoneStageView"][];
+            /** Format: date-time */
+            from: string;
+            next?: components["schemas"]["StageAhead"];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            of: number;
+        };
+        StageOpened: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "StageOpened";
+        };
+        Staging: {
+            after: components["schemas"]["CareStep"][];
+            base?: components["schemas"]["Base"];
+            next?: components["schemas"]["TreatmentPlan"];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: double */
+            weightKg?: number;
         };
         StationView: {
             answer: string;
@@ -4462,6 +4835,14 @@ export interface components {
              */
             type: "TimerArmed";
         };
+        Timing: {
+            /** Format: duration */
+            least?: string;
+            /** Format: duration */
+            most?: string;
+            /** Format: duration */
+            planned?: string;
+        };
         ToJudge: {
             runs: components["schemas"]["RunFacts"][];
             /** Format: uuid */
@@ -4526,6 +4907,7 @@ export interface components {
             restAtMost: number;
             /** @enum {string} */
             sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
+            staging: components["schemas"]["Staging"];
             /** Format: int32 */
             stop: number;
             /** @enum {string} */
@@ -4543,30 +4925,40 @@ export interface components {
             advice: components["schemas"]["Advice"];
             alarms: components["schemas"]["Alarm"][];
             answers: components["schemas"]["Told"][];
+            barrierOn: boolean;
             briefing: string[];
             care: components["schemas"]["CareView"][];
             checkInSeconds: number[];
+            clientCues: components["schemas"]["ClientCue"][];
             clockJump?: string;
             clocks: components["schemas"]["Clocks"];
+            conflicts: components["schemas"]["Conflict"][];
             /** Format: int64 */
             contactLimitSeconds?: number;
             cover: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
             cues: components["schemas"]["Cue"][];
+            endedZones: components["schemas"]["EndedZoneView"][];
             endingSteps: components["schemas"]["EndingStepView"][];
             events: components["schemas"]["EventView"][];
             /** Format: int32 */
             eventsFrom: number;
+            extracted: {
+                [key: string]: number;
+            };
             fanOn: boolean;
             /** @enum {string} */
             gateA?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
             gatePasses?: boolean;
+            handset: boolean;
             /** Format: uuid */
             id: string;
             ifAnswered: components["schemas"]["Advice"][];
             layers: components["schemas"]["LayerView"][];
             /** Format: int32 */
             layersPlanned: number;
+            ledger: components["schemas"]["OnSkinView"];
             mayKeep: boolean;
+            ownCurve?: components["schemas"]["OwnCurve"];
             /** @enum {string} */
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             plan: components["schemas"]["PlanView"];
@@ -4585,11 +4977,14 @@ export interface components {
             serverNow: string;
             shortened?: components["schemas"]["ShortenedView"];
             signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
+            stage: components["schemas"]["StageNow"];
             steps: components["schemas"]["StepView"][];
             summary: string;
+            therapist: string;
             undo?: components["schemas"]["UndoView"];
             /** Format: uuid */
             visitId: string;
+            why?: components["schemas"]["WhyView"];
             whyOwed: boolean;
             wipeOwed: boolean;
             zones: {
@@ -4602,11 +4997,28 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        UnitDose: {
+            /** Format: double */
+            each: number;
+            /** @enum {string} */
+            measure: "ML" | "G";
+            /** @enum {string} */
+            unit: "PUMP" | "DROP" | "PAD" | "AMPOULE" | "SCOOP" | "ML" | "GRAM";
+        };
+        Units: {
+            /** Format: double */
+            count: number;
+            dose: components["schemas"]["UnitDose"];
+        };
         Until: {
             /** @enum {string} */
             activity: "MAKE_UP" | "EXERCISE_AND_HEAT" | "ACIDS_AND_SCRUBS" | "HOME_ACIDS" | "RETINOID" | "OTHER_TREATMENTS" | "SUN";
             /** Format: date */
             free: string;
+            what: string;
+        };
+        Value: {
+            value: string;
             what: string;
         };
         VerdictView: {
@@ -4710,6 +5122,15 @@ export interface components {
             type: "WhiteningSeen";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
+        WhyView: {
+            /** Format: int32 */
+            number: number;
+            /** @enum {string} */
+            row: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
+            then: string;
+            values: components["schemas"]["Value"][];
+            when: string;
+        };
         WipeTested: {
             cameOff: boolean;
             /**
@@ -4728,6 +5149,17 @@ export interface components {
              * @enum {string}
              */
             type: "WorkedIn";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        ZoneAnswered: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ZoneAnswered";
+            /** Format: int32 */
+            value: number;
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
@@ -4751,6 +5183,15 @@ export interface components {
              * @enum {string}
              */
             type: "ZoneReached";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        ZoneTakenOff: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "ZoneTakenOff";
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
@@ -5413,6 +5854,94 @@ export interface operations {
             };
         };
     };
+    handset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandsetView"];
+                };
+            };
+        };
+    };
+    enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Code"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandsetView"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Saying"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandsetView"];
+                };
+            };
+        };
+    };
+    stream_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
+        };
+    };
     health: {
         parameters: {
             query?: never;
@@ -5726,7 +6255,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
+                question: "DEGREASING" | "CLEANSE" | "WATER" | "THRESHOLDS" | "HYDROXY_ACIDS" | "SALICYLIC_PASSES" | "JESSNER_LAYERS" | "JESSNER_ENDPOINT" | "JESSNER_GAP" | "TCA_COATS" | "MORE_ACID" | "WORKING_IN" | "CRYSTALS" | "NECK" | "LIDS" | "BARRIER" | "HANDSET" | "REST" | "NEUTRALISER" | "MILD_AHA_ENDING" | "NO_WATER" | "WATER_AFTER_GEL" | "MAKE_UP" | "OCCLUSIVE" | "SALICYLIC_RINSE" | "DERMAPLANING" | "EXTRACTION" | "RETINOL" | "HOME_ACIDS" | "HOME_ACIDS_FIRST" | "ISOTRETINOIN" | "PREGNANCY" | "EYES" | "GLOVES" | "SUNSCREEN" | "MASK" | "MASSAGE" | "INHIBITOR_AFTER" | "PATCH_TEST" | "INTERVAL" | "WITHOUT_RECORD" | "COMPOUNDING" | "LICENCE";
             };
             cookie?: never;
         };
@@ -7047,6 +7576,28 @@ export interface operations {
             };
         };
     };
+    show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Shown"];
+                };
+            };
+        };
+    };
     stream: {
         parameters: {
             query?: never;
@@ -7133,6 +7684,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["AfterView"];
+                };
+            };
+        };
+    };
+    answers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reply"][];
                 };
             };
         };

@@ -84,3 +84,5 @@ export type ScriptWords = Schemas["ScriptWords"];
 export type WhatOption = Schemas["WhatOption"];
 export type Sheet = Schemas["Sheet"];
 export type ProtocolLine = Schemas["ProtocolLine"];
+export type ClientCue = Schemas["ClientCue"];
+export type HandsetState = Schemas["HandsetView"];

@@ -29,6 +29,7 @@ const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
 const PrepSheet = lazy(() => import("../visit/PrepSheet"));
+const Handset = lazy(() => import("../treatment/handset/Handset"));
 
 /** Its styles carry the word that the page came with; others are not taken. */
 const styles = createCache({
@@ -79,6 +80,16 @@ const router = createBrowserRouter([
       <RoomOf room="desk">
         <Suspense fallback={null}>
           <FirstStart />
+        </Suspense>
+      </RoomOf>
+    ),
+  },
+  {
+    path: "/handset",
+    element: (
+      <RoomOf room="couch">
+        <Suspense fallback={null}>
+          <Handset />
         </Suspense>
       </RoomOf>
     ),

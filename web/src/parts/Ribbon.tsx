@@ -159,6 +159,12 @@ export function Ribbon({
         {model.bands.map((band) => (
           <path key={band.start} className={cx("band")} d={bandPath(band, x, feelY)} />
         ))}
+        {model.own && model.own.length > 1 && (
+          <g className={cx("own")}>
+            <path d={ownRange(model.own, x, feelY)} />
+            <path className={cx("own-median")} d={ownMedian(model.own, x, feelY)} />
+          </g>
+        )}
         {model.bandNote && model.bands[0] && (
           <text x={x(model.bands[0].end) + 8} y={top.feel + 34} className={cx("note")}>
             {model.bandNote}
@@ -258,6 +264,28 @@ function Lane({ y, word }: { y: number; word: string }) {
 }
 
 type Scale = ScaleLinear<number, number>;
+
+type Own = NonNullable<RibbonModel["own"]>;
+
+/** What the client felt before: from the lowest to the highest answer. */
+function ownRange(own: Own, x: Scale, y: Scale): string {
+  return (
+    area<Own[number]>(
+      ({ at }) => x(at),
+      ({ low }) => y(low),
+      ({ high }) => y(high),
+    )(own) ?? ""
+  );
+}
+
+function ownMedian(own: Own, x: Scale, y: Scale): string {
+  return (
+    line<Own[number]>(
+      ({ at }) => x(at),
+      ({ median }) => y(median),
+    )(own) ?? ""
+  );
+}
 
 /** The expected feel: up to its height by a third of its time, then level or falling. */
 function bandPath(band: RibbonModel["bands"][number], x: Scale, y: Scale): string {

@@ -13,7 +13,7 @@ export function Stepper({
   onMore: (() => void) | undefined;
 }) {
   return (
-    <div className="line">
+    <div className="line" data-repeat>
       <span>{label}</span>
       <span className="value row">
         <Button size="small" aria-label={`less ${label}`} disabled={!onLess} onClick={onLess}>

@@ -1,5 +1,4 @@
 import {
-  AFTER_PRODUCTS,
   ALARM_STEPS,
   ENDING_STEPS,
   GATE_CHOICES,
@@ -11,7 +10,7 @@ import {
   WHITENING,
 } from "../api/enumWords";
 import type { Fact, Zone } from "../api/types";
-import { minutes, plural, second, zoneName } from "./words";
+import { decimal, minutes, plural, second, zoneName } from "./words";
 
 /** What happened, as the session log says it; a new kind of fact has no words until it has them here. */
 export function factWords(fact: Fact): string {
@@ -84,8 +83,36 @@ export function factWords(fact: Fact): string {
       return "END";
     case "EndingStepDone":
       return ENDING_STEPS[fact.step];
-    case "ProductApplied":
-      return AFTER_PRODUCTS[fact.product];
+    case "StageOpened":
+      return "next stage";
+    case "LayerMeasured":
+      return `delivered ${decimal(fact.ml, 2)} mL`;
+    case "SpotPassed":
+      return `spot pass on ${zones(fact.zones)}`;
+    case "BaseLaidOut":
+      return `${decimal(fact.mmol, 1)} mmol of base laid out`;
+    case "BaseOutrunPassed":
+      return `the next layer may outrun the base: ${fact.reason}`;
+    case "ZoneTakenOff":
+      return `${zoneName(fact.zone)}: acid off`;
+    case "ZoneAnswered":
+      return `${zoneName(fact.zone)}, after its end: feels ${fact.value}`;
+    case "EdgeSeen":
+      return `${zoneName(fact.zone)}: edge ${fact.reached ? "reached" : "not reached"}`;
+    case "IncidentReported":
+      return `incident, ${zones(fact.zones)}: ${fact.seen}; done: ${fact.done}; told: ${fact.told}`;
+    case "HandedOver":
+      return `taken over from ${fact.from}`;
+    case "CareStarted":
+      return `${stepWords(fact.step)} on`;
+    case "CareDone":
+      return `${stepWords(fact.step)} done`;
+    case "Extracted":
+      return `extracted ${Object.entries(fact.points)
+        .map(([zone, many]) => `${zoneName(zone as Zone)} ${many}`)
+        .join(", ")}; ${plural(fact.lancets, "lancet")}`;
+    case "BarrierWipedOff":
+      return "barrier wiped off";
     case "AddOnPutOn":
       return "retinoid put on";
     case "AddOnWipedOff":
@@ -95,6 +122,11 @@ export function factWords(fact: Fact): string {
     case "Signed":
       return "signed";
   }
+}
+
+/** Steps name themselves: "eye-care". */
+function stepWords(step: string): string {
+  return step.toLowerCase().replace(/[_-]/g, " ");
 }
 
 function noted(words: string, note: string): string {

@@ -28,6 +28,8 @@ export interface RibbonModel {
     falling: boolean;
   }[];
   bandNote?: string;
+  /** What this client felt before, from three peels on. */
+  own?: { at: number; low: number; median: number; high: number }[];
   looks: { at: number; label: string }[];
   /** `end`: where the acid came to its end. */
   marks: { at: number; label: string; end?: boolean }[];
@@ -159,6 +161,7 @@ export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonMod
       .map((layer) =>
         band(treatment.plan, at(layer.startedAt), limit ?? at(layer.startedAt) + 180),
       ),
+    own: treatment.ownCurve?.points.map(({ minute, ...felt }) => ({ at: minute * 60, ...felt })),
     looks: looks(treatment, at),
     marks: marks(treatment, at),
     mgPerCm2PerLayer: treatment.plan.mgPerCm2PerLayer,

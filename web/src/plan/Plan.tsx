@@ -415,12 +415,6 @@ function Figures({
         }
       />
       <EdgeOfPeel station={station} visitId={visitId} locked={locked} />
-      {judged.stages.length > 1 && (
-        <p className="pad-small small warn">
-          Treat times the first acid. Time the others by hand, each from its first touch, and write
-          them in the note.
-        </p>
-      )}
       {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
     </>
   );

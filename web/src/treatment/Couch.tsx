@@ -1,4 +1,5 @@
 import classNames from "classnames/bind";
+import { useQuery } from "@tanstack/react-query";
 import Button from "@mui/material/Button";
 import { type ReactNode, use } from "react";
 import { Link } from "react-router";
@@ -6,11 +7,14 @@ import type { Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FIGURE_LABELS, figureOf } from "../parts/figures";
 import { PersonSlot } from "../parts/personSlot";
+import { sessionQuery } from "../parts/session";
 import { Rooms } from "../parts/Rooms";
+import { stageWords } from "./stage";
 import { useNow } from "../parts/useNow";
 import { factWords } from "../parts/factWords";
 import { VerdictMark } from "../parts/VerdictMark";
-import { clock, hour, zoneName } from "../parts/words";
+import { clock, hour, second, zoneName } from "../parts/words";
+import { useCountOnce } from "./useCountOnce";
 import type { LiveTreatment } from "./useTreatment";
 import styles from "./Couch.module.css";
 
@@ -53,6 +57,7 @@ export function CouchTop({
         {layers > 0 && ` · layer ${layers} of ${Math.max(layers, treatment.layersPlanned)}`}
       </span>
       <Rooms but={visit.id} />
+      <TakeOver treatment={treatment} live={live} />
       {use(PersonSlot)}
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
@@ -60,6 +65,27 @@ export function CouchTop({
       </span>
     </header>
   );
+}
+
+/** Whoever is signed in and is not who treats may take over; both names stay, from which second. */
+function TakeOver({ treatment, live }: { treatment: Treatment; live: LiveTreatment }) {
+  const account = useQuery(sessionQuery).data?.account;
+  if (!account || account.username === treatment.therapist) return null;
+  if (["SIGNED", "STOPPED"].includes(treatment.phase)) return null;
+  return (
+    <Button
+      color="inherit"
+      onClick={() => live.say({ type: "HandedOver", from: treatment.therapist })}
+    >
+      take over from {treatment.therapist}
+    </Button>
+  );
+}
+
+/** Where one is in a visit of several stages; nothing where there is but one. */
+export function StagePlace({ treatment }: { treatment: Treatment }) {
+  const words = stageWords(treatment);
+  return words && <p className={cx("stage-place")}>{words}</p>;
 }
 
 function placeWords({ plan }: Treatment): string {
@@ -70,6 +96,7 @@ function placeWords({ plan }: Treatment): string {
 
 /** What was not taken, not sent, or not reachable; said once, where it matters. */
 export function CouchNotes({ live }: { live: LiveTreatment }) {
+  const twice = useCountOnce();
   return (
     <div role="status" className={cx("couch-notes")}>
       {live.unkept && (
@@ -91,9 +118,21 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
       {live.treatment?.clockJump !== undefined && (
         <p className="warn">{live.treatment.clockJump}</p>
       )}
+      {live.treatment?.conflicts.map((conflict) => (
+        <p key={`${conflict.kind} ${conflict.at} ${conflict.other.at}`} className="warn">
+          {conflictWords(conflict)} Both are kept; correct the one that is wrong.
+        </p>
+      ))}
+      {twice && <p>Tapped twice: counted once.</p>}
       {live.refused && <ErrorNote error={live.refused} />}
     </div>
   );
+}
+
+function conflictWords({ kind, one, other }: Treatment["conflicts"][number]): string {
+  return kind === "BOTH_ENDED"
+    ? `Two screens said END: ${one.who} at ${second(one.at)}, which counts, and ${other.who} at ${second(other.at)}.`
+    : `Two screens said different numbers: ${one.value} by ${one.who} at ${second(one.at)}, ${other.value} by ${other.who} at ${second(other.at)}.`;
 }
 
 /** Takes a mistaken tap back, for ten seconds; it keeps its place, so that nothing jumps. */

@@ -1,5 +1,5 @@
 import classNames from "classnames/bind";
-import type { Advice, NewEvent } from "../api/types";
+import type { Advice, NewEvent, Treatment } from "../api/types";
 import { tint } from "./advice";
 import styles from "./SensationKeys.module.css";
 
@@ -9,6 +9,14 @@ const cx = classNames.bind(styles);
 export function toldNow(unsent: NewEvent[]): number | undefined {
   const last = unsent.findLast(({ fact }) => fact.type === "SensationAnswered");
   return last?.fact.type === "SensationAnswered" ? last.fact.value : undefined;
+}
+
+/** "handset", where the client's own phone said the newest number. */
+export function toldBy(treatment: Treatment): string | undefined {
+  const last = treatment.events.findLast(
+    ({ fact, takenBack }) => !takenBack && fact?.type === "SensationAnswered",
+  );
+  return last?.who.endsWith("handset") ? "handset" : undefined;
 }
 
 const WORDS: Record<number, string> = {
@@ -24,10 +32,13 @@ const LEADS = { go: "goes on", hold: "hold", end: "end" };
 export function SensationKeys({
   answers,
   told,
+  source,
   onAnswer,
 }: {
   answers: Advice[];
   told: number | undefined;
+  /** Who said the last one, where it was not said to the therapist. */
+  source?: string;
   onAnswer: (value: number) => void;
 }) {
   return (
@@ -42,7 +53,7 @@ export function SensationKeys({
             onClick={() => onAnswer(value)}
           >
             <b>{value}</b>
-            <small>{WORDS[value] ?? ""}</small>
+            <small>{source && told === value ? source : (WORDS[value] ?? "")}</small>
             <span className="hidden">: {LEADS[leads]}</span>
           </button>
         );

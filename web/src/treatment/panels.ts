@@ -14,6 +14,14 @@ export type PanelName =
   | "zone"
   | "alarm"
   | "why"
+  | "row"
+  | "base"
+  | "volume"
+  | "zoneRest"
+  | "handset"
+  | "cues"
+  | "asks"
+  | "incident"
   | "note"
   | "correct"
   | "pass"
@@ -105,11 +113,7 @@ export function options(name: PanelName, treatment: Treatment, chosen: Zone[]): 
       const zone = chosen[0];
       return zone === undefined
         ? []
-        : Array.from({ length: 11 }, (_, value) => ({
-            on: value === 10 ? "t" : String(value),
-            says: String(value),
-            fact: { type: "HotSpotFelt", zone, value },
-          }));
+        : eleven((value): Fact => ({ type: "HotSpotFelt", zone, value }));
     }
     case "quality":
       return (Object.keys(QUALITIES) as Quality[]).map((quality, i) => ({
@@ -138,12 +142,38 @@ export function options(name: PanelName, treatment: Treatment, chosen: Zone[]): 
         says: reason,
         fact: { type: "EarlyEndExplained", reason },
       }));
+    case "base":
+      return treatment.ledger.more.map(({ words, mmol }, i) => ({
+        on: String(i + 1),
+        says: `${words} more`,
+        fact: { type: "BaseLaidOut", mmol },
+      }));
+    case "zoneRest": {
+      const zone = chosen[0];
+      return zone === undefined
+        ? []
+        : eleven((value): Fact => ({ type: "ZoneAnswered", zone, value }));
+    }
     case "note":
     case "correct":
     case "pass":
+    case "volume":
+    case "row":
+    case "cues":
+    case "asks":
+    case "incident":
+    case "handset":
     case "legend":
       return [];
   }
+}
+
+function eleven(fact: (value: number) => Fact): Option[] {
+  return Array.from({ length: 11 }, (_, value) => ({
+    on: value === 10 ? "t" : String(value),
+    says: String(value),
+    fact: fact(value),
+  }));
 }
 
 function ofZone(zone: Zone, treatment: Treatment): Option[] {
@@ -166,6 +196,13 @@ function ofZone(zone: Zone, treatment: Treatment): Option[] {
   }
   if (treatment.phase === "ACID") {
     said.push({ on: "w", says: "worked in", fact: { type: "WorkedIn", zone } });
+    if (layer?.coveredAt && !state?.ended) {
+      said.push({ on: "s", says: "spot pass", fact: { type: "SpotPassed", zones: [zone] } });
+    }
+    said.push(
+      { on: "g", says: "edge reached", fact: { type: "EdgeSeen", zone, reached: true } },
+      { on: "b", says: "edge not reached", fact: { type: "EdgeSeen", zone, reached: false } },
+    );
     if (!state?.ended) {
       said.push({ on: "x", says: "end this zone", grave: true, fact: { type: "ZoneEnded", zone } });
     }

@@ -14,7 +14,7 @@ import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait, takeBack } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack } from "../Couch";
 import { panelKeys, type PanelName } from "../panels";
 import { Panel } from "../treat/Panels";
 import { answerKeys } from "../useCouchKeys";
@@ -87,6 +87,11 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
 
   const [panel, setPanel] = useState<PanelName | null>(null);
   const ready = treatment?.phase === "READY";
+  // A later stage that was stopped before its acid: the client is seen off.
+  const seenOff = treatment?.phase === "AT_REST" && treatment.clocks.endedAt === undefined;
+  useEffect(() => {
+    if (seenOff) void navigate(`/visits/${visit.id}/settle`, { replace: true });
+  }, [navigate, seenOff, visit.id]);
   const done = () => {
     if (!ready || !here) return;
     if (open === undefined) {
@@ -150,9 +155,10 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             ))}
           </ol>
           <section className={cx("ready-now")} aria-label="Now">
+            <StagePlace treatment={treatment} />
             {treatment.phase === "STOPPED" ? (
               <Stopped visit={visit} />
-            ) : here && !armed ? (
+            ) : panel === "handset" ? null : here && !armed ? (
               <StepNow
                 key={here.id}
                 visit={visit}
@@ -195,6 +201,14 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
                   <Button color="inherit" onClick={() => setPanel("legend")}>
                     <kbd>?</kbd> keys
                   </Button>
+                  <Button color="inherit" onClick={() => setPanel("cues")}>
+                    Sound and voice
+                  </Button>
+                  {treatment.handset && (
+                    <Button color="inherit" onClick={() => setPanel("handset")}>
+                      Client&apos;s handset
+                    </Button>
+                  )}
                 </div>
               )
             )}

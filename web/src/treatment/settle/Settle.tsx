@@ -1,8 +1,8 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Treatment, Visit, Zone } from "../../api/types";
+import type { Advice, Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { Ribbon } from "../../parts/Ribbon";
@@ -13,12 +13,16 @@ import { clock, firstName, hour, left, plural, zoneName } from "../../parts/word
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE, RECALCULATED } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait, takeBack, TakeBackKey } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { PanelName } from "../panels";
-import { SensationKeys, toldNow } from "../SensationKeys";
+import { SensationKeys, toldBy, toldNow } from "../SensationKeys";
 import { Panel } from "../treat/Panels";
 import { answerKeys, useCouchKeys } from "../useCouchKeys";
+import { useSpokenCues } from "../useClientCues";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
+import { ACTION } from "../treat/AdviceBox";
+import { Care, careSteps, doCare, runningCare } from "./Care";
+import { NextStage } from "./NextStage";
 import { zoneLooks } from "../zoneLooks";
 import couchStyles from "../Couch.module.css";
 import treatStyles from "../treat/Treat.module.css";
@@ -48,6 +52,7 @@ function Settling({
 }) {
   const now = useNow(live.offset, 250);
   const navigate = useNavigate();
+  useSpokenCues(treatment, now);
   const { say } = live;
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
@@ -65,8 +70,55 @@ function Settling({
     setChosen([]);
   };
   const answered = (value: number) => say({ type: "SensationAnswered", value });
+  const steps = careSteps(treatment, live.unsent);
+  const on = runningCare(steps);
+  const act = (action: Advice["action"]) => {
+    const next = steps.find(({ doneAt }) => doneAt === undefined);
+    switch (action) {
+      case "WIPE":
+        return setPanel("wipe");
+      case "REDNESS":
+        return setPanel("redness");
+      case "ENDING_STEP":
+        return open && say({ type: "EndingStepDone", step: open });
+      case "ASK":
+        return document.querySelector<HTMLElement>(".keys button")?.focus();
+      case "BARRIER":
+        return say({ type: "BarrierWipedOff" });
+      case "CARE":
+        return next && doCare(next, say);
+      case "CARE_OFF":
+        return next && say({ type: "CareDone", step: next.id });
+      case "NEXT_STAGE":
+        return say({ type: "StageOpened" });
+      case "ADD_ON":
+        return say({ type: "AddOnPutOn" });
+      case "WIPE_ADD_ON":
+        return say({ type: "AddOnWipedOff" });
+      case "LEAVING_CHECK":
+        return document.querySelector<HTMLElement>("[data-leaving]")?.focus();
+      case "NONE":
+      case "ARM":
+      case "START_LAYER":
+      case "COVERED":
+      case "END":
+      case "END_ZONE":
+      case "FAN":
+      case "MORE_LAYERS":
+      case "TOUCH_UP":
+      case "BASE":
+        return;
+    }
+  };
+  // The next stage is armed, or its region is readied first.
+  useEffect(() => {
+    if (treatment.phase === "ARMED" || treatment.phase === "ACID") {
+      void navigate(`/visits/${visit.id}/treat`, { replace: true });
+    } else if (treatment.phase === "READY") {
+      void navigate(`/visits/${visit.id}/ready`, { replace: true });
+    }
+  }, [navigate, treatment.phase, visit.id]);
   const panels = treatment.whyOwed ? [...PANELS, WHY] : PANELS;
-  const wipe = () => setPanel("wipe");
   const nextZone = () => {
     const all = treatment.plan.zones;
     const at = chosen[0] ? all.indexOf(chosen[0]) : -1;
@@ -78,9 +130,9 @@ function Settling({
       on: "pedal",
       says: "takes the advice, or step done",
       does: () =>
-        standing?.action === "WIPE"
-          ? wipe()
-          : open && treatment.phase === "ENDING" && say({ type: "EndingStepDone", step: open }),
+        treatment.phase === "ENDING" && standing?.action !== "WIPE"
+          ? act("ENDING_STEP")
+          : standing && act(standing.action),
     },
     ...answerKeys(answered),
     ...panels.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
@@ -99,6 +151,7 @@ function Settling({
       <CouchNotes live={live} />
       <main className={cx("settle")}>
         <section className={cx("treat-face", "settle-face")} aria-label="Where">
+          <StagePlace treatment={treatment} />
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -120,12 +173,21 @@ function Settling({
                 {clock(reached - ended)}
               </b>
             </div>
-            <div className={cx(ask !== undefined && now >= ask ? "due" : "")}>
-              <span>{ask !== undefined && now >= ask ? "ask now" : "ask again in"}</span>
-              <b className="mono" role="timer" aria-label="ask again in">
-                {ask === undefined ? "–" : left(ask - now)}
-              </b>
-            </div>
+            {on ? (
+              <div className={cx(now >= on.off ? "due" : "")}>
+                <span>{now >= on.off ? `${on.label}: time is over` : `${on.label}, off in`}</span>
+                <b className="mono" role="timer" aria-label="off in">
+                  {left(on.off - now)}
+                </b>
+              </div>
+            ) : (
+              <div className={cx(ask !== undefined && now >= ask ? "due" : "")}>
+                <span>{ask !== undefined && now >= ask ? "ask now" : "ask again in"}</span>
+                <b className="mono" role="timer" aria-label="ask again in">
+                  {ask === undefined ? "–" : left(ask - now)}
+                </b>
+              </div>
+            )}
           </div>
           <div className={cx("settle-line")} role="status">
             <h1>{advice.line}</h1>
@@ -147,29 +209,21 @@ function Settling({
             />
           ) : (
             <div className="row wrap">
-              {standing?.action === "WIPE" ? (
-                <Button variant="contained" onClick={wipe}>
-                  <kbd>Space</kbd> wipe test
-                </Button>
-              ) : (
-                open &&
-                treatment.phase === "ENDING" && (
-                  <Button
-                    variant="contained"
-                    onClick={() => say({ type: "EndingStepDone", step: open })}
-                  >
-                    <kbd>Space</kbd> Done, next
-                  </Button>
-                )
-              )}
-              {standing?.action === "ADD_ON" && (
-                <Button variant="contained" onClick={() => say({ type: "AddOnPutOn" })}>
-                  {treatment.plan.addOn?.code} goes on
-                </Button>
-              )}
-              {standing?.action === "WIPE_ADD_ON" && (
-                <Button variant="contained" onClick={() => say({ type: "AddOnWipedOff" })}>
-                  {treatment.plan.addOn?.code} is wiped off
+              {treatment.phase === "ENDING" && standing?.action !== "WIPE"
+                ? open && (
+                    <Button variant="contained" onClick={() => act("ENDING_STEP")}>
+                      <kbd>Space</kbd> Done, next
+                    </Button>
+                  )
+                : standing &&
+                  SETTLE_KEYS[standing.action] && (
+                    <Button variant="contained" onClick={() => act(standing.action)}>
+                      <kbd>Space</kbd> {keyWords(standing, treatment)}
+                    </Button>
+                  )}
+              {standing?.other === "NEXT_STAGE" && (
+                <Button color="inherit" onClick={() => act("NEXT_STAGE")}>
+                  {ACTION.NEXT_STAGE}
                 </Button>
               )}
               {panels.map(({ name, key, word }) => (
@@ -192,7 +246,7 @@ function Settling({
               treatment={treatment}
               live={live}
               chosen={chosen}
-              filled={standing?.action !== "ADD_ON" && standing?.action !== "WIPE_ADD_ON"}
+              filled={!standing || !SETTLE_KEYS[standing.action]}
               onLeft={() => void navigate(`/visits/${visit.id}/after`)}
             />
           ) : (
@@ -220,6 +274,7 @@ function Settling({
           treatment.answers.findLast((told) => told.phase !== "ACID" && told.phase !== "READY")
             ?.value
         }
+        source={toldNow(live.unsent) === undefined ? toldBy(treatment) : undefined}
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
       <section className={cx("treat-ribbon")} aria-label="Ribbon">
@@ -227,6 +282,27 @@ function Settling({
       </section>
     </div>
   );
+}
+
+/** What Space does here beside the ending steps, in words of its own where they say more. */
+const SETTLE_KEYS: Partial<Record<Advice["action"], string>> = {
+  WIPE: "wipe test",
+  REDNESS: "look: redness",
+  BARRIER: "barrier is off",
+  CARE: "done",
+  CARE_OFF: "it is off",
+  NEXT_STAGE: "next stage",
+  ADD_ON: "goes on",
+  WIPE_ADD_ON: "is wiped off",
+};
+
+function keyWords({ action }: Advice, treatment: Treatment): string {
+  const words = SETTLE_KEYS[action] ?? "";
+  if (action === "ADD_ON" || action === "WIPE_ADD_ON") {
+    return `${treatment.plan.addOn?.code} ${words}`;
+  }
+  const next = treatment.care.find(({ doneAt }) => doneAt === undefined);
+  return action === "CARE" && next?.seconds !== undefined ? "it is on" : words;
 }
 
 const PANELS: { name: PanelName; key: string; word: string }[] = [
@@ -280,22 +356,11 @@ function Leaving({
   return (
     <div className={cx("leaving")}>
       <h2>{treatment.care.length > 0 ? "On calm skin, in order" : "Nothing on the skin"}</h2>
-      {treatment.care.length === 0 && (
+      {treatment.care.length === 0 && treatment.stage.next === undefined && (
         <p className="soft">It stays as it is: no water, no product for the hours of the sheet.</p>
       )}
-      <div className={cx("products")} role="group" aria-label="On the skin, in order">
-        {treatment.care.map(({ id, label, appliedAt }) => (
-          <Button
-            key={id}
-            color="inherit"
-            disabled={appliedAt !== undefined}
-            onClick={() => live.say({ type: "ProductApplied", product: id })}
-          >
-            {label}
-            {appliedAt && ` · ${hour(appliedAt)}`}
-          </Button>
-        ))}
-      </div>
+      <Care treatment={treatment} live={live} />
+      <NextStage treatment={treatment} live={live} />
       <p className="soft">
         {chosen.length > 0
           ? `Still pink: ${chosen.map(zoneName).join(", ")}.`
@@ -310,6 +375,7 @@ function Leaving({
         </Button>
       ) : (
         <Button
+          data-leaving
           variant={filled ? "contained" : "outlined"}
           onClick={() => {
             live.say({

@@ -8,7 +8,7 @@ import styles from "./AdviceBox.module.css";
 
 const cx = classNames.bind({ ...treatStyles, ...styles });
 
-const ACTION: Record<Advice["action"], string> = {
+export const ACTION: Record<Advice["action"], string> = {
   NONE: "",
   ASK: "ask",
   ARM: "arm",
@@ -24,6 +24,12 @@ const ACTION: Record<Advice["action"], string> = {
   LEAVING_CHECK: "check",
   ADD_ON: "put it on",
   WIPE_ADD_ON: "wiped off",
+  REDNESS: "look",
+  BARRIER: "barrier is off",
+  CARE: "start, or done",
+  CARE_OFF: "it is off",
+  NEXT_STAGE: "next stage",
+  BASE: "lay out base",
 };
 
 /** One large line, its reason, and one key to take it. */
@@ -33,6 +39,7 @@ export function AdviceBox({
   now,
   onAct,
   onPass,
+  onWhy,
 }: {
   advice: Advice | null;
   /** An entry before it was corrected. */
@@ -40,6 +47,8 @@ export function AdviceBox({
   now: number;
   onAct: (action: Advice["action"]) => void;
   onPass: () => void;
+  /** Opens the row of the table behind it. */
+  onWhy: () => void;
 }) {
   const shown = advice ?? NO_ADVICE;
   const word = advice ? ACTION[advice.action] : "";
@@ -56,7 +65,12 @@ export function AdviceBox({
         </h1>
         <p>
           {shown.reason}
-          {advice && recalculated && RECALCULATED}
+          {advice && recalculated && RECALCULATED}{" "}
+          {advice?.row && (
+            <button type="button" className={cx("why-key")} onClick={onWhy}>
+              why <kbd>y</kbd>
+            </button>
+          )}
         </p>
         {advice && advice.steps.length > 0 && (
           <ol>

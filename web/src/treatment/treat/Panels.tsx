@@ -7,7 +7,13 @@ import { FaceLegend } from "../../parts/FaceMap";
 import { KeyHelp } from "../../parts/KeyHelp";
 import type { KeyBinding } from "../../parts/useKeys";
 import { zoneName } from "../../parts/words";
+import { ClientAsks } from "../ClientAsks";
+import { CuesPanel } from "../CuesPanel";
+import { HandsetCode } from "../HandsetCode";
+import { Incident } from "../Incident";
 import { Correct } from "./Correct";
+import { Delivered } from "./Delivered";
+import { Why } from "./Why";
 import { options, owed, type PanelName, placeOf } from "../panels";
 import styles from "./Panels.module.css";
 
@@ -68,6 +74,20 @@ export function Panel({ name, treatment, chosen, row, keys, onSay, onOpen, onClo
           <Button color="inherit" onClick={() => onOpen("correct")}>
             Correct an entry
           </Button>
+          <Button color="inherit" onClick={() => onOpen("asks")}>
+            The client asks
+          </Button>
+          <Button color="inherit" onClick={() => onOpen("incident")}>
+            Incident form
+          </Button>
+          <Button color="inherit" onClick={() => onOpen("cues")}>
+            Sound and voice
+          </Button>
+          {treatment.handset && (
+            <Button color="inherit" onClick={() => onOpen("handset")}>
+              Client&apos;s handset
+            </Button>
+          )}
         </>
       )}
       {name === "correct" && <Correct treatment={treatment} onSay={say} />}
@@ -76,6 +96,19 @@ export function Panel({ name, treatment, chosen, row, keys, onSay, onOpen, onClo
           label="Ended sooner, because"
           button="Keep"
           onWords={(reason) => say({ type: "EarlyEndExplained", reason })}
+        />
+      )}
+      {name === "cues" && <CuesPanel />}
+      {name === "asks" && <ClientAsks visitId={treatment.visitId} />}
+      {name === "incident" && <Incident treatment={treatment} chosen={chosen} onSay={say} />}
+      {name === "handset" && <HandsetCode treatment={treatment} />}
+      {name === "row" && <Why treatment={treatment} row={row} />}
+      {name === "volume" && <Delivered treatment={treatment} onSay={say} />}
+      {name === "base" && (
+        <Words
+          label="Or go on with this layer, because"
+          button="Go on"
+          onWords={(reason) => say({ type: "BaseOutrunPassed", reason })}
         />
       )}
       {name === "pass" &&
@@ -122,6 +155,24 @@ function titleOf(name: PanelName, treatment: Treatment, chosen: Zone[]): string 
       return "Ended before its least time: why";
     case "pass":
       return "Going on against this: why";
+    case "cues":
+      return "Sound and voice of this device";
+    case "asks":
+      return "What clients ask, by this plan";
+    case "incident":
+      return "Incident: what was seen, done and told";
+    case "handset":
+      return "The client's own phone or clicker";
+    case "row":
+      return "Why: the row of the table, and what it was matched by";
+    case "base":
+      return "More base is laid out";
+    case "volume":
+      return "What this layer delivered";
+    case "zoneRest":
+      return chosen[0]
+        ? `After its end, ${zoneName(chosen[0])}: how it feels`
+        : "Tap the zone first";
     case "legend":
       return "Marks and keys";
   }

@@ -14,18 +14,21 @@ import type { StationProps } from "../../parts/StationProps";
 import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { CouchNotes, CouchTop, CouchWait, takeBack, TakeBackKey } from "../Couch";
+import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { KeyBinding } from "../../parts/useKeys";
 import type { PanelName } from "../panels";
-import { SensationKeys, toldNow } from "../SensationKeys";
+import { SensationKeys, toldBy, toldNow } from "../SensationKeys";
 import { answerKeys, useCouchKeys } from "../useCouchKeys";
 import { useWakeLock } from "../useWakeLock";
+import { useSpokenCues } from "../useClientCues";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import { AdviceBox } from "./AdviceBox";
 import { Clocks } from "./Clocks";
 import { LeaveQuestion } from "./LeaveQuestion";
 import { Panel } from "./Panels";
+import { EndedZones } from "./EndedZones";
+import { OnTheSkin } from "./OnTheSkin";
 import { useCues } from "./useCues";
 import couchStyles from "../Couch.module.css";
 import panelStyles from "./Panels.module.css";
@@ -55,6 +58,7 @@ function Couch({
 }) {
   const navigate = useNavigate();
   const now = useNow(live.offset, 250);
+  useSpokenCues(treatment, now);
   const { say, unsent } = live;
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
@@ -93,10 +97,11 @@ function Couch({
       void navigate(`/visits/${visit.id}/ready`);
       return;
     }
+    if (endUnsent) return;
     if (!running && !unsent.some(({ fact }) => fact.type === "LayerStarted")) return;
     const by = advice?.action === "END" ? row : undefined;
     say({ type: "EndingStarted", row: by });
-  }, [advice?.action, navigate, row, running, say, treatment.phase, unsent, visit.id]);
+  }, [advice?.action, endUnsent, navigate, row, running, say, treatment.phase, unsent, visit.id]);
 
   const act = useCallback(
     (action: Advice["action"]) => {
@@ -134,12 +139,20 @@ function Couch({
         case "ASK":
           document.querySelector<HTMLElement>(".keys button")?.focus();
           break;
+        case "BASE":
+          setPanel("base");
+          break;
         case "NONE":
         case "ARM":
         case "ENDING_STEP":
         case "LEAVING_CHECK":
         case "ADD_ON":
         case "WIPE_ADD_ON":
+        case "REDNESS":
+        case "BARRIER":
+        case "CARE":
+        case "CARE_OFF":
+        case "NEXT_STAGE":
           break;
       }
     },
@@ -159,6 +172,8 @@ function Couch({
     { on: "c", says: "layer covered", does: () => spreading && say({ type: "LayerCovered" }) },
     ...PANELS.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
     { on: "z", says: "next zone", does: nextZone },
+    { on: "y", says: "why this advice", does: () => row && setPanel("row") },
+    { on: "v", says: "volume of this layer", does: () => setPanel("volume") },
     {
       on: "f",
       says: "fan on or off",
@@ -180,6 +195,7 @@ function Couch({
       <CouchNotes live={live} />
       <main className={cx("treat")}>
         <section className={cx("treat-face")} aria-label="Where">
+          <StagePlace treatment={treatment} />
           <FaceMap
             zones={zones}
             figure={figureOf(treatment.plan.zones[0])}
@@ -210,6 +226,15 @@ function Couch({
               legend <kbd>?</kbd>
             </button>
           </p>
+          <EndedZones
+            treatment={treatment}
+            onSay={say}
+            onAsk={(zone) => {
+              setChosen([zone]);
+              setPanel("zoneRest");
+            }}
+          />
+          <OnTheSkin treatment={treatment} onVolume={() => setPanel("volume")} />
         </section>
         <section className={cx("treat-now", { entering: panel })} aria-label="Now">
           <Clocks treatment={treatment} unsent={unsent} offset={live.offset} />
@@ -219,6 +244,7 @@ function Couch({
             now={now}
             onAct={act}
             onPass={() => setPanel("pass")}
+            onWhy={() => setPanel("row")}
           />
           {panel ? (
             <Panel
@@ -270,6 +296,7 @@ function Couch({
       <SensationKeys
         answers={answersNow(treatment, now)}
         told={toldNow(unsent) ?? treatment.answers.findLast((told) => told.phase === "ACID")?.value}
+        source={toldNow(live.unsent) === undefined ? toldBy(treatment) : undefined}
         onAnswer={(value) => say({ type: "SensationAnswered", value })}
       />
       <section className={cx("treat-ribbon")} aria-label="Ribbon">

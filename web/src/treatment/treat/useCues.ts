@@ -1,7 +1,9 @@
 import { useEffect, useRef } from "react";
 import type { Advice, Treatment } from "../../api/types";
 import { cueAt } from "../advice";
+import { useCuePreference } from "../cuePreference";
 import { cueSound } from "../cueSound";
+import { speak } from "../speak";
 
 /** How often an advice that waits for an answer is repeated, milliseconds. */
 const REPEATS: Partial<Record<NonNullable<Advice["row"]>, number>> = {
@@ -18,6 +20,7 @@ export function useCues(
   advice: Advice | null,
   now: number,
 ): "cue" | "limit" | "" {
+  const { tone, voice } = useCuePreference();
   const last = useRef<string | undefined>(undefined);
   const repeated = useRef(0);
   const cue = cueAt(treatment, now);
@@ -29,18 +32,19 @@ export function useCues(
   useEffect(() => {
     if (cue && since < 1500 && cue.at !== last.current) {
       last.current = cue.at;
-      cueSound(cue.kind === "LIMIT", 0);
+      if (tone) cueSound(cue.kind === "LIMIT", 0);
+      if (voice) speak(cue.advice.line);
     }
-  }, [cue, since]);
+  }, [cue, since, tone, voice]);
 
   useEffect(() => {
     if (beat === undefined) {
       repeated.current = 0;
       return;
     }
-    cueSound(hard, repeated.current);
+    if (tone) cueSound(hard, repeated.current);
     repeated.current += 1;
-  }, [beat, hard]);
+  }, [beat, hard, tone]);
 
   if (every !== undefined && now % every < 1000) return hard ? "limit" : "cue";
   return since > 1000 ? "" : cue?.kind === "LIMIT" ? "limit" : "cue";

@@ -93,6 +93,20 @@ abstract class Journey {
     browser.see(families + " of 11 families");
   }
 
+  /// Ishani's plan with three stages in two regions: an enzyme on both sides of a mask, then lactic
+  /// acid on the hands.
+  void sandwichAndHands() {
+    show("Ishani Velloor", "plan");
+    browser.press("Change the steps");
+    browser.press("From a protocol");
+    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'Enzyme sandwich')]"));
+    browser.see("Enzyme sandwich, version 1");
+    browser.press("Add a region");
+    browser.click(By.xpath("//li[@role='menuitem'][.='hands']"));
+    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'LAC-10')]"));
+    browser.see("HANDS");
+  }
+
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
   void ready(String keep) {
     browser.press("Begin");
@@ -144,13 +158,19 @@ abstract class Journey {
     browser.pass(60);
     feels(1);
     browser.see("At rest");
-    browser.press("Bland cream");
-    browser.saved();
-    browser.press("Mineral sunscreen 50");
-    browser.saved();
+    care();
     browser.press(firstName + " says: no burning");
     browser.at("/after");
     browser.see("When can I go out in the sun?");
+  }
+
+  /// Every step on calm skin that is put on and left, by touch, in its order.
+  void care() {
+    By next = By.xpath("(//ol[@aria-label='On the skin, in order']//button[not(@disabled)])[1]");
+    while (!browser.driver.findElements(next).isEmpty()) {
+      browser.click(next);
+      browser.saved();
+    }
   }
 
   void sign() {

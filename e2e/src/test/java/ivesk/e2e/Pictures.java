@@ -150,13 +150,7 @@ class Pictures extends Journey {
     browser.pass(60);
     browser.keys("1");
     browser.saved();
-    browser.press("Calming serum, pressed in");
-    browser.saved();
-    browser.pass(70);
-    browser.press("Bland cream");
-    browser.saved();
-    browser.pass(70);
-    browser.press("Mineral sunscreen 50");
+    care();
     browser.saved();
     browser.press("Oumar says: no burning");
     browser.at("/after");

@@ -101,15 +101,7 @@ class ProtocolJourney extends Journey {
   /// An acid prep in the place of the wipe has a clock of its own.
   @Test
   void threeStagesInTwoRegionsToTheArmedTimer() {
-    show("Ishani Velloor", "plan");
-    browser.press("Change the steps");
-    browser.press("From a protocol");
-    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'Enzyme sandwich')]"));
-    browser.see("Enzyme sandwich, version 1");
-    browser.press("Add a region");
-    browser.click(By.xpath("//li[@role='menuitem'][.='hands']"));
-    browser.click(By.xpath("//li[@role='menuitem'][contains(.,'LAC-10')]"));
-    browser.see("HANDS");
+    sandwichAndHands();
     browser.keys("/");
     browser.keys("steam", Keys.ENTER);
     browser.keys(Keys.ESCAPE);

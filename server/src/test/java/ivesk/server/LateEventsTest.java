@@ -77,8 +77,11 @@ class LateEventsTest {
     assertThat(say(now().minusSeconds(5), ANSWER).status()).isEqualTo(200);
     assertThat(say(end, END).status()).isEqualTo(200);
     assertThat(endedAt()).isEqualTo(end);
-    // Another END, said later elsewhere, does not make the contact longer.
-    assertThat(say(now(), END).detail()).contains("No acid is on");
+    // Another END, said later elsewhere, is kept and shown, and does not make the contact longer.
+    Answer second = say(now(), END);
+    assertThat(second.status()).isEqualTo(200);
+    assertThat(second.body().get("conflicts").get(0).get("kind").asString())
+        .isEqualTo("BOTH_ENDED");
     assertThat(endedAt()).isEqualTo(end);
   }
 

@@ -73,6 +73,10 @@ class RetiredConnectionsTest {
               "KNOWN_DEVICE",
               "INSERT INTO known_device (device, username, proven) VALUES ('b', 'ines', CURRENT_TIMESTAMP)"),
           Map.entry(
+              "HANDSET",
+              "INSERT INTO handset (id, treatment_id, code_hash, shown_at)"
+                  + " SELECT RANDOM_UUID(), id, 'abc', CURRENT_TIMESTAMP FROM treatment LIMIT 1"),
+          Map.entry(
               "CLOSED_DAY",
               "INSERT INTO closed_day (on_date, why) VALUES (CURRENT_DATE, 'stocktaking')"));
 

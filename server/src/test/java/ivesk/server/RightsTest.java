@@ -25,6 +25,10 @@ class RightsTest {
       POST /api/sign-in/pin
       POST /api/sign-in/code
       POST /api/first-start
+      GET /api/handset
+      POST /api/handset
+      POST /api/handset/said
+      GET /api/handset/stream
       """;
 
   private static final String SIGNED_IN =
@@ -119,6 +123,7 @@ class RightsTest {
       POST /api/treatments/{id}/events
       GET /api/treatments/{id}/stream
       GET /api/visits/{id}/aftercare
+      GET /api/visits/{id}/aftercare/answers
       POST /api/visits/{id}/chain
       PUT /api/visits/{id}/choice
       POST /api/visits/{id}/clearances
@@ -140,6 +145,7 @@ class RightsTest {
       POST /api/treatments/{id}/clinician
       GET /api/treatments/{id}/gate-a
       POST /api/treatments/{id}/gate-a
+      POST /api/treatments/{id}/handset
       GET /api/visits/{id}/screening
       PUT /api/visits/{id}/screening/groups/{group}
       PUT /api/visits/{id}/screening/{question}

@@ -19,8 +19,8 @@ import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.AlarmStep;
+import ivesk.core.treatment.ClientCue;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Redness;
@@ -71,8 +71,8 @@ class WordsTest {
             + list("REDNESS", Redness.values(), Redness::label)
             + table("QUALITIES", Quality.values(), Quality::label)
             + table("RESPONSES", Response.values(), Response::label)
+            + table("CLIENT_CUES", ClientCue.Said.values(), ClientCue.Said::words)
             + table("ENDING_STEPS", EndingStep.values(), EndingStep::words)
-            + table("AFTER_PRODUCTS", AfterProduct.values(), AfterProduct::label)
             + table("STEP_KINDS", StepKind.values(), StepKind::label)
             + table("STEP_GATES", StepGate.values(), StepGate::label)
             + table("SEVERITIES", Severity.values(), Severity::label)

@@ -99,6 +99,12 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   /// @param care limits of the day that the sheet tells
   public record Client(boolean first, boolean pigmentProne, Set<Care.Kind> care) {}
 
+  /// One peel of the visit.
+  ///
+  /// @param ended local time at which the acid came off
+  /// @param frosted zones frosted, where flaking starts sooner
+  public record Peeled(Formula formula, DepthClass depth, LocalDateTime ended, boolean frosted) {}
+
   /// @param ended local time at which the acid came off
   /// @param frosted zones frosted, where flaking starts sooner
   /// @param worn what went on after the acid
@@ -110,6 +116,25 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
       boolean frosted,
       Optional<Worn> worn,
       Policies policies) {
+    return of(List.of(new Peeled(formula, depth, ended, frosted)), client, worn, policies);
+  }
+
+  /// For all peels of a visit together: the deepest, the longest flaking, every caution.
+  ///
+  /// @param peels at least one
+  /// @param worn what went on after the acid
+  public static Aftercare of(
+      List<Peeled> peels, Client client, Optional<Worn> worn, Policies policies) {
+    List<Formula> formulas = peels.stream().map(Peeled::formula).toList();
+    DepthClass depth = peels.stream().map(Peeled::depth).reduce(DepthClass::deeper).orElseThrow();
+    boolean frosted = peels.stream().anyMatch(Peeled::frosted);
+    LocalDateTime ended =
+        peels.stream().map(Peeled::ended).max(Comparator.naturalOrder()).orElseThrow();
+    Optional<LocalDateTime> leftOn =
+        peels.stream()
+            .filter(peel -> peel.formula().ending() == Formula.Ending.SELF_LIMITING)
+            .map(Peeled::ended)
+            .max(Comparator.naturalOrder());
     LocalDate day = ended.toLocalDate();
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
     TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
@@ -117,8 +142,7 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
     Flaking flaking =
         Flaking.of(
-                Stream.concat(
-                        Stream.of(formula), worn.map(Worn::addOn).map(AddOn::formula).stream())
+                Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
                     .toList())
             .frosted(frosted);
     LocalDate flakesFrom = day.plusDays(flaking.first());
@@ -133,14 +157,15 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
           Words.fill(
               "leave the %s on, no water, until %s; then wash it off with mild cleanser, and bland cream",
               noun(worn.orElseThrow().addOn().formula().name()), HOUR.format(wash.get())));
-    } else if (formula.ending() == Formula.Ending.SELF_LIMITING) {
+    } else if (leftOn.isPresent()) {
       add(
           lines,
           day,
           "no water or product until "
-              + HOUR.format(ended.plusHours(policies.noWaterHours()))
+              + HOUR.format(leftOn.get().plusHours(policies.noWaterHours()))
               + ", then bland cream");
-    } else if (formula.vehicle() == Vehicle.GEL && policies.chose(Choice.NO_WATER_AFTER_GEL)) {
+    } else if (formulas.stream().anyMatch(one -> one.vehicle() == Vehicle.GEL)
+        && policies.chose(Choice.NO_WATER_AFTER_GEL)) {
       add(
           lines,
           day,
@@ -150,7 +175,8 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     } else {
       add(lines, day, "gentle cleanser and bland cream, morning and night");
     }
-    if (formula.contains(Substance.SALICYLIC)) add(lines, day, "drink water well");
+    if (formulas.stream().anyMatch(one -> one.contains(Substance.SALICYLIC)))
+      add(lines, day, "drink water well");
     add(lines, day, "mineral sunscreen SPF 30 or more, every 2 hours outdoors, and a hat");
 
     rules.add(Until.of(Activity.MAKE_UP, day.plusDays(1)));

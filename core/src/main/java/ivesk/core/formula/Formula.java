@@ -308,6 +308,15 @@ public record Formula(
     return components.map(Component::strength).reduce(Strength.NONE, Strength::plus);
   }
 
+  /// Within which one layer is spread: a minute for gels and liquids; masks, creams and pastes take
+  /// longer. Common practice; the longer time is Ivesk's own default.
+  public Duration spread() {
+    return switch (vehicle) {
+      case CREAM, CREAM_MASK, PASTE -> Duration.ofMinutes(3);
+      default -> Duration.ofSeconds(60);
+    };
+  }
+
   /// Whether white on the skin may be crystals, so that the wipe test is due.
   public boolean mayCrystallise() {
     return contains(Substance.SALICYLIC);

@@ -12,14 +12,16 @@ import java.time.Duration;
 /// @param moreInTheClock once, when the feel of a timed AHA falls early
 /// @param workedIn once, on the zone that needs it most, instead of never
 /// @param lids treated where a formula is made for them, instead of never
+/// @param handset the client may answer by a phone or a clicker of their own
 public record Handling(
     Duration jessnerGap,
     boolean crystalsWiped,
     boolean moreInTheClock,
     boolean workedIn,
-    boolean lids) {
+    boolean lids,
+    boolean handset) {
   public static final Handling USUAL =
-      new Handling(Duration.ofMinutes(3), false, false, false, false);
+      new Handling(Duration.ofMinutes(3), false, false, false, false, false);
 
   public Handling {
     Require.range("gap between Jessner coats, s", (int) jessnerGap.toSeconds(), 60, 600);
@@ -32,6 +34,7 @@ public record Handling(
         policies.chose(Choice.WIPE_CRYSTALS_FIRST),
         onceMore,
         policies.chose(Choice.WORKED_IN_ONCE),
-        policies.chose(Choice.LIDS_BY_THEIR_OWN_FORMULA));
+        policies.chose(Choice.LIDS_BY_THEIR_OWN_FORMULA),
+        policies.chose(Choice.CLIENT_HANDSET));
   }
 }

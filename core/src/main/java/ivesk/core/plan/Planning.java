@@ -207,6 +207,7 @@ public final class Planning {
         area,
         wishes.layer().orElseGet(() -> Dose.layer(area)),
         facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number),
-        addOn);
+        addOn,
+        Staging.ALONE);
   }
 }

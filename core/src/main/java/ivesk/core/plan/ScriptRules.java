@@ -251,15 +251,12 @@ public final class ScriptRules {
               "the steps are longer than the slot",
               ScriptRules::slot));
 
-  /// Gels and liquids are spread within a minute; masks, creams and pastes take longer. Common
-  /// practice; the longer time is Ivesk's own default.
-  private static final Duration SPREAD = Duration.ofSeconds(60);
-
-  private static final Duration SPREAD_THICK = Duration.ofMinutes(3);
-  private static final Set<Formula.Vehicle> THICK =
-      Set.of(Formula.Vehicle.CREAM, Formula.Vehicle.CREAM_MASK, Formula.Vehicle.PASTE);
-
   private ScriptRules() {}
+
+  /// What a rule objects to, in words; empty for one that is there no more.
+  public static Optional<String> says(String id) {
+    return ALL.stream().filter(rule -> rule.id().equals(id)).map(Rule::when).findFirst();
+  }
 
   private static Rule rule(
       String id, Severity severity, Source source, String when, Function<Sight, List<Found>> says) {
@@ -363,7 +360,7 @@ public final class ScriptRules {
                   line.step(),
                   line.step().layers(Math.min(line.step().layers(), layers), layers))));
     }
-    Duration spread = THICK.contains(formula.vehicle()) ? SPREAD_THICK : SPREAD;
+    Duration spread = formula.spread();
     line.step()
         .spread()
         .filter(time -> time.compareTo(spread) > 0)

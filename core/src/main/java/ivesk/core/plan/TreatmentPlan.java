@@ -38,6 +38,7 @@ import java.util.Optional;
 /// @param layer volume of one
 /// @param lot number of the bottle; empty where bottles are not counted
 /// @param addOn what goes on calm skin after it
+/// @param staging where it stands in its visit
 public record TreatmentPlan(
     Formula formula,
     List<Zone> zones,
@@ -60,7 +61,8 @@ public record TreatmentPlan(
     Area area,
     Volume layer,
     Optional<String> lot,
-    Optional<AddOn> addOn) {
+    Optional<AddOn> addOn,
+    Staging staging) {
 
   private static final Duration UNNAMED_WINDOW = Duration.ofMinutes(3);
 
@@ -93,6 +95,15 @@ public record TreatmentPlan(
 
   /// The same stage, readied as some steps have it.
   public TreatmentPlan readied(Preparation steps) {
+    return with(steps, addOn, staging);
+  }
+
+  /// The same stage with what goes on after it, in its place in a visit.
+  public TreatmentPlan staged(Optional<AddOn> after, Staging place) {
+    return with(preparation, after, place);
+  }
+
+  private TreatmentPlan with(Preparation steps, Optional<AddOn> after, Staging place) {
     return new TreatmentPlan(
         formula,
         zones,
@@ -115,7 +126,13 @@ public record TreatmentPlan(
         area,
         layer,
         lot,
-        addOn);
+        after,
+        place);
+  }
+
+  /// Careful: a first peel with this family, or skin of sensitivity 2 and more.
+  public boolean careful() {
+    return firstVisit || sensitivity.atLeast(Sensitivity.SENSITIVE);
   }
 
   /// Where the peel is done; regions are treated one at a time.

@@ -56,6 +56,8 @@ public record Policies(
   }
 
   public enum Choice {
+    /// The client answers by a phone or a clicker of their own, beside saying it.
+    CLIENT_HANDSET,
     /// Hydroxy acids in one visit: layers with strength steps, instead of one timed application.
     STRENGTH_STEPS,
     /// Jessner ends at the first F1, instead of at the planned layers with even pink.

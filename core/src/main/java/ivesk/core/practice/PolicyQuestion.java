@@ -78,6 +78,10 @@ public enum PolicyQuestion {
       "Compromised barrier",
       usual("usual", "wait until calm"),
       option("other", "mild lactic, half the time", p -> p.with(Choice.MILD_LACTIC_AT_BARRIER))),
+  HANDSET(
+      "The client's handset",
+      usual("off", "not used"),
+      option("on", "a phone or a clicker of the client's", p -> p.with(Choice.CLIENT_HANDSET))),
   REST("Rest after ending", option("0", "0", p -> p.withRestAtMost(0)), usual("1", "1 or less")),
   NEUTRALISER(
       "Neutraliser",

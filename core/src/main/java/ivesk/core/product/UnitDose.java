@@ -31,8 +31,15 @@ public record UnitDose(Unit unit, double each, Measure measure) {
       return label;
     }
 
-    private boolean measured() {
+    /// Counted in parts, and not one by one.
+    public boolean measured() {
       return this == ML || this == GRAM;
+    }
+
+    /// "2 pumps", "3.5 g".
+    public String words(double units) {
+      String figure = units == Math.rint(units) ? Words.number(units, 0) : Words.number(units, 1);
+      return figure + " " + label + (measured() || units == 1 ? "" : "s");
     }
   }
 
@@ -103,9 +110,6 @@ public record UnitDose(Unit unit, double each, Measure measure) {
 
   /// "2 pumps", "3.5 g".
   public String words(double units) {
-    String figure = units == Math.rint(units) ? Words.number(units, 0) : Words.number(units, 1);
-    return unit.measured()
-        ? figure + " " + unit.label()
-        : figure + " " + unit.label() + (units == 1 ? "" : "s");
+    return unit.words(units);
   }
 }

@@ -7,10 +7,12 @@ import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.Selection;
 import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -45,6 +47,34 @@ public record NextPeel(
     public String label() {
       return label;
     }
+  }
+
+  /// After all stages of a visit: what the first proposes, unless one of them went badly, and not
+  /// before the day that every other allows.
+  ///
+  /// @param stages in which acid went on; at least one
+  /// @param past peels before this visit
+  public static NextPeel after(
+      List<Treatment.Stage> stages, ScreeningFacts client, List<PastPeel> past, LocalDate on) {
+    Treatment.Stage decides = decisive(stages);
+    NextPeel next = after(decides.plan(), decides.state(), client, past, on);
+    for (Treatment.Stage stage : stages) {
+      if (stage == decides || stage.plan().region() != decides.plan().region()) continue;
+      NextPeel other = after(stage.plan(), stage.state(), client, past, on);
+      if (!other.earliest.isAfter(next.earliest)) continue;
+      List<String> reasons = new ArrayList<>(next.reasons);
+      reasons.addAll(other.reasons);
+      next = new NextPeel(other.earliest, reasons, next.step, next.formula, next.why);
+    }
+    return next;
+  }
+
+  /// The stage for which the visit was planned; one with an adverse outcome comes before it.
+  public static Treatment.Stage decisive(List<Treatment.Stage> stages) {
+    return stages.stream()
+        .filter(stage -> Outcome.of(stage.state()) == PeelOutcome.ADVERSE)
+        .findFirst()
+        .orElse(stages.getFirst());
   }
 
   /// @param past peels before this one

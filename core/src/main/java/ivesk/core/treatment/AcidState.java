@@ -1,13 +1,18 @@
 package ivesk.core.treatment;
 
+import ivesk.core.quantity.Amount;
+import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.Looking;
@@ -19,10 +24,13 @@ import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -35,6 +43,8 @@ import java.util.Set;
 /// @param extended the therapist asked for the most layers
 /// @param onNextRung a layer of the next rung went on
 /// @param declined rows whose advice was passed since the last look
+/// @param moreBase neutraliser laid out beyond the plan's
+/// @param outrunPassed the next layer may outrun the base
 /// @param lastLookAt last answer with acid on, or a look in place of one that cannot be given
 public record AcidState(
     List<Layer> layers,
@@ -42,13 +52,22 @@ public record AcidState(
     boolean onNextRung,
     boolean fanOn,
     Set<Row> declined,
+    Amount moreBase,
+    boolean outrunPassed,
     Optional<Instant> lastLookAt) {
 
+  /// @param nextRung of the next strength up
+  /// @param delivered as it was measured; empty where it is as planned
   public record Layer(
-      int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
+      int number,
+      Instant startedAt,
+      Optional<Instant> coveredAt,
+      List<Zone> zones,
+      boolean nextRung,
+      Optional<Volume> delivered) {}
 
   static final AcidState NONE =
-      new AcidState(List.of(), false, false, false, Set.of(), Optional.empty());
+      new AcidState(List.of(), false, false, false, Set.of(), Amount.NONE, false, Optional.empty());
 
   public AcidState {
     layers = List.copyOf(layers);
@@ -62,12 +81,13 @@ public record AcidState(
           switch (fact) {
             case LayerStarted(var on, var nextRung) -> started(at, on, nextRung);
             case LayerCovered covered -> covered(at);
-            case LayersExtended more ->
-                new AcidState(layers, true, onNextRung, fanOn, declined, lastLookAt);
-            case FanTurned(var on) ->
-                new AcidState(layers, extended, onNextRung, on, declined, lastLookAt);
+            case LayersExtended more -> with(layers, true, fanOn, declined);
+            case FanTurned(var on) -> with(layers, extended, on, declined);
             case AdviceDeclined(var row, var reason) -> passed(row);
-            case ZoneReached _, ZoneEnded _ -> this;
+            case LayerMeasured(var ml) -> measured(Volume.ml(ml));
+            case BaseLaidOut(var mmol) -> based(moreBase.plus(new Amount(mmol)), outrunPassed);
+            case BaseOutrunPassed _ -> based(moreBase, true);
+            case ZoneReached _, ZoneEnded _, ZoneTakenOff _, SpotPassed _ -> this;
           };
       case Looking fact ->
           switch (fact) {
@@ -78,30 +98,54 @@ public record AcidState(
             case WhiteningSeen seen -> lookedAt(at, phase, response);
             case WipeTested f -> looked(lastLookAt);
             case HotSpotFelt f -> looked(lastLookAt);
-            case SignSeen _, SignResolved _, ResponseNoted _ -> this;
+            case SignSeen _, SignResolved _, ResponseNoted _, ZoneAnswered _ -> this;
           };
       case Preparing _, Ending _, Caring _, Recorded _ -> this;
     };
   }
 
+  private AcidState with(List<Layer> all, boolean more, boolean fan, Set<Row> passed) {
+    return new AcidState(all, more, onNextRung, fan, passed, moreBase, outrunPassed, lastLookAt);
+  }
+
+  private AcidState based(Amount more, boolean passed) {
+    return new AcidState(layers, extended, onNextRung, fanOn, declined, more, passed, lastLookAt);
+  }
+
+  /// A new layer asks for its own decisions.
   private AcidState started(Instant at, List<Zone> on, boolean nextRung) {
     List<Layer> more = new ArrayList<>(layers);
-    more.add(new Layer(layers.size() + 1, at, Optional.empty(), on));
-    return new AcidState(more, extended, onNextRung || nextRung, fanOn, Set.of(), lastLookAt);
+    more.add(new Layer(layers.size() + 1, at, Optional.empty(), on, nextRung, Optional.empty()));
+    return new AcidState(
+        more, extended, onNextRung || nextRung, fanOn, Set.of(), moreBase, false, lastLookAt);
   }
 
   private AcidState covered(Instant at) {
-    if (running().isEmpty()) return this;
+    return running().map(layer -> last(Optional.of(at), layer.delivered())).orElse(this);
+  }
+
+  private AcidState measured(Volume volume) {
+    return last().map(layer -> last(layer.coveredAt(), Optional.of(volume))).orElse(this);
+  }
+
+  private AcidState last(Optional<Instant> coveredAt, Optional<Volume> delivered) {
     Layer layer = layers.getLast();
     List<Layer> all = new ArrayList<>(layers.subList(0, layers.size() - 1));
-    all.add(new Layer(layer.number(), layer.startedAt(), Optional.of(at), layer.zones()));
-    return new AcidState(all, extended, onNextRung, fanOn, declined, lastLookAt);
+    all.add(
+        new Layer(
+            layer.number(),
+            layer.startedAt(),
+            coveredAt,
+            layer.zones(),
+            layer.nextRung(),
+            delivered));
+    return with(all, extended, fanOn, declined);
   }
 
   private AcidState passed(Row row) {
     EnumSet<Row> more = EnumSet.of(row);
     more.addAll(declined);
-    return new AcidState(layers, extended, onNextRung, fanOn, more, lastLookAt);
+    return with(layers, extended, fanOn, more);
   }
 
   private AcidState lookedAt(Instant at, Phase phase, Response response) {
@@ -110,7 +154,8 @@ public record AcidState(
   }
 
   private AcidState looked(Optional<Instant> lastLook) {
-    return new AcidState(layers, extended, onNextRung, fanOn, Set.of(), lastLook);
+    return new AcidState(
+        layers, extended, onNextRung, fanOn, Set.of(), moreBase, outrunPassed, lastLook);
   }
 
   public Optional<Layer> last() {

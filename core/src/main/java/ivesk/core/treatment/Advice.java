@@ -74,7 +74,13 @@ public record Advice(
     ENDING_STEP,
     LEAVING_CHECK,
     ADD_ON,
-    WIPE_ADD_ON
+    WIPE_ADD_ON,
+    REDNESS,
+    BARRIER,
+    CARE,
+    CARE_OFF,
+    NEXT_STAGE,
+    BASE
   }
 
   public Advice {

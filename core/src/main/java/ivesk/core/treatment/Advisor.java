@@ -6,17 +6,22 @@ import static ivesk.core.treatment.AdviceDraft.names;
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.CareStep;
+import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.product.Role;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Advice.Action;
 import ivesk.core.treatment.Advice.Kind;
+import ivesk.core.treatment.ClientCue.Said;
 import ivesk.core.treatment.Looks.Told;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -30,6 +35,7 @@ public final class Advisor {
   static final Duration CLOSE_CHECK_IN = Duration.ofSeconds(30);
   private static final Duration LONG_WEAR_CLOSE = Duration.ofMinutes(5);
   private static final Duration REST_ASK = Duration.ofSeconds(60);
+  private static final Duration TOLD_BEFORE = Duration.ofMinutes(2);
   private static final Duration LONG_REST = Duration.ofMinutes(15);
 
   private Advisor() {}
@@ -42,10 +48,10 @@ public final class Advisor {
   public static Advice advise(TreatmentPlan plan, TreatmentState state, Instant now) {
     Look look = Look.of(plan, state, now);
     Optional<Advice> row = DecisionTable.first(look);
-    if (row.isPresent()) return row.get();
+    if (row.isPresent()) return withBase(row.get(), plan, state);
     return switch (state.phase()) {
       case READY -> prepare(state);
-      case ARMED -> start(look);
+      case ARMED -> withBase(start(look), plan, state);
       case ACID -> throw new IllegalStateException("with acid on the last row always answers");
       case ENDING -> takeOff(plan, state);
       case SETTLING -> risen(plan, state).orElseGet(() -> settle(plan, state, now));
@@ -62,6 +68,55 @@ public final class Advisor {
     };
   }
 
+  /// What one row was matched by.
+  ///
+  /// @param what it is, in words
+  /// @param value with its unit
+  public record Value(String what, String value) {}
+
+  /// The row behind the advice of a moment, and the values that it was matched by.
+  public record Why(DecisionTable.Line line, List<Value> values) {}
+
+  /// Empty where no row of the table holds.
+  ///
+  /// @param advice of that moment
+  public static Optional<Why> why(
+      Advice advice, TreatmentPlan plan, TreatmentState state, Instant now) {
+    return advice
+        .row()
+        .flatMap(row ->
+            DecisionTable.LINES.stream()
+                .filter(line -> line.row() == row)
+                .findFirst()
+                .map(line -> new Why(line, DecisionTable.values(Look.of(plan, state, now)))));
+  }
+
+  /// The layer that would outrun the base waits until more is laid out, or until somebody says why
+  /// not.
+  private static Advice withBase(Advice advice, TreatmentPlan plan, TreatmentState state) {
+    if (!advice.kind().layer() || state.acid().outrunPassed()) return advice;
+    OnSkin skin = OnSkin.of(plan, state);
+    if (!skin.outruns()) return advice;
+    return new Advice(
+        advice.row(),
+        Kind.WAIT,
+        "Lay out more base first",
+        Words.fill(
+            "With this layer %s mmol of acid stand against %s mmol of base.",
+            Words.number(skin.acid().plus(skin.next()).mmol(), 2),
+            Words.number(skin.base().mmol(), 2)),
+        Action.BASE,
+        Optional.empty(),
+        false,
+        advice.zones(),
+        List.of(),
+        advice.other());
+  }
+
+  static boolean outruns(TreatmentPlan plan, TreatmentState state) {
+    return !state.acid().outrunPassed() && OnSkin.of(plan, state).outruns();
+  }
+
   /// Every coming instant at which the screen changes if nothing new is observed.
   public static List<Cue> cues(TreatmentPlan plan, TreatmentState state) {
     TreeSet<Instant> instants = new TreeSet<>();
@@ -76,6 +131,7 @@ public final class Advisor {
       Look.tooLateForNextRungAt(plan, state).ifPresent(instants::add);
       clocks.settledAt().ifPresent(instants::add);
       clocks.limitAt().ifPresent(instants::add);
+      state.spreadUntil(plan).ifPresent(instants::add);
       instants.addAll(SensationLines.changes(plan, state));
     }
     state.zones().values().forEach(zone -> zone.untestedFrom().ifPresent(instants::add));
@@ -84,6 +140,7 @@ public final class Advisor {
       state.endedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
     }
     shortContact(plan, state).ifPresent(on -> instants.add(on.plus(AddOn.SHORT_LEAST)));
+    CareState.runsUntil(plan, state).ifPresent(instants::add);
     return instants.tailSet(state.lastEventAt(), false).stream()
         .map(at ->
             new Cue(
@@ -96,6 +153,28 @@ public final class Advisor {
                 advise(plan, state, at),
                 ifAnswered(plan, state, at)))
         .toList();
+  }
+
+  /// What is to be said aloud to the client, past and to come: each layer and the ending are cold,
+  /// the limit is told two minutes before it comes.
+  public static List<ClientCue> clientCues(TreatmentPlan plan, TreatmentState state) {
+    List<ClientCue> cues = new ArrayList<>();
+    for (Layer layer : state.layers()) cues.add(new ClientCue(layer.startedAt(), Said.COLD_NOW));
+    if (state.phase() == Phase.ACID) {
+      state
+          .limitAt()
+          .ifPresent(limit -> {
+            Instant before = limit.minus(TOLD_BEFORE);
+            if (state.firstTouch().filter(before::isAfter).isPresent()) {
+              cues.add(new ClientCue(before, Said.TWO_MINUTES_LEFT));
+            }
+            cues.add(new ClientCue(limit, Said.COMES_OFF));
+          });
+    }
+    if (!EndingSteps.of(plan, state).contains(EndingStep.LEAVE_AS_IT_IS)) {
+      state.endedAt().ifPresent(end -> cues.add(new ClientCue(end, Said.COLD_NOW)));
+    }
+    return List.copyOf(cues);
   }
 
   /// The advice for each of the eleven answers that may come next.
@@ -322,9 +401,123 @@ public final class Advisor {
               .key(Action.WIPE_ADD_ON)
               .build();
     }
-    return outside(Kind.REST, "At rest", "Check before the client leaves.")
-        .key(Action.LEAVING_CHECK)
-        .build();
+    return care(plan, state, now)
+        .or(() -> nextStage(plan, state))
+        .orElseGet(() ->
+            outside(Kind.REST, "At rest", "Check before the client leaves.")
+                .key(Action.LEAVING_CHECK)
+                .build());
+  }
+
+  /// What is on for a time, then the next step as it was written.
+  private static Optional<Advice> care(TreatmentPlan plan, TreatmentState state, Instant now) {
+    Optional<CareStep> running = CareState.running(plan, state);
+    if (running.isPresent()) {
+      Instant until = CareState.runsUntil(plan, state).orElse(now);
+      String what = running.get().label();
+      return Optional.of(
+          now.isBefore(until)
+              ? outside(Kind.REST, "Leave it on: " + what, running.get().doneSign())
+                  .until(until)
+                  .key(Action.CARE_OFF)
+                  .build()
+              : outside(Kind.REST, "Time is over: " + what, whenOver(running.get()))
+                  .key(Action.CARE_OFF)
+                  .build());
+    }
+    return CareState.open(plan, state).stream()
+        .findFirst()
+        .map(step -> {
+          Optional<String> shut = Gate.before(step, plan, state);
+          return outside(
+                  Kind.REST,
+                  "At rest. Next: " + step.label(),
+                  shut.map(why -> Words.capital(why) + ".")
+                      .orElseGet(() -> howTo(step, plan, state)))
+              .on(step.zones())
+              .key(shut.isEmpty() ? Action.CARE : opens(plan, state).orElse(Action.NONE))
+              .other(Action.LEAVING_CHECK)
+              .build();
+        });
+  }
+
+  /// What would open a shut gate: a look, or the barrier wiped off.
+  private static Optional<Action> opens(TreatmentPlan plan, TreatmentState state) {
+    if (state.ending().lookedAt().isEmpty()) return Optional.of(Action.REDNESS);
+    return Gate.c(plan, state, List.of()).isPresent()
+            && state.barrierOn()
+            && state.phase() == Phase.AT_REST
+        ? Optional.of(Action.BARRIER)
+        : Optional.empty();
+  }
+
+  private static String whenOver(CareStep step) {
+    return step.kind() == StepKind.MASK
+        ? "Lift it gently, from the neck up; no residue."
+        : "Take it off, or go on.";
+  }
+
+  private static String howTo(CareStep step, TreatmentPlan plan, TreatmentState state) {
+    if (step.role().filter(Role.SERUM::equals).isPresent() && soothe(plan, state)) {
+      return "A barrier product instead of an active serum: "
+          + (plan.firstVisit()
+              ? "first visit."
+              : plan.careful() ? "sensitive skin." : "the skin is red.");
+    }
+    String said = step.said().isEmpty() ? "" : "Say first: " + step.said() + " ";
+    if (step.kind() == StepKind.MASK) {
+      return said + "Mouth and nose free. " + step.how();
+    }
+    if (step.extracts()) {
+      return said + "Few, fresh lancet held shallow, skin taut; the smallest tool on the nose.";
+    }
+    String how = step.how();
+    return said + (how.isEmpty() ? "Pressed in, no massage." : how + "; pressed in, no massage.");
+  }
+
+  /// First visit, sensitive or red skin: nothing active goes on it.
+  private static boolean soothe(TreatmentPlan plan, TreatmentState state) {
+    return plan.careful() || state.zones().values().stream().anyMatch(zone -> zone.redness() >= 2);
+  }
+
+  /// The stage after this one, where one is planned; gate B stands before it.
+  private static Optional<Advice> nextStage(TreatmentPlan plan, TreatmentState state) {
+    return plan.staging()
+        .next()
+        .map(next -> {
+          String what =
+              Words.fill(
+                  "Stage %d of %d: %s on %s",
+                  next.staging().number(),
+                  next.staging().of(),
+                  next.formula().code(),
+                  next.region().withArticle());
+          Optional<String> shut = Gate.next(plan, state);
+          if (shut.isPresent()) {
+            return outside(Kind.REST, "Not yet: " + what, Words.capital(shut.get()) + ".")
+                .key(
+                    state.ending().lookedAt().isEmpty() && next.region() == plan.region()
+                        ? Action.REDNESS
+                        : Action.ASK)
+                .other(Action.LEAVING_CHECK)
+                .build();
+          }
+          return plan.careful()
+              ? outside(
+                      Kind.REST,
+                      "Stop here, or go on by choice",
+                      what
+                          + ". "
+                          + (plan.firstVisit() ? "First visit" : "Sensitive skin")
+                          + ": off unless chosen.")
+                  .key(Action.LEAVING_CHECK)
+                  .other(Action.NEXT_STAGE)
+                  .build()
+              : outside(Kind.REST, what, "Gate B is passed: 3 at most, pink at most, no frost.")
+                  .key(Action.NEXT_STAGE)
+                  .other(Action.LEAVING_CHECK)
+                  .build();
+        });
   }
 
   private static Advice settle(TreatmentPlan plan, TreatmentState state, Instant now) {
@@ -338,6 +531,13 @@ public final class Advisor {
                   .map(value -> value + " is above rest.")
                   .orElse(""))
           .key(Action.WIPE_ADD_ON)
+          .build();
+    }
+    Optional<CareStep> on = CareState.running(plan, state);
+    if (on.isPresent()) {
+      return advice(Kind.SETTLE, "Take it off, then cool: " + on.get().label())
+          .because(state.lastAnswer().map(told -> told.value() + " is above rest.").orElse(""))
+          .key(Action.CARE_OFF)
           .build();
     }
     Instant ended = state.endedAt().orElseThrow();
@@ -358,6 +558,7 @@ public final class Advisor {
                 .orElse("Rest is " + plan.restAtMost() + " or less. No fixed time."))
         .until(clocks(plan, state).askAt().orElseThrow())
         .key(Action.ASK)
+        .other(Gate.next(plan, state).isEmpty() ? Action.NEXT_STAGE : Action.NONE)
         .build();
   }
 }

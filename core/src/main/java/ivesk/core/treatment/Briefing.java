@@ -46,6 +46,9 @@ public final class Briefing {
             ? "When I ask, show a number from 0 to 10 with your fingers. The true one helps me."
             : "When I ask, say a number from 0 to 10. Nothing is brave or wrong; the true one"
                 + " helps me.");
+    if (plan.handling().handset()) {
+      lines.add("Your phone or clicker says the number too, and STOP on it stops me at once.");
+    }
     lines.add("Raise your hand, and I stop at once.");
     lines.add(ends(plan));
     lines.add(leaving(plan));

@@ -1,50 +1,128 @@
 package ivesk.core.treatment;
 
+import ivesk.core.plan.CareStep;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
+import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
+import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.Ending;
+import ivesk.core.treatment.TreatmentEvent.Extracted;
 import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
-/// What went on calm skin.
+/// What was done on calm skin.
 ///
+/// @param started when a step with a time of its own began, by its id
+/// @param done when a step was done, by its id
+/// @param extracted points by zone
+/// @param lancets used up
+/// @param barrierOffAt when the barrier was wiped off
 /// @param addOnAt when the plan's add-on was put on
 /// @param addOnOffAt when it was wiped off again
 public record CareState(
-    List<AfterProduct> products, Optional<Instant> addOnAt, Optional<Instant> addOnOffAt) {
+    Map<String, Instant> started,
+    Map<String, Instant> done,
+    Map<Zone, Integer> extracted,
+    int lancets,
+    Optional<Instant> barrierOffAt,
+    Optional<Instant> addOnAt,
+    Optional<Instant> addOnOffAt) {
 
-  static final CareState NONE = new CareState(List.of(), Optional.empty(), Optional.empty());
+  static final CareState NONE =
+      new CareState(
+          Map.of(), Map.of(), Map.of(), 0, Optional.empty(), Optional.empty(), Optional.empty());
 
   public CareState {
-    products = List.copyOf(products);
+    started = Map.copyOf(started);
+    done = Map.copyOf(done);
+    extracted = Map.copyOf(extracted);
   }
 
   CareState after(TreatmentEvent event) {
+    Instant at = event.at();
     return switch (event.fact()) {
       case Caring fact ->
           switch (fact) {
-            case ProductApplied(var product) -> {
-              List<AfterProduct> more = new ArrayList<>(products);
-              more.add(product);
-              yield new CareState(more, addOnAt, addOnOffAt);
-            }
-            case AddOnPutOn on -> new CareState(products, Optional.of(event.at()), addOnOffAt);
-            case AddOnWipedOff off -> new CareState(products, addOnAt, Optional.of(event.at()));
+            case CareStarted(var step) ->
+                with(and(started, step, at), done, barrierOffAt, addOnAt, addOnOffAt);
+            case CareDone(var step) ->
+                with(started, and(done, step, at), barrierOffAt, addOnAt, addOnOffAt);
+            case Extracted(_, var points, var used) -> extracted(points, used);
+            case BarrierWipedOff _ -> with(started, done, Optional.of(at), addOnAt, addOnOffAt);
+            case AddOnPutOn _ -> with(started, done, barrierOffAt, Optional.of(at), addOnOffAt);
+            case AddOnWipedOff _ -> with(started, done, barrierOffAt, addOnAt, Optional.of(at));
           };
       case Preparing _, Acting _, Looking _, Ending _, Recorded _ -> this;
     };
   }
 
+  private CareState with(
+      Map<String, Instant> begun,
+      Map<String, Instant> ended,
+      Optional<Instant> barrierOff,
+      Optional<Instant> on,
+      Optional<Instant> off) {
+    return new CareState(begun, ended, extracted, lancets, barrierOff, on, off);
+  }
+
+  private CareState extracted(Map<Zone, Integer> points, int used) {
+    Map<Zone, Integer> more = new EnumMap<>(Zone.class);
+    more.putAll(extracted);
+    points.forEach((zone, many) -> more.merge(zone, many, Integer::sum));
+    return new CareState(started, done, more, lancets + used, barrierOffAt, addOnAt, addOnOffAt);
+  }
+
+  private static Map<String, Instant> and(Map<String, Instant> some, String step, Instant at) {
+    Map<String, Instant> more = new HashMap<>(some);
+    more.put(step, at);
+    return more;
+  }
+
   /// The add-on is on the skin.
   public boolean addOnOn() {
     return addOnAt.isPresent() && addOnOffAt.isEmpty();
+  }
+
+  /// What may go on once the skin is at rest, in order: as the steps have it, else what every
+  /// practice has. Nothing where the peel stays as it is, for the hours that the sheet says.
+  public static List<CareStep> offered(TreatmentPlan plan, TreatmentState state) {
+    if (EndingSteps.of(plan, state).contains(EndingStep.LEAVE_AS_IT_IS)) return List.of();
+    boolean written = !plan.staging().after().isEmpty() || plan.staging().next().isPresent();
+    return written ? plan.staging().after() : CareStep.usual(plan.zones());
+  }
+
+  /// Steps as they were written that are not done, in order.
+  static List<CareStep> open(TreatmentPlan plan, TreatmentState state) {
+    return plan.staging().after().isEmpty()
+        ? List.of()
+        : offered(plan, state).stream()
+            .filter(step -> !state.care().done().containsKey(step.id()))
+            .toList();
+  }
+
+  /// The step whose time runs; empty where none does.
+  static Optional<CareStep> running(TreatmentPlan plan, TreatmentState state) {
+    return offered(plan, state).stream()
+        .filter(step -> state.care().started().containsKey(step.id()))
+        .filter(step -> !state.care().done().containsKey(step.id()))
+        .findFirst();
+  }
+
+  /// When the time of the running step is over.
+  static Optional<Instant> runsUntil(TreatmentPlan plan, TreatmentState state) {
+    return running(plan, state)
+        .flatMap(step -> step.time().map(time -> state.care().started().get(step.id()).plus(time)));
   }
 }

@@ -6,15 +6,24 @@ import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
+import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Extracted;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HandedOver;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
@@ -22,7 +31,6 @@ import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -30,14 +38,18 @@ import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.WorkedIn;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -72,12 +84,19 @@ public final class Correction {
           ResponseNoted _,
           WorkedIn _,
           FanTurned _,
-          ProductApplied _ ->
+          ZoneAnswered _,
+          LayerMeasured _,
+          EdgeSeen _,
+          CareStarted _,
+          CareDone _,
+          Extracted _ ->
           Scope.WHOLE;
       case LayerStarted _,
           LayerCovered _,
           ZoneReached _,
           ZoneEnded _,
+          ZoneTakenOff _,
+          SpotPassed _,
           AcidPrepStarted _,
           EndingStarted _,
           AddOnPutOn _,
@@ -88,7 +107,13 @@ public final class Correction {
           GateADecided _,
           PlanChanged _,
           TimerArmed _,
+          StageOpened _,
           LayersExtended _,
+          BaseLaidOut _,
+          BaseOutrunPassed _,
+          HandedOver _,
+          TreatmentEvent.IncidentReported _,
+          BarrierWipedOff _,
           AdviceTaken _,
           AdviceDeclined _,
           // An alarm ends by words, and never by being taken out.

@@ -12,6 +12,7 @@ import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.Looks.Told;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -219,6 +220,55 @@ public final class DecisionTable {
         .map(line -> line.advises().apply(look).build(line.row()));
   }
 
+  /// What the rows look at, as it is now.
+  static List<Advisor.Value> values(Look look) {
+    List<Advisor.Value> values = new ArrayList<>();
+    look.told()
+        .ifPresent(told -> {
+          values.add(value("sensation", String.valueOf(told.value())));
+          values.add(
+              value("told", Words.clock(Duration.between(told.at(), look.now())) + " min ago"));
+        });
+    values.add(value("hold line", String.valueOf(look.lines().hold())));
+    values.add(value("stop line", String.valueOf(look.lines().stop())));
+    look.state()
+        .firstTouch()
+        .ifPresent(_ -> {
+          values.add(value("contact", Words.clock(look.state().contact(look.now())) + " min"));
+          values.add(
+              value(
+                  "limit",
+                  look.state()
+                      .ready()
+                      .contactLimit()
+                      .map(limit -> Words.clock(limit) + " min")
+                      .orElse("none")));
+        });
+    values.add(value("layers", look.layersDone() + " of " + look.layersPlanned()));
+    values.add(value("layer settled", look.settled() ? "yes" : "no"));
+    values.add(value("redness at most", String.valueOf(worstRedness(look))));
+    List<Zone> white = look.where(look.plan().zones(), zone -> zone.whitening() != Whitening.NONE);
+    values.add(value("white", white.isEmpty() ? "none" : names(white)));
+    if (look.state().wipeOwed()) values.add(value("wipe test", "owed"));
+    if (look.numbed()) values.add(value("client", look.state().response().label()));
+    if (look.careful()) {
+      values.add(
+          value("care", look.plan().firstVisit() ? "first visit" : "sensitivity 2 and more"));
+    }
+    return List.copyOf(values);
+  }
+
+  private static Advisor.Value value(String what, String value) {
+    return new Advisor.Value(what, value);
+  }
+
+  private static int worstRedness(Look look) {
+    return look.plan().zones().stream()
+        .mapToInt(zone -> look.state().zones().get(zone).redness())
+        .max()
+        .orElse(0);
+  }
+
   private static AdviceDraft end(String why, Object... parts) {
     return advice(Kind.END, "End").because(Words.fill(why, parts)).key(Action.END);
   }
@@ -351,8 +401,8 @@ public final class DecisionTable {
       int all = look.state().lastLayer().orElseThrow().zones().size();
       return advice(Kind.WAIT, "Finish this layer")
           .because(
-              left.isEmpty() || left.size() == all
-                  ? "Spread within a minute, thin and even" + workedIn(look)
+              left.isEmpty() || left.size() == all || tooLong(look)
+                  ? spreading(look)
                   : Words.capital(names(left)) + " still to cover.")
           .on(left)
           .key(Action.COVERED);
@@ -362,6 +412,21 @@ public final class DecisionTable {
     return advice(Kind.WAIT, "Wait")
         .because("The layer settles before the next decision.")
         .until(limit.isBefore(settled) ? limit : settled);
+  }
+
+  private static boolean tooLong(Look look) {
+    return look.over(look.state().spreadUntil(look.plan()));
+  }
+
+  private static String spreading(Look look) {
+    Duration spread = look.plan().formula().spread();
+    return tooLong(look)
+        ? Words.fill(
+            "Spread for over %d s: where it began it is on longest. Cover what is left.",
+            spread.toSeconds())
+        : (spread.toSeconds() > 60 ? "Spread without haste" : "Spread within a minute")
+            + ", thin and even"
+            + workedIn(look);
   }
 
   private static String workedIn(Look look) {

@@ -12,6 +12,7 @@ import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -26,6 +27,7 @@ import java.util.Optional;
 /// @param how it stood at that moment
 /// @param why it was ended before the least time of its label
 /// @param steps of the ending that were done, in order
+/// @param lookedAt when the redness was last looked at since END
 /// @param restAt when rest was reached that still holds
 public record EndingState(
     Optional<Instant> startedAt,
@@ -33,6 +35,7 @@ public record EndingState(
     Optional<AtEnd> how,
     Optional<String> why,
     List<EndingStep> steps,
+    Optional<Instant> lookedAt,
     Optional<Instant> restAt) {
 
   static final EndingState NONE =
@@ -42,6 +45,7 @@ public record EndingState(
           Optional.empty(),
           Optional.empty(),
           List.of(),
+          Optional.empty(),
           Optional.empty());
 
   public EndingState {
@@ -63,30 +67,39 @@ public record EndingState(
                     Optional.of(AtEnd.of(plan, before, event.at())),
                     why,
                     steps,
+                    lookedAt,
                     restAt);
             case EarlyEndExplained(var reason) ->
-                new EndingState(startedAt, byRow, how, Optional.of(reason), steps, restAt);
+                new EndingState(
+                    startedAt, byRow, how, Optional.of(reason), steps, lookedAt, restAt);
             case EndingStepDone(var step) -> {
               List<EndingStep> more = new ArrayList<>(steps);
               more.add(step);
-              yield new EndingState(startedAt, byRow, how, why, more, restAt);
+              yield new EndingState(startedAt, byRow, how, why, more, lookedAt, restAt);
             }
             case LeavingChecked _, Signed _ -> this;
           };
-      case Looking fact ->
-          switch (next) {
-            case AT_REST -> restAt.isPresent() ? this : restedAt(Optional.of(event.at()));
-            case SETTLING -> restedAt(Optional.empty());
-            case READY, ARMED, ACID, ENDING, CHECKED, SIGNED, STOPPED -> this;
-          };
+      case Looking fact -> {
+        EndingState looked =
+            fact instanceof RednessSeen && startedAt.isPresent() ? lookedAt(event.at()) : this;
+        yield switch (next) {
+          case AT_REST -> restAt.isPresent() ? looked : looked.restedAt(Optional.of(event.at()));
+          case SETTLING -> looked.restedAt(Optional.empty());
+          case READY, ARMED, ACID, ENDING, CHECKED, SIGNED, STOPPED -> looked;
+        };
+      }
       // Another screen that had not heard of END put acid on again: it has to come off again.
       case LayerStarted _ -> NONE;
       case Preparing _, Acting _, Caring _, Recorded _ -> this;
     };
   }
 
+  private EndingState lookedAt(Instant at) {
+    return new EndingState(startedAt, byRow, how, why, steps, Optional.of(at), restAt);
+  }
+
   private EndingState restedAt(Optional<Instant> at) {
-    return new EndingState(startedAt, byRow, how, why, steps, at);
+    return new EndingState(startedAt, byRow, how, why, steps, lookedAt, at);
   }
 
   /// Ended for any reason but its time, its planned layers or its planned endpoint.

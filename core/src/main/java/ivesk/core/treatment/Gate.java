@@ -1,16 +1,25 @@
 package ivesk.core.treatment;
 
 import ivesk.core.Words;
+import ivesk.core.plan.Act;
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /// Gate A, the answer to the prep: 0 to 3 on even skin goes on; 4 or more, or a hot spot, changes
 /// the plan or ends the visit; 8 and more cannot be kept, and a hot spot that is kept goes under
 /// barrier and out of the first layer. Gate B, between stages: 0 to 3, redness at most 1, no frost.
+/// Gate C, before tools and masks: at rest, redness at most 1 there, no frost, no barrier left.
 /// Common practice.
 public final class Gate {
   /// From here the skin is awake before any acid.
@@ -34,21 +43,113 @@ public final class Gate {
 
   /// Why the next stage may not begin; empty when it may.
   static Optional<String> b(TreatmentPlan plan, TreatmentState state) {
-    if (Outcome.injured(state)) {
-      return Optional.of("an injury or alarm was seen: the clinician decides");
-    }
-    for (Zone zone : plan.zones()) {
+    return injured(state).or(() -> skin(state, plan.zones())).or(() -> awake(state));
+  }
+
+  private static Optional<String> injured(TreatmentState state) {
+    return Outcome.injured(state)
+        ? Optional.of("an injury or alarm was seen: the clinician decides")
+        : Optional.empty();
+  }
+
+  /// Pink at most, and no frost.
+  private static Optional<String> skin(TreatmentState state, List<Zone> zones) {
+    for (Zone zone : zones) {
       ZoneState look = state.zones().get(zone);
       if (look.whitening().frost()) return Optional.of("frost on the " + zone.label());
       if (look.redness() > 1) {
         return Optional.of(Words.fill("the %s is red, %d", zone.label(), look.redness()));
       }
     }
+    return Optional.empty();
+  }
+
+  private static Optional<String> awake(TreatmentState state) {
     return state
         .lastAnswer()
         .map(Looks.Told::value)
         .filter(value -> value >= AWAKE)
         .map(value -> value + " is above 3");
+  }
+
+  /// Why the next stage may not begin; empty when it may. On another region only the number counts:
+  /// the acid is off and reads 3 at most.
+  static Optional<String> next(TreatmentPlan plan, TreatmentState state) {
+    if (plan.staging().next().isEmpty()) return Optional.of("no other stage is planned");
+    switch (state.phase()) {
+      case SETTLING, AT_REST -> {}
+      case CHECKED, SIGNED, STOPPED -> {
+        return Optional.of("the leaving check is done");
+      }
+      case READY, ARMED, ACID, ENDING -> {
+        return Optional.of("the acid is not off yet");
+      }
+    }
+    if (state.endedAt().isEmpty()) return Optional.of("this stage was stopped before its acid");
+    if (state.looks().incident()) {
+      return Optional.of("an incident was seen: the clinician decides");
+    }
+    if (state.response() != Response.AWAKE) return Optional.of("wake the client, and ask");
+    boolean told =
+        state.lastAnswer().filter(last -> last.at().isAfter(state.endedAt().get())).isPresent();
+    if (!told) return Optional.of("ask how it feels first");
+    Optional<String> on =
+        CareState.running(plan, state).map(step -> "the " + step.label() + " is still on");
+    if (on.isPresent()) return on;
+    if (state.care().addOnOn()) return Optional.of("the add-on is on");
+    if (plan.staging().next().get().region() != plan.region()) {
+      return injured(state).or(() -> awake(state));
+    }
+    return seenSinceEnd(state).or(() -> b(plan, state));
+  }
+
+  /// Redness is looked at, and white is wiped, after the acid is off.
+  private static Optional<String> seenSinceEnd(TreatmentState state) {
+    if (state.zones().values().stream().anyMatch(ZoneState::wipeOwed)) {
+      return Optional.of("the wipe test is not done");
+    }
+    return state.ending().lookedAt().isEmpty()
+        ? Optional.of("look at the redness first")
+        : Optional.empty();
+  }
+
+  /// Gate C before tools and masks: at rest, pink at most and no frost there, no barrier left.
+  static Optional<String> c(TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
+    if (state.phase() != Phase.AT_REST) return Optional.of("the skin is not at rest");
+    if (Outcome.injured(state) || state.looks().incident()) {
+      return Optional.of("an incident was seen: the clinician decides");
+    }
+    return seenSinceEnd(state)
+        .or(() -> skin(state, plan.zones().stream().filter(zones::contains).toList()))
+        .or(() -> state.barrierOn() ? Optional.of("wipe the barrier off first") : Optional.empty());
+  }
+
+  /// Why a step on calm skin may not begin; empty when it may.
+  static Optional<String> before(CareStep step, TreatmentPlan plan, TreatmentState state) {
+    if (step.current()) {
+      Optional<String> wet =
+          wet(plan, state).map(other -> "the " + other.label() + " is wet: dry it first, a spark");
+      if (wet.isPresent()) return wet;
+    }
+    if (!step.gateC()) return Optional.empty();
+    // A tool goes only where the skin allows it; each point is asked again.
+    return step.extracts() ? c(plan, state, List.of()) : c(plan, state, step.zones());
+  }
+
+  /// What went on wet with alcohol, with nothing since that dries.
+  private static Optional<CareStep> wet(TreatmentPlan plan, TreatmentState state) {
+    Map<String, Instant> done = state.care().done();
+    List<CareStep> steps =
+        CareState.offered(plan, state).stream()
+            .filter(step -> done.containsKey(step.id()))
+            .sorted(Comparator.comparing((CareStep step) -> done.get(step.id())))
+            .toList();
+    Optional<CareStep> wet = Optional.empty();
+    for (CareStep step : steps) {
+      if (step.alcoholWet()) wet = Optional.of(step);
+      if (step.act().filter(Act::dries).isPresent()) wet = Optional.empty();
+    }
+    return wet;
   }
 
   /// Why gate A cannot be decided so; empty when it can.

@@ -2,7 +2,6 @@ package ivesk.core.treatment;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
@@ -175,7 +174,7 @@ record Look(
 
   /// Careful: a first peel with this family, or skin of sensitivity 2 and more.
   boolean careful() {
-    return plan.firstVisit() || plan.sensitivity().atLeast(Sensitivity.SENSITIVE);
+    return plan.careful();
   }
 
   /// Another layer would not settle before the limit.

@@ -4,6 +4,8 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
@@ -12,6 +14,7 @@ import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
@@ -25,10 +28,13 @@ import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -47,13 +53,15 @@ import java.util.Set;
 /// @param standing signs seen and not resolved, and since when
 /// @param seenSigns every sign that was ever seen
 /// @param incident redness 3, even white or spreading white was seen after END
+/// @param reported the incident form was written
 public record Looks(
     List<Told> answers,
     Map<Zone, ZoneState> zones,
     Map<Sign, Instant> standing,
     Set<Sign> seenSigns,
     Response response,
-    boolean incident) {
+    boolean incident,
+    boolean reported) {
 
   private static final Duration ONE_ANSWER = Duration.ofSeconds(1);
 
@@ -71,7 +79,20 @@ public record Looks(
   static Looks before(TreatmentPlan plan) {
     Map<Zone, ZoneState> zones = new EnumMap<>(Zone.class);
     plan.zones().forEach(zone -> zones.put(zone, ZoneState.UNTOUCHED));
-    return new Looks(List.of(), zones, Map.of(), Set.of(), Response.AWAKE, false);
+    return new Looks(List.of(), zones, Map.of(), Set.of(), Response.AWAKE, false, false);
+  }
+
+  /// Before the next stage: what was last seen of the skin that both have, and every sign.
+  Looks onTo(TreatmentPlan next) {
+    Map<Zone, ZoneState> there = new EnumMap<>(Zone.class);
+    next.zones()
+        .forEach(zone ->
+            there.put(
+                zone,
+                Optional.ofNullable(zones.get(zone))
+                    .map(ZoneState::onTo)
+                    .orElse(ZoneState.UNTOUCHED)));
+    return new Looks(List.of(), there, standing, seenSigns, response, false, false);
   }
 
   /// Seen and not resolved.
@@ -106,10 +127,11 @@ public record Looks(
                     .afterEnd(phase, plan);
             case HotSpotFelt(var hot, var value) ->
                 changed(List.of(hot), (zone, seen) -> seen.withHotSpot(value, phase));
+            case ZoneAnswered _ -> this;
             case SignSeen(var sign) -> seen(sign, at);
             case SignResolved(var sign, var note) -> resolved(sign);
             case ResponseNoted(var how) ->
-                new Looks(answers, zones, standing, seenSigns, how, incident);
+                new Looks(answers, zones, standing, seenSigns, how, incident, reported);
           };
       case Acting fact ->
           switch (fact) {
@@ -118,13 +140,23 @@ public record Looks(
             case LayerCovered covered ->
                 acid.running().map(layer -> reached(layer.zones(), true)).orElse(this);
             case ZoneEnded(var ended) -> changed(List.of(ended), (zone, seen) -> seen.withEnded());
-            case LayersExtended _, FanTurned _, AdviceDeclined _ -> this;
+            case LayersExtended _,
+                FanTurned _,
+                AdviceDeclined _,
+                ZoneTakenOff _,
+                LayerMeasured _,
+                SpotPassed _,
+                BaseLaidOut _,
+                BaseOutrunPassed _ ->
+                this;
           };
       case Ending fact ->
           switch (fact) {
             case EndingStarted started -> resolved(Sign.ASKS_TO_STOP);
             case EarlyEndExplained _, EndingStepDone _, LeavingChecked _, Signed _ -> this;
           };
+      case Recorded fact when fact instanceof TreatmentEvent.IncidentReported ->
+          new Looks(answers, zones, standing, seenSigns, response, incident, true);
       case Preparing _, Caring _, Recorded _ -> this;
     };
   }
@@ -136,7 +168,7 @@ public record Looks(
             .isPresent();
     List<Told> more = new ArrayList<>(doubled ? answers.subList(0, answers.size() - 1) : answers);
     more.add(answer);
-    return new Looks(more, zones, standing, seenSigns, response, incident);
+    return new Looks(more, zones, standing, seenSigns, response, incident, reported);
   }
 
   private Looks reached(List<Zone> which, boolean by) {
@@ -150,7 +182,7 @@ public record Looks(
   private Looks changed(Collection<Zone> which, Change change) {
     Map<Zone, ZoneState> after = new EnumMap<>(zones);
     which.forEach(zone -> after.computeIfPresent(zone, change::of));
-    return new Looks(answers, after, standing, seenSigns, response, incident);
+    return new Looks(answers, after, standing, seenSigns, response, incident, reported);
   }
 
   /// Frost beyond any endpoint is an injury that stands until somebody says how it ended, or until
@@ -168,7 +200,7 @@ public record Looks(
                 || zones.values().stream().anyMatch(zone -> zone.redness() == 3));
     return now == incident || incident
         ? this
-        : new Looks(answers, zones, standing, seenSigns, response, true);
+        : new Looks(answers, zones, standing, seenSigns, response, true, reported);
   }
 
   private Looks seen(Sign sign, Instant at) {
@@ -177,14 +209,19 @@ public record Looks(
     more.putIfAbsent(sign, at);
     EnumSet<Sign> all = EnumSet.of(sign);
     all.addAll(seenSigns);
-    return new Looks(answers, zones, more, all, response, incident);
+    return new Looks(answers, zones, more, all, response, incident, reported);
   }
 
   private Looks resolved(Sign sign) {
     Map<Sign, Instant> left = new EnumMap<>(Sign.class);
     left.putAll(standing);
     left.remove(sign);
-    return new Looks(answers, zones, left, seenSigns, response, incident);
+    return new Looks(answers, zones, left, seenSigns, response, incident, reported);
+  }
+
+  /// An incident was seen and nobody has written its form.
+  boolean reportOwed() {
+    return incident && !reported;
   }
 
   /// Numbers told while acid was on, in order.

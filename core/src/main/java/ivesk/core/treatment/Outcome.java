@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.Words;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -12,8 +13,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /// What a finished treatment tells the next one, and the record's one paragraph.
 public final class Outcome {
@@ -61,6 +66,59 @@ public final class Outcome {
         state.worstSensation());
   }
 
+  /// The stages of a visit as the chart counts them: one formula on one region is one peel, however
+  /// often it went on; as it was taken worst, and never as more layers than one stage had.
+  ///
+  /// @param stages in which acid went on, in order
+  /// @param days on which each first touched
+  public static List<PastPeel> peels(List<Treatment.Stage> stages, List<LocalDate> days) {
+    Map<String, PastPeel> peels = new LinkedHashMap<>();
+    for (int i = 0; i < stages.size(); i++) {
+      Treatment.Stage stage = stages.get(i);
+      PastPeel peel = peel(stage.plan(), stage.state(), days.get(i));
+      peels.merge(peel.formula().code() + " " + peel.region(), peel, Outcome::together);
+    }
+    return List.copyOf(peels.values());
+  }
+
+  private static PastPeel together(PastPeel one, PastPeel other) {
+    return new PastPeel(
+        one.formula(),
+        one.region(),
+        one.on(),
+        Math.max(one.layers(), other.layers()),
+        one.contact().compareTo(other.contact()) > 0 ? one.contact() : other.contact(),
+        one.outcome().compareTo(other.outcome()) > 0 ? one.outcome() : other.outcome(),
+        Stream.of(one.worstSensation(), other.worstSensation())
+            .flatMap(Optional::stream)
+            .max(Comparator.naturalOrder()));
+  }
+
+  /// All stages of a visit, one paragraph each, and what was planned but not done.
+  public static String summary(List<Treatment.Stage> stages, Instant now) {
+    List<String> paragraphs = new ArrayList<>();
+    for (Treatment.Stage stage : stages) {
+      boolean begun = stages.size() == 1 || !stage.state().layers().isEmpty();
+      paragraphs.add(
+          begun
+              ? summary(stage.plan(), stage.state(), now)
+              : Words.fill(
+                  "Stage %d, %s, was not begun.",
+                  stage.plan().staging().number(), stage.plan().formula().code()));
+    }
+    Optional<TreatmentPlan> left = stages.getLast().plan().staging().next();
+    while (left.isPresent()) {
+      paragraphs.add(
+          Words.fill(
+              "Stage %d, %s on %s, was planned and not done.",
+              left.get().staging().number(),
+              left.get().formula().code(),
+              left.get().region().withArticle()));
+      left = left.get().staging().next();
+    }
+    return String.join(" ", paragraphs);
+  }
+
   /// One paragraph: formula, layers, contact, worst answer, what was seen, how it ended, rest.
   public static String summary(TreatmentPlan plan, TreatmentState state, Instant now) {
     if (state.phase() == Phase.STOPPED) {
@@ -103,6 +161,14 @@ public final class Outcome {
                     : Words.list(there.stream().map(Zone::label).toList())));
       }
     }
+    for (AcidState.Layer layer : state.layers()) {
+      layer
+          .coveredAt()
+          .map(covered -> Duration.between(layer.startedAt(), covered))
+          .filter(took -> took.compareTo(plan.formula().spread()) > 0)
+          .ifPresent(took ->
+              parts.add(Words.fill("layer %d spread over %s", layer.number(), Words.clock(took))));
+    }
     parts.add("ended " + state.ending().byRow().map(Row::endedBy).orElse("by the therapist"));
     state.ending().why().ifPresent(why -> parts.add("before its least time: " + why));
     String alarms =
@@ -132,6 +198,36 @@ public final class Outcome {
                         .addOnOffAt()
                         .map(off -> " for " + Words.clock(Duration.between(on, off)))
                         .orElse(", to be washed off")));
+    String ended =
+        Words.list(
+            plan.zones().stream()
+                .flatMap(zone ->
+                    Optional.ofNullable(state.endedZones().zones().get(zone)).stream()
+                        .map(one ->
+                            zone.label()
+                                + one.timeToRest()
+                                    .map(rest -> " at rest after " + Words.clock(rest))
+                                    .orElse("")))
+                .toList());
+    if (!ended.isEmpty()) parts.add("ended sooner: " + ended);
+    if (!state.care().extracted().isEmpty()) {
+      parts.add(
+          "extracted on "
+              + Words.list(
+                  plan.zones().stream()
+                      .filter(state.care().extracted()::containsKey)
+                      .map(zone -> zone.label() + " " + state.care().extracted().get(zone))
+                      .toList())
+              + ", "
+              + Words.count(state.care().lancets(), "lancet"));
+    }
+    String care =
+        Words.list(
+            CareState.offered(plan, state).stream()
+                .filter(step -> state.care().done().containsKey(step.id()))
+                .map(CareStep::label)
+                .toList());
+    if (!care.isEmpty()) parts.add("on calm skin " + care);
     return String.join("; ", parts) + ".";
   }
 

@@ -4,6 +4,8 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
 import ivesk.core.treatment.TreatmentEvent.Ending;
@@ -15,6 +17,7 @@ import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
@@ -28,12 +31,16 @@ import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 
 /// Where a treatment stands.
 public enum Phase {
@@ -69,9 +76,11 @@ public enum Phase {
     return switch (fact) {
       case Preparing step ->
           switch (step) {
-            case GateADecided(var choice, var note) -> choice == GateA.STOP ? STOPPED : this;
+            // Before a later stage the acid of the others has been on: the client is seen off.
+            case GateADecided(var choice, var note) ->
+                choice != GateA.STOP ? this : plan.staging().number() > 1 ? AT_REST : STOPPED;
             case TimerArmed _ -> ARMED;
-            case StepDone _, PlanChanged _, AcidPrepStarted _ -> this;
+            case StepDone _, PlanChanged _, AcidPrepStarted _, StageOpened _ -> this;
           };
       case Acting act ->
           switch (act) {
@@ -80,6 +89,11 @@ public enum Phase {
                 LayerCovered _,
                 LayersExtended _,
                 ZoneEnded _,
+                ZoneTakenOff _,
+                LayerMeasured _,
+                SpotPassed _,
+                BaseLaidOut _,
+                BaseOutrunPassed _,
                 FanTurned _,
                 AdviceDeclined _ ->
                 this;
@@ -96,6 +110,7 @@ public enum Phase {
                 WipeTested _,
                 SignSeen _,
                 SignResolved _,
+                ZoneAnswered _,
                 ResponseNoted _ ->
                 this;
           };

@@ -19,10 +19,12 @@ import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
@@ -61,6 +63,20 @@ public record ReadyState(
         plan.layersAtMost());
   }
 
+  /// Before the next stage: on the same skin everything is ready that was, on another region what
+  /// is done once for the visit.
+  ReadyState onTo(TreatmentPlan next, boolean sameSkin) {
+    Map<ReadyStep, Instant> kept = steps();
+    if (!sameSkin) kept.keySet().removeIf(step -> !step.forTheVisit());
+    return new ReadyState(
+        kept,
+        sameSkin ? Optional.of(GateA.KEEP) : Optional.empty(),
+        sameSkin ? prepTouchedAt : Optional.empty(),
+        next.contactLimit(),
+        next.layersPlanned(),
+        next.layersAtMost());
+  }
+
   ReadyState after(TreatmentEvent event, TreatmentPlan plan, Phase phase) {
     return switch (event.fact()) {
       case Preparing fact ->
@@ -78,7 +94,7 @@ public record ReadyState(
                     contactLimit,
                     layersPlanned,
                     layersAtMost);
-            case TimerArmed _ -> this;
+            case TimerArmed _, StageOpened _ -> this;
           };
       case Looking fact ->
           switch (fact) {
@@ -96,6 +112,7 @@ public record ReadyState(
                 WipeTested _,
                 SignSeen _,
                 SignResolved _,
+                ZoneAnswered _,
                 ResponseNoted _ ->
                 this;
           };

@@ -216,6 +216,24 @@ public enum ReadyStep {
     };
   }
 
+  /// Done once for all regions of a visit.
+  boolean forTheVisit() {
+    return switch (this) {
+      case CHANGED, CONSENT, GUARDIAN, BRIEFING, IN_REACH, FAN_TISSUE, CLINICIAN -> true;
+      case PHOTOS,
+          LOOK_1,
+          HAIR_LENSES_GLOVES,
+          CLEANSE,
+          LOOK_2,
+          PREP,
+          BASELINE,
+          GATE_A,
+          BARRIER,
+          EYES ->
+          false;
+    };
+  }
+
   /// Steps that carry an answer of their own and are not merely ticked.
   public boolean answered() {
     return this == GATE_A || this == BASELINE;

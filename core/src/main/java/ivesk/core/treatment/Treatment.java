@@ -1,6 +1,7 @@
 package ivesk.core.treatment;
 
 import ivesk.core.Words;
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
@@ -9,15 +10,24 @@ import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
+import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Extracted;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HandedOver;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
@@ -25,7 +35,6 @@ import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -33,19 +42,25 @@ import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.TreatmentEvent.WorkedIn;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
@@ -112,7 +127,9 @@ public final class Treatment {
             !advice.passable() || advice.row().filter(row::equals).isEmpty(),
             "this advice cannot be passed");
       }
-      case EndingStarted(var row) -> when(state.phase() != Phase.ACID, "no acid is on");
+      // A second screen that had ended it too is kept: the first END counts, and both are shown.
+      case EndingStarted(var row) ->
+          when(state.phase() != Phase.ACID && !state.phase().afterAcid(), "no acid is on");
       case EndingStepDone(var step) ->
           when(
               state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
@@ -131,11 +148,15 @@ public final class Treatment {
               .or(() ->
                   when(
                       Advisor.shortContact(plan, state).isPresent(),
-                      "the add-on is wiped off before the client leaves"));
+                      "the add-on is wiped off before the client leaves"))
+              .or(() ->
+                  CareState.running(plan, state)
+                      .map(step -> "the " + step.label() + " is still on"));
       case Signed signed ->
           when(state.phase() != Phase.CHECKED, "the leaving check is not done")
               .or(() -> alarmStands(plan, state))
-              .or(() -> when(whyOwed(state), "say why it was ended before its least time"));
+              .or(() -> when(whyOwed(state), "say why it was ended before its least time"))
+              .or(() -> when(state.looks().reportOwed(), "write the incident form first"));
       case HotSpotFelt(var zone, var value) -> known(plan, zone);
       case RednessSeen(var grades) -> known(plan, grades.keySet());
       case WhiteningSeen(var zones, var grade) ->
@@ -156,25 +177,165 @@ public final class Treatment {
                       .map(zone -> "no wipe test is owed on the " + zone.label()));
       case AddOnPutOn _ -> addOn(plan, state);
       case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
-      case ProductApplied _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
+      case StageOpened _ -> Gate.next(plan, state);
+      case LayerMeasured _ -> when(state.layers().isEmpty(), "no layer is on");
+      case SpotPassed(var zones) -> spot(plan, state, zones, at);
+      case BaseLaidOut _ ->
+          when(
+              state.phase().afterAcid() || !EndingSteps.neutralised(plan),
+              "no base is wanted here");
+      case BaseOutrunPassed _ ->
+          when(!OnSkin.of(plan, state).outruns(), "the base covers the next layer");
+      case ZoneTakenOff(var zone) -> endedAlone(state, zone);
+      case ZoneAnswered(var zone, var value) -> endedAlone(state, zone);
+      case EdgeSeen(var zone, var reached) -> known(plan, zone);
+      case CareStarted(var id) ->
+          care(
+              plan,
+              state,
+              id,
+              step ->
+                  when(state.care().started().containsKey(id), "it is on already")
+                      .or(() ->
+                          CareState.running(plan, state)
+                              .map(on -> "the " + on.label() + " is on: it comes off first")));
+      case CareDone(var id) ->
+          state.care().started().containsKey(id)
+              ? when(state.care().done().containsKey(id), "it is done already")
+              : care(plan, state, id, step -> when(step.time().isPresent(), "start its time"));
+      case Extracted(var id, var points, _) ->
+          care(
+              plan,
+              state,
+              id,
+              step ->
+                  when(!step.extracts(), "that step extracts nothing")
+                      .or(() -> known(plan, points.keySet()))
+                      .or(() ->
+                          when(
+                              !step.zones().containsAll(points.keySet()),
+                              "not planned on all of these zones"))
+                      .or(() -> Gate.c(plan, state, points.keySet())));
+      case BarrierWipedOff _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
       case WorkedIn(var zone) -> known(plan, zone);
-      case QualityTold _, AdviceTaken _, NoteWritten _, AlarmStepDone _, NextTimePlanned _ ->
+      case QualityTold _,
+          AdviceTaken _,
+          NoteWritten _,
+          AlarmStepDone _,
+          NextTimePlanned _,
+          HandedOver _,
+          TreatmentEvent.IncidentReported _ ->
           Optional.empty();
     };
   }
 
-  /// The plan that a treatment has come to: as it was opened, or as it was changed at gate A.
+  /// One stage of a treatment.
+  ///
+  /// @param from when it began
+  public record Stage(TreatmentPlan plan, TreatmentState state, Instant from) {}
+
+  /// The stages that a treatment has come through, the last of which it is in, as corrected.
   ///
   /// @throws IllegalArgumentException when the first event did not open it
-  public static TreatmentPlan plan(List<TreatmentEvent> events) {
+  public static List<Stage> stages(List<TreatmentEvent> events) {
     if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var opened))) {
       throw new IllegalArgumentException("the first event opens a treatment");
     }
-    return Correction.applied(events).stream()
+    List<TreatmentEvent> log = Correction.applied(events);
+    List<Stage> stages = new ArrayList<>();
+    TreatmentPlan planned = opened;
+    int from = 0;
+    while (from < log.size()) {
+      int to = from + 1;
+      boolean last = planned.staging().next().isEmpty();
+      while (to < log.size() && (last || !(log.get(to).fact() instanceof StageOpened))) to++;
+      List<TreatmentEvent> part = log.subList(from, to);
+      TreatmentPlan plan = changed(part).orElse(planned);
+      Stage stage = stage(stages, plan, part);
+      stages.add(stage);
+      planned = plan.staging().next().orElse(plan);
+      from = to;
+    }
+    return List.copyOf(stages);
+  }
+
+  private static Stage stage(List<Stage> before, TreatmentPlan plan, List<TreatmentEvent> events) {
+    TreatmentEvent first = events.getFirst();
+    TreatmentState state =
+        before.isEmpty()
+            ? TreatmentState.opened(plan, first.at()).after(plan, first)
+            : before.getLast().state().onTo(before.getLast().plan(), plan, first);
+    for (TreatmentEvent event : events.subList(1, events.size())) state = state.after(plan, event);
+    return new Stage(plan, state, first.at());
+  }
+
+  private static Optional<TreatmentPlan> changed(List<TreatmentEvent> events) {
+    return events.stream()
         .flatMap(event ->
             event.fact() instanceof PlanChanged(_, var plan) ? Stream.of(plan) : Stream.empty())
-        .reduce((_, later) -> later)
-        .orElse(opened);
+        .reduce((_, later) -> later);
+  }
+
+  /// The plan of the stage that a treatment has come to: as it was opened, or as it was changed at
+  /// gate A.
+  ///
+  /// @throws IllegalArgumentException when the first event did not open it
+  public static TreatmentPlan plan(List<TreatmentEvent> events) {
+    return stages(events).getLast().plan();
+  }
+
+  /// @param further what else is asked of the step
+  private static Optional<String> care(
+      TreatmentPlan plan,
+      TreatmentState state,
+      String id,
+      Function<CareStep, Optional<String>> further) {
+    return CareState.offered(plan, state).stream()
+        .filter(step -> step.id().equals(id))
+        .findFirst()
+        .map(step -> careNotNow(plan, state, step).or(() -> further.apply(step)))
+        .orElse(Optional.of("this plan has no such step"));
+  }
+
+  /// Why a step on calm skin may not begin now; empty when it may.
+  public static Optional<String> careNotNow(
+      TreatmentPlan plan, TreatmentState state, CareStep step) {
+    return when(!state.phase().afterAcid(), "the acid is not off yet")
+        .or(() -> when(state.care().done().containsKey(step.id()), "it is done already"))
+        .or(() -> Gate.before(step, plan, state));
+  }
+
+  /// Why the next stage may not begin now; empty when it may.
+  public static Optional<String> nextNotNow(TreatmentPlan plan, TreatmentState state) {
+    return Gate.next(plan, state);
+  }
+
+  private static Optional<String> endedAlone(TreatmentState state, Zone zone) {
+    return when(
+        !state.endedZones().zones().containsKey(zone),
+        "the " + zone.label() + " was not ended by itself");
+  }
+
+  /// Named zones once more within the clock: only where no row above the dwell speaks, on skin that
+  /// is pink at most and not white.
+  private static Optional<String> spot(
+      TreatmentPlan plan, TreatmentState state, List<Zone> zones, Instant at) {
+    if (state.phase() != Phase.ACID) return Optional.of("no acid is on");
+    if (state.layerRunning()) return Optional.of("the layer is still being spread");
+    Look look = Look.of(plan, state, at);
+    Advice advice = Advisor.advise(plan, state, at);
+    boolean calm =
+        advice.row().filter(row -> row.compareTo(Row.DWELL) >= 0).isPresent()
+            && !look.atHoldLine()
+            && !look.numbed();
+    if (!calm) return Optional.of("no spot pass now: " + advice.reason());
+    return known(plan, zones)
+        .or(() ->
+            zones.stream()
+                .filter(zone ->
+                    !look.startable().contains(zone) || state.zones().get(zone).redness() > 1)
+                .findFirst()
+                .map(zone -> "no acid on the " + zone.label() + ": it is red, white or ended"));
   }
 
   /// Why the add-on may not go on now; empty when it may.
@@ -218,6 +379,7 @@ public final class Treatment {
     Optional<String> unknown = known(plan, zones);
     if (unknown.isPresent()) return unknown;
     Advice advice = Advisor.advise(plan, state, at);
+    if (Advisor.outruns(plan, state)) return Optional.of(advice.reason());
     if (!advice.kind().layer() && advice.other() != Advice.Action.TOUCH_UP)
       return Optional.of("no layer now: " + advice.reason());
     if (nextRung && advice.kind() != Advice.Kind.NEXT_RUNG) {

@@ -108,6 +108,13 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
+  /// The rest question of a zone that was ended before the others.
+  public record ZoneAnswered(Zone zone, int value) implements Looking {
+    public ZoneAnswered {
+      Require.range("sensation", value, 0, 10);
+    }
+  }
+
   public record SignSeen(Sign sign) implements Looking {}
 
   /// @param note how it ended, in words
@@ -181,6 +188,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
   public record TimerArmed() implements Preparing {}
 
+  /// The acid of this stage is off and gate B is passed: the next one begins, on clocks of its own.
+  public record StageOpened() implements Preparing {}
+
   /// The acid first touches: the clock starts here, not when the zone is finished.
   public record LayerStarted(List<Zone> zones, boolean nextRung) implements Acting {
     public LayerStarted {
@@ -193,6 +203,69 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   public record ZoneReached(Zone zone) implements Acting {}
 
   public record LayerCovered() implements Acting {}
+
+  /// What the newest layer has delivered: by units, or poured less left.
+  ///
+  /// @param ml 0.01 to 100
+  public record LayerMeasured(double ml) implements Acting {
+    public LayerMeasured {
+      Require.range("delivered, mL", ml, 0.01, 100);
+    }
+  }
+
+  /// Named zones once more within the same contact clock; no layer.
+  public record SpotPassed(List<Zone> zones) implements Acting {
+    public SpotPassed {
+      zones = List.copyOf(zones);
+      if (zones.isEmpty()) throw new IllegalArgumentException("the spot pass names no zone");
+    }
+  }
+
+  /// More neutraliser is laid out.
+  ///
+  /// @param mmol 0.01 to 1,000
+  public record BaseLaidOut(double mmol) implements Acting {
+    public BaseLaidOut {
+      Require.range("base laid out, mmol", mmol, 0.01, 1000);
+    }
+  }
+
+  /// The next layer goes on although it outruns the base.
+  public record BaseOutrunPassed(String reason) implements Acting {
+    public BaseOutrunPassed {
+      Require.text("reason", reason, 500);
+    }
+  }
+
+  /// The acid is off a zone that was ended while the rest runs on.
+  public record ZoneTakenOff(Zone zone) implements Acting {}
+
+  /// Where the peel was to fade: whether it came that far.
+  public record EdgeSeen(Zone zone, boolean reached) implements Recorded {}
+
+  /// The incident form.
+  ///
+  /// @param seen what was
+  /// @param done about it
+  /// @param told who was
+  public record IncidentReported(List<Zone> zones, String seen, String done, String told)
+      implements Recorded {
+    public IncidentReported {
+      zones = List.copyOf(zones);
+      Require.text("what was seen", seen, 500);
+      Require.text("what was done", done, 500);
+      Require.text("who was told", told, 500);
+    }
+  }
+
+  /// Whoever says it goes on with the treatment from here.
+  ///
+  /// @param from who treated until now
+  public record HandedOver(String from) implements Recorded {
+    public HandedOver {
+      Require.text("who treated until now", from, 100);
+    }
+  }
 
   /// Pressing, stroking or going over again: it raises uptake.
   public record WorkedIn(Zone zone) implements Recorded {}
@@ -249,7 +322,41 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// @param step one that the formula's ending has
   public record EndingStepDone(EndingStep step) implements Ending {}
 
-  public record ProductApplied(AfterProduct product) implements Caring {}
+  /// A step on calm skin that takes a time of its own begins.
+  ///
+  /// @param step its id
+  public record CareStarted(String step) implements Caring {
+    public CareStarted {
+      Require.text("step", step, 20);
+    }
+  }
+
+  /// A step on calm skin is done: put on and left, or taken off again.
+  ///
+  /// @param step its id
+  public record CareDone(String step) implements Caring {
+    public CareDone {
+      Require.text("step", step, 20);
+    }
+  }
+
+  /// Points that were extracted.
+  ///
+  /// @param step its id
+  /// @param points by zone, 1 to 50 each
+  /// @param lancets used up, 0 to 50
+  public record Extracted(String step, Map<Zone, Integer> points, int lancets) implements Caring {
+    public Extracted {
+      Require.text("step", step, 20);
+      points = Map.copyOf(points);
+      points.forEach((zone, many) -> Require.range("points on " + zone.label(), many, 1, 50));
+      if (points.isEmpty()) throw new IllegalArgumentException("the extraction names no zone");
+      Require.range("lancets", lancets, 0, 50);
+    }
+  }
+
+  /// The barrier is wiped off again.
+  public record BarrierWipedOff() implements Caring {}
 
   /// The plan's add-on goes on, all over the skin that was treated.
   public record AddOnPutOn() implements Caring {}

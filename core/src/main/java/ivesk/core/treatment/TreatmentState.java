@@ -23,6 +23,7 @@ public record TreatmentState(
     Looks looks,
     EndingState ending,
     CareState care,
+    EndedZones endedZones,
     Instant lastEventAt,
     Optional<Last> last) {
 
@@ -45,21 +46,39 @@ public record TreatmentState(
         Looks.before(plan),
         EndingState.NONE,
         CareState.NONE,
+        EndedZones.NONE,
         at,
         Optional.empty());
   }
 
-  /// The state after all events, the first of which opened the treatment, as corrected.
+  /// The state after all events, the first of which opened the treatment, as corrected: that of the
+  /// stage which they have come to.
   ///
-  /// @throws IllegalArgumentException when there is no event
-  public static TreatmentState replay(TreatmentPlan plan, List<TreatmentEvent> events) {
-    if (events.isEmpty()) throw new IllegalArgumentException("a treatment has at least one event");
-    TreatmentState state = opened(plan, events.getFirst().at());
-    for (TreatmentEvent event : Correction.applied(events)) state = state.after(plan, event);
-    return state;
+  /// @throws IllegalArgumentException when there is no event, or the first opened nothing
+  public static TreatmentState replay(List<TreatmentEvent> events) {
+    return Treatment.stages(events).getLast().state();
+  }
+
+  /// As the next stage begins, on clocks of its own.
+  TreatmentState onTo(TreatmentPlan plan, TreatmentPlan next, TreatmentEvent opened) {
+    boolean sameSkin = next.region() == plan.region();
+    ReadyState readied = ready.onTo(next, sameSkin);
+    return new TreatmentState(
+        readied.stepsDone().keySet().containsAll(ReadyStep.of(next)) ? Phase.ARMED : Phase.READY,
+        readied,
+        AcidState.NONE,
+        looks.onTo(next),
+        EndingState.NONE,
+        CareState.NONE,
+        EndedZones.NONE,
+        opened.at(),
+        Optional.of(new Last(opened.id(), opened.at(), at(lastEventAt))));
   }
 
   /// The state after one more event; a correction reaches back, and asks for a replay.
+  ///
+  /// @param plan of the stage so far: with [TreatmentEvent.StageOpened] the state is that of the
+  ///   next
   public TreatmentState after(TreatmentPlan plan, TreatmentEvent event) {
     if (event.fact() instanceof TreatmentEvent.TakenBack(var mistaken)) {
       return last.filter(one -> one.event().equals(mistaken))
@@ -67,6 +86,9 @@ public record TreatmentState(
           .orElseGet(() -> at(event.at()));
     }
     if (event.fact() instanceof TreatmentEvent.Corrected) return at(event.at());
+    if (event.fact() instanceof TreatmentEvent.StageOpened) {
+      return plan.staging().next().map(other -> onTo(plan, other, event)).orElse(this);
+    }
     Phase next = phase.after(event.fact(), plan, ending);
     return new TreatmentState(
         next,
@@ -75,13 +97,15 @@ public record TreatmentState(
         looks.after(event, plan, phase, acid),
         ending.after(event, plan, this, next),
         care.after(event),
+        endedZones.after(event, plan),
         event.at(),
         Optional.of(new Last(event.id(), event.at(), at(lastEventAt))));
   }
 
   /// The same, with nothing left to take back.
   private TreatmentState at(Instant when) {
-    return new TreatmentState(phase, ready, acid, looks, ending, care, when, Optional.empty());
+    return new TreatmentState(
+        phase, ready, acid, looks, ending, care, endedZones, when, Optional.empty());
   }
 
   public List<Layer> layers() {
@@ -112,6 +136,16 @@ public record TreatmentState(
 
   public boolean layerRunning() {
     return acid.running().isPresent();
+  }
+
+  /// What covered the skin before the acid is still on it.
+  public boolean barrierOn() {
+    return ready.stepsDone().containsKey(ReadyStep.BARRIER) && care.barrierOffAt().isEmpty();
+  }
+
+  /// By when the running layer should be spread; empty while none runs.
+  Optional<Instant> spreadUntil(TreatmentPlan plan) {
+    return acid.running().map(layer -> layer.startedAt().plus(plan.formula().spread()));
   }
 
   /// Numbers told while acid was on, in order.

@@ -99,6 +99,13 @@ public record ZoneState(
   static final ZoneState UNTOUCHED =
       new ZoneState(0, 0, Optional.empty(), White.NONE, Optional.empty(), false, false, false);
 
+  /// Before the next stage: the last look is its baseline; white that was crystals is dusted off,
+  /// and a zone that was ended takes no more acid in this visit.
+  ZoneState onTo() {
+    return new ZoneState(
+        redness, 0, baseline.map(before -> redness), White.NONE, hotSpot, false, false, ended);
+  }
+
   public Whitening whitening() {
     return white.grade();
   }

@@ -289,7 +289,7 @@ class PoliciesTest {
   }
 
   private static String line(TreatmentPlan plan, List<TreatmentEvent> events, Instant at) {
-    var advice = Advisor.advise(plan, TreatmentState.replay(plan, events), at);
+    var advice = Advisor.advise(plan, TreatmentState.replay(events), at);
     return advice.line() + ": " + advice.reason() + " " + advice.other();
   }
 }

@@ -10,6 +10,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Staging;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
@@ -308,7 +309,8 @@ class SeriesTest {
           Area.cm2(150),
           Volume.ml(0.8),
           Optional.empty(),
-          Optional.empty());
+          Optional.empty(),
+          Staging.ALONE);
     }
 
     private TreatmentState state(TreatmentPlan plan, int feels, int endRow, Fact... more) {
@@ -330,7 +332,7 @@ class SeriesTest {
         Instant at = end ? limit : start.plusSeconds(30L * i);
         events.add(new TreatmentEvent(new UUID(0, i), at, "ines", facts.get(i)));
       }
-      return TreatmentState.replay(plan, events);
+      return TreatmentState.replay(events);
     }
 
     private NextPeel next(

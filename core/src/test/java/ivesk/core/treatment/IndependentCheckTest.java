@@ -250,7 +250,7 @@ class IndependentCheckTest {
       assertThat(Peel.of("GLY-35").armed().refuses(-5, change)).as("armed").isPresent();
       peel.say(-45, change);
       assertThat(Treatment.plan(peel.events())).isEqualTo(lower);
-      TreatmentState state = TreatmentState.replay(lower, peel.events());
+      TreatmentState state = TreatmentState.replay(peel.events());
       assertThat(state.ready().gateA()).contains(GateA.LOWER_RUNG);
       assertThat(state.ready().contactLimit()).isEqualTo(lower.contactLimit());
       assertThat(Treatment.openSteps(lower, state)).doesNotContain(ReadyStep.GATE_A);
@@ -705,7 +705,7 @@ class IndependentCheckTest {
         Peel peel = Peel.of("JES-RF").layers(2, 2).onSkin().feels(206, 4);
         peel.say(208, new EndingStarted(row));
         assertThat(EndingSteps.of(peel.plan, peel.state())).contains(EndingStep.LEAVE_AS_IT_IS);
-        assertThat(AfterProduct.offered(peel.plan, peel.state())).isEmpty();
+        assertThat(CareState.offered(peel.plan, peel.state())).isEmpty();
       }
       Peel held =
           Peel.of("JES-RF")
@@ -713,7 +713,7 @@ class IndependentCheckTest {
               .feels(60, 9)
               .say(62, new EndingStarted(Optional.of(Row.STOP_LINE)));
       assertThat(EndingSteps.of(held.plan, held.state())).contains(EndingStep.WIPE_THEN_RINSE);
-      assertThat(AfterProduct.offered(held.plan, held.state())).isNotEmpty();
+      assertThat(CareState.offered(held.plan, held.state())).isNotEmpty();
     }
   }
 
@@ -823,7 +823,7 @@ class IndependentCheckTest {
       TreatmentEvent late =
           new TreatmentEvent(UUID.randomUUID(), at(72), "rolf", new RednessSeen(Map.of(CHIN, 1)));
       log.add(log.size() - 1, late);
-      TreatmentState state = TreatmentState.replay(peel.plan, log);
+      TreatmentState state = TreatmentState.replay(log);
       assertThat(state.looks().answers().getLast().value()).isEqualTo(3);
       assertThat(state.zones().get(CHIN).redness()).isEqualTo(1);
     }

@@ -6,6 +6,7 @@ import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Staging;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.quantity.Area;
@@ -42,6 +43,7 @@ final class Peel {
   final TreatmentPlan plan;
   private final List<TreatmentEvent> events = new ArrayList<>();
   private int ids;
+  private List<Treatment.Stage> stages = List.of();
 
   private Peel(TreatmentPlan plan) {
     this.plan = plan;
@@ -72,6 +74,8 @@ final class Peel {
     private TakeOff takeOff = TakeOff.BY_FORMULA;
     private Preparation preparation = Preparation.USUAL;
     private Handling handling = Handling.USUAL;
+    private List<Zone> zones = FACE;
+    private Staging staging = Staging.ALONE;
 
     Plan(Formula formula) {
       this.formula = formula;
@@ -117,7 +121,7 @@ final class Peel {
     /// The practice takes more of it within its clock.
     Plan more() {
       most = layers + 1;
-      handling = new Handling(handling.jessnerGap(), false, true, false, false);
+      handling = new Handling(handling.jessnerGap(), false, true, false, false, false);
       return this;
     }
 
@@ -136,11 +140,21 @@ final class Peel {
       return this;
     }
 
+    Plan zones(List<Zone> value) {
+      zones = value;
+      return this;
+    }
+
+    Plan staged(Staging value) {
+      staging = value;
+      return this;
+    }
+
     TreatmentPlan plan() {
       int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
       return new TreatmentPlan(
           formula,
-          FACE,
+          zones,
           layers,
           most,
           contact,
@@ -160,7 +174,8 @@ final class Peel {
           Area.cm2(560),
           Volume.ml(2.8),
           Optional.empty(),
-          addOn);
+          addOn,
+          staging);
     }
 
     /// Ready done, timer armed, no acid yet.
@@ -195,6 +210,7 @@ final class Peel {
 
   Peel say(double seconds, Fact fact) {
     events.add(new TreatmentEvent(new UUID(7, ids++), at(seconds), "ines", fact));
+    stages = List.of();
     return this;
   }
 
@@ -226,11 +242,21 @@ final class Peel {
   }
 
   TreatmentState state() {
-    return TreatmentState.replay(plan, events);
+    return stages().getLast().state();
+  }
+
+  List<Treatment.Stage> stages() {
+    if (stages.isEmpty()) stages = Treatment.stages(events);
+    return stages;
+  }
+
+  /// The plan of the stage that it has come to.
+  TreatmentPlan now() {
+    return stages().getLast().plan();
   }
 
   Advice advice(double seconds) {
-    return Advisor.advise(plan, state(), at(seconds));
+    return Advisor.advise(now(), state(), at(seconds));
   }
 
   /// The row of the advice, 1 to 17; 0 before the acid and after END.
@@ -239,6 +265,6 @@ final class Peel {
   }
 
   Optional<String> refuses(double seconds, Fact fact) {
-    return Treatment.refuse(plan, state(), fact, at(seconds));
+    return Treatment.refuse(now(), state(), fact, at(seconds));
   }
 }

@@ -5,8 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.Seeds;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.CareStep;
+import ivesk.core.plan.Staging;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.product.UnitDose;
+import ivesk.core.quantity.Amount;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Phototype;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice.Action;
@@ -14,12 +20,21 @@ import ivesk.core.treatment.Advice.Kind;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
+import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
+import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
+import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.TreatmentEvent.Extracted;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
+import ivesk.core.treatment.TreatmentEvent.GateA;
+import ivesk.core.treatment.TreatmentEvent.GateADecided;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
@@ -31,10 +46,16 @@ import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
 import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.Signed;
+import ivesk.core.treatment.TreatmentEvent.SpotPassed;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
+import ivesk.core.treatment.TreatmentEvent.StepDone;
+import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -42,6 +63,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 
 /// Random peels thrown at the advisor. Each seed draws a formula, a client and up to forty events,
@@ -59,11 +82,16 @@ class RandomPeelsTest {
 
   @Test
   void someRowAlwaysAnswersAndNoLayerIsAdvisedWhereNoneMayGo() {
+    AtomicInteger further = new AtomicInteger();
     Seeds.tried(
         2_000,
         seed -> {
-          run(seed, RandomPeelsTest::safe);
+          Peel peel = run(seed, RandomPeelsTest::safe);
+          if (peel.stages().size() > 1 && !peel.state().layers().isEmpty()) {
+            further.incrementAndGet();
+          }
         });
+    assertThat(further.get()).as("peels with acid in a later stage").isGreaterThan(20);
   }
 
   @Test
@@ -74,9 +102,11 @@ class RandomPeelsTest {
           Peel peel = run(seed, (p, state, now) -> {});
           TreatmentState whole = peel.state();
           assertThat(peel.state()).isEqualTo(whole);
-          TreatmentState stepwise = TreatmentState.replay(peel.plan, peel.events().subList(0, 1));
+          TreatmentState stepwise = TreatmentState.replay(peel.events().subList(0, 1));
+          TreatmentPlan plan = peel.plan;
           for (TreatmentEvent event : peel.events().subList(1, peel.events().size())) {
-            stepwise = stepwise.after(peel.plan, event);
+            stepwise = stepwise.after(plan, event);
+            if (event.fact() instanceof StageOpened) plan = plan.staging().next().orElseThrow();
           }
           assertThat(stepwise).isEqualTo(whole);
         });
@@ -92,21 +122,41 @@ class RandomPeelsTest {
               seed,
               (peel, state, now) -> {
                 Instant later = state.lastEventAt().plusMillis(random.nextLong(1_200_000));
-                Advice given = Advisor.advise(peel.plan, state, state.lastEventAt());
-                for (Cue cue : Advisor.cues(peel.plan, state)) {
+                Advice given = Advisor.advise(peel.now(), state, state.lastEventAt());
+                for (Cue cue : Advisor.cues(peel.now(), state)) {
                   if (!cue.at().isAfter(later)) given = cue.advice();
                 }
-                assertThat(given).isEqualTo(Advisor.advise(peel.plan, state, later));
+                assertThat(given).isEqualTo(Advisor.advise(peel.now(), state, later));
               });
         });
   }
 
+  /// What a screen without a server shows for the next answer is what a server would say.
+  @Test
+  void whatAnAnswerLeadsToIsWhatTheAdvisorSaysOfIt() {
+    Seeds.tried(
+        300,
+        seed ->
+            run(
+                seed,
+                (peel, state, now) -> {
+                  List<Advice> foretold = Advisor.ifAnswered(peel.now(), state, now);
+                  for (int value = 0; value <= 10; value++) {
+                    TreatmentEvent told =
+                        new TreatmentEvent(
+                            new UUID(8, value), now, "ines", new SensationAnswered(value));
+                    assertThat(foretold.get(value))
+                        .isEqualTo(Advisor.advise(peel.now(), state.after(peel.now(), told), now));
+                  }
+                }));
+  }
+
   private static void safe(Peel peel, TreatmentState state, Instant now) {
-    Advice advice = Advisor.advise(peel.plan, state, now);
+    Advice advice = Advisor.advise(peel.now(), state, now);
     assertThat(advice.line()).isNotBlank();
     boolean acid = state.phase() == Phase.ACID;
     if (acid) assertThat(advice.row()).isPresent();
-    if (!Alarm.standing(peel.plan, state).isEmpty()) {
+    if (!Alarm.standing(peel.now(), state).isEmpty()) {
       assertThat(advice.row().orElseThrow()).as("an alarm").isLessThanOrEqualTo(Row.INJURY);
       assertThat(peel.refuses(0, new Signed("s", "n"))).as("no signature over it").isPresent();
     }
@@ -125,24 +175,25 @@ class RandomPeelsTest {
         .ifPresent(told ->
             assertThat(told.value())
                 .as("no layer at or above hold")
-                .isLessThan(SensationLines.at(peel.plan, state, told.at()).hold()));
+                .isLessThan(SensationLines.at(peel.now(), state, told.at()).hold()));
     if (acid && state.limitAt().isPresent()) {
       assertThat(Duration.between(now, state.limitAt().get()))
           .as("dwell and 30 s are left")
-          .isGreaterThanOrEqualTo(peel.plan.dwell().plusSeconds(30));
+          .isGreaterThanOrEqualTo(peel.now().dwell().plusSeconds(30));
     }
     assertThat(state.layers().size()).isLessThan(state.ready().layersAtMost());
     assertThat(state.phase()).isIn(Phase.ARMED, Phase.ACID);
     if (state.limitAt().isPresent()) {
       assertThat(now).as("no layer past a hard limit").isBefore(state.limitAt().get());
     }
+    assertThat(Advisor.outruns(peel.now(), state)).as("no layer beyond the base").isFalse();
     assertThat(state.wipeOwed()).as("no layer while a wipe test is owed").isFalse();
-    assertThat(state.layers().size()).isLessThan(peel.plan.layersAtMost());
+    assertThat(state.layers().size()).isLessThan(peel.now().layersAtMost());
     assertThat(state.layerRunning()).isFalse();
     assertThat(state.signs()).doesNotContain(Sign.EYE, Sign.BLISTER, Sign.FAINT);
     for (Zone zone : advice.zones()) {
       ZoneState seen = state.zones().get(zone);
-      assertThat(Endpoints.ends(peel.plan, seen)).as("no layer over ending whitening").isFalse();
+      assertThat(Endpoints.ends(peel.now(), seen)).as("no layer over ending whitening").isFalse();
       assertThat(seen.whitening().frost()).isFalse();
       assertThat(seen.ended()).isFalse();
       assertThat(seen.hotSpot().orElse(0)).isLessThan(state.layers().isEmpty() ? 1 : 7);
@@ -153,10 +204,12 @@ class RandomPeelsTest {
     Random random = new Random(seed);
     Peel peel = draw(random);
     double at = 0;
-    int events = random.nextInt(5, 40);
+    // Every third does nearly all that it is advised, and so comes to the later stages.
+    boolean obedient = random.nextInt(3) == 0;
+    int events = obedient ? random.nextInt(60, 160) : random.nextInt(5, 60);
     for (int i = 0; i < events; i++) {
       at += random.nextInt(20) == 0 ? random.nextInt(240) : random.nextInt(35);
-      Fact fact = next(random, peel, at);
+      Fact fact = next(random, peel, at, obedient);
       if (peel.refuses(at, fact).isEmpty()) peel.say(at, fact);
       watch.look(peel, peel.state(), Peel.at(at));
       watch.look(peel, peel.state(), Peel.at(at + random.nextInt(60)));
@@ -178,16 +231,44 @@ class RandomPeelsTest {
     if (formula.code().equals("GLY-20") && random.nextBoolean()) {
       plan.layers(3, 3).stepping("GLY-35");
     }
+    if (random.nextBoolean()) plan.staged(staging(random, 1, random.nextInt(1, 4)));
     return plan.armed();
   }
 
-  private static Fact next(Random random, Peel peel, double at) {
-    List<Zone> zones = peel.plan.zones();
+  /// Up to three stages, on the same skin or on the hands, with or without enough base.
+  private static Staging staging(Random random, int number, int of) {
+    Optional<Staging.Base> base =
+        random.nextInt(3) == 0
+            ? Optional.of(
+                new Staging.Base(
+                    new Amount(random.nextInt(1, 60)), UnitDose.Unit.PAD, new Amount(2.3)))
+            : Optional.empty();
+    Optional<TreatmentPlan> next = Optional.empty();
+    if (number < of) {
+      Formula formula = FORMULAS.get(random.nextInt(FORMULAS.size()));
+      int most = random.nextInt(1, Math.max(2, formula.layersMost() + 1));
+      next =
+          Optional.of(
+              new Peel.Plan(formula)
+                  .layers(random.nextInt(1, most + 1), most)
+                  .zones(random.nextInt(3) == 0 ? Zone.inOrder(Region.HANDS) : Peel.FACE)
+                  .staged(staging(random, number + 1, of))
+                  .plan());
+    }
+    return new Staging(
+        number, of, base, Optional.empty(), random.nextBoolean() ? CARE : List.of(), next);
+  }
+
+  private static final List<CareStep> CARE =
+      List.of(StagesOnTheCouchTest.MASK, StagesOnTheCouchTest.EXTRACTION);
+
+  private static Fact next(Random random, Peel peel, double at, boolean obedient) {
+    List<Zone> zones = peel.now().zones();
     Zone zone = zones.get(random.nextInt(zones.size()));
     TreatmentState state = peel.state();
-    // Half of the time the therapist does what the advice says.
-    if (random.nextBoolean()) {
-      Advice advice = Advisor.advise(peel.plan, state, Peel.at(at));
+    // Half of the time any therapist does what the advice says.
+    if (obedient ? random.nextInt(20) > 0 : random.nextBoolean()) {
+      Advice advice = Advisor.advise(peel.now(), state, Peel.at(at));
       switch (advice.action()) {
         case START_LAYER -> {
           return new LayerStarted(advice.zones(), advice.kind() == Kind.NEXT_RUNG);
@@ -203,7 +284,7 @@ class RandomPeelsTest {
         }
         case ENDING_STEP -> {
           return new EndingStepDone(
-              EndingSteps.of(peel.plan, state).stream()
+              EndingSteps.of(peel.now(), state).stream()
                   .filter(step -> !state.ending().steps().contains(step))
                   .findFirst()
                   .orElseThrow());
@@ -214,13 +295,63 @@ class RandomPeelsTest {
         case WIPE_ADD_ON -> {
           return new AddOnWipedOff();
         }
-        case END, NONE, ASK, ARM, FAN, MORE_LAYERS, TOUCH_UP, LEAVING_CHECK -> {}
+        case NEXT_STAGE -> {
+          return new StageOpened();
+        }
+        case REDNESS -> {
+          return new RednessSeen(Map.of(zone, random.nextInt(2)));
+        }
+        case BARRIER -> {
+          return new BarrierWipedOff();
+        }
+        case CARE -> {
+          CareStep step = CareState.open(peel.now(), state).getFirst();
+          return step.time().isPresent()
+              ? new CareStarted(step.id())
+              : random.nextBoolean()
+                  ? new CareDone(step.id())
+                  : new Extracted(step.id(), Map.of(zone, 1), 1);
+        }
+        case CARE_OFF -> {
+          return new CareDone(CareState.running(peel.now(), state).orElseThrow().id());
+        }
+        case BASE -> {
+          return random.nextBoolean()
+              ? new BaseLaidOut(random.nextInt(1, 20))
+              : new BaseOutrunPassed("for the test");
+        }
+        case ARM -> {
+          List<ReadyStep> open = Treatment.openSteps(peel.now(), state);
+          return open.isEmpty()
+              ? new TimerArmed()
+              : switch (open.getFirst()) {
+                case BASELINE -> new RednessSeen(Map.of(zone, 0));
+                case GATE_A ->
+                    Treatment.prepAnswer(state).isEmpty()
+                        ? new SensationAnswered(random.nextInt(4))
+                        : new GateADecided(GateA.KEEP, "");
+                default -> new StepDone(open.getFirst(), "");
+              };
+        }
+        case ASK -> {
+          if (obedient) return new SensationAnswered(random.nextInt(3));
+        }
+        case END -> {
+          if (obedient) return new EndingStarted(advice.row());
+        }
+        case LEAVING_CHECK -> {
+          if (obedient && advice.other() == Action.NEXT_STAGE) return new StageOpened();
+        }
+        case NONE -> {
+          if (obedient) return new SensationAnswered(random.nextInt(3));
+        }
+        case FAN, MORE_LAYERS, TOUCH_UP -> {}
       }
       if (advice.passable() && random.nextInt(3) == 0) {
         return new AdviceDeclined(advice.row().orElseThrow(), "for the test");
       }
     }
-    return switch (random.nextInt(28)) {
+    return switch (random.nextInt(32)) {
       case 0 -> new LayerStarted(some(random, zones), false);
       case 1 -> new LayerCovered();
       case 2 -> new ZoneReached(zone);
@@ -240,6 +371,10 @@ class RandomPeelsTest {
       case 17 -> new LeavingChecked(true, List.of());
       case 18 -> new AddOnPutOn();
       case 19 -> new AddOnWipedOff();
+      case 20 -> new SpotPassed(some(random, zones));
+      case 21 -> new LayerMeasured(random.nextInt(1, 60) / 10.0);
+      case 22 -> random.nextBoolean() ? new ZoneTakenOff(zone) : new ZoneAnswered(zone, 1);
+      case 23 -> new StageOpened();
       default -> new SensationAnswered(random.nextInt(random.nextInt(4) == 0 ? 11 : 6));
     };
   }

@@ -3,11 +3,13 @@ package ivesk.server.aftercare;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.Treatment.Stage;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
@@ -20,6 +22,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -66,46 +69,85 @@ class AftercareController {
       NextView next) {}
 
   private Optional<Worn> worn(Live live) {
-    TreatmentState state = live.state();
-    return live.plan()
+    return live.stages().stream().flatMap(stage -> worn(stage).stream()).reduce((_, last) -> last);
+  }
+
+  private Optional<Worn> worn(Stage stage) {
+    TreatmentState state = stage.state();
+    return stage
+        .plan()
         .addOn()
         .flatMap(addOn ->
             state
                 .care()
                 .addOnAt()
-                .map(at ->
-                    new Worn(
-                        addOn,
-                        LocalDateTime.ofInstant(at, clock.getZone()),
-                        state.care().addOnOffAt().isPresent())));
+                .map(at -> new Worn(addOn, local(at), state.care().addOnOffAt().isPresent())));
+  }
+
+  private LocalDateTime local(Instant at) {
+    return LocalDateTime.ofInstant(at, clock.getZone());
+  }
+
+  private Aftercare.Peeled peeled(Stage stage) {
+    return new Aftercare.Peeled(
+        stage.plan().formula(),
+        Outcome.depth(stage.plan(), stage.state()),
+        local(stage.state().endedAt().orElseThrow()),
+        stage.state().zones().values().stream().anyMatch(zone -> zone.whitening().frost()));
+  }
+
+  /// What clients ask, answered by the plan until the peel is over, then by the peel itself.
+  @GetMapping("/answers")
+  List<Aftercare.Reply> answers(@PathVariable UUID id) {
+    Live live =
+        treatments.ofVisit(id).orElseThrow(() -> new Refused("The client is not here yet."));
+    ScreeningFacts client = screening.facts(id);
+    LocalDateTime now = local(clock.instant());
+    List<Aftercare.Peeled> peels = new ArrayList<>();
+    for (Stage stage : live.peeled()) {
+      if (stage.state().endedAt().isPresent()) peels.add(peeled(stage));
+    }
+    boolean over = !peels.isEmpty() && live.plan().staging().next().isEmpty();
+    Optional<TreatmentPlan> ahead = over ? Optional.empty() : Optional.of(live.plan());
+    while (ahead.isPresent()) {
+      TreatmentPlan plan = ahead.get();
+      peels.add(new Aftercare.Peeled(plan.formula(), plan.depth(), now, false));
+      ahead = plan.staging().next();
+    }
+    return Aftercare.of(
+            peels, sheetFor(client, live, now.toLocalDate()), worn(live), practice.policies())
+        .answers();
+  }
+
+  private static Aftercare.Client sheetFor(ScreeningFacts client, Live live, LocalDate day) {
+    return new Aftercare.Client(
+        client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(day)),
+        client.pigmentProne(),
+        live.plan().preparation().care());
   }
 
   @GetMapping
   AfterView after(@PathVariable UUID id) {
     Live live = treatments.ofVisit(id).orElseThrow(() -> new Refused("There was no peel yet."));
-    TreatmentState state = live.state();
-    Instant ended = state.endedAt().orElseThrow(() -> new Refused("The peel is not ended yet."));
+    List<Stage> peeled = live.peeled();
+    if (peeled.isEmpty() || peeled.getLast().state().endedAt().isEmpty()) {
+      throw new Refused("The peel is not ended yet.");
+    }
     ScreeningFacts client = screening.facts(id);
-    Formula formula = live.plan().formula();
-    LocalDateTime local = LocalDateTime.ofInstant(ended, clock.getZone());
-    NextPeel next =
-        NextPeel.after(live.plan(), state, client, client.pastPeels(), local.toLocalDate());
+    Stage last = peeled.getLast();
+    LocalDate day = local(last.state().endedAt().get()).toLocalDate();
+    NextPeel next = NextPeel.after(peeled, client, client.pastPeels(), day);
+    Stage decides = NextPeel.decisive(peeled);
     return new AfterView(
         live.id(),
-        state.phase(),
-        formula.name(),
-        ended,
-        state.ending().restAt(),
+        live.state().phase(),
+        String.join(
+            ", then ", peeled.stream().map(stage -> stage.plan().formula().name()).toList()),
+        last.state().endedAt().get(),
+        last.state().ending().restAt(),
         Aftercare.of(
-            formula,
-            Outcome.depth(live.plan(), state),
-            new Aftercare.Client(
-                client.pastPeels().stream()
-                    .noneMatch(peel -> peel.on().isBefore(local.toLocalDate())),
-                client.pigmentProne(),
-                live.plan().preparation().care()),
-            local,
-            state.zones().values().stream().anyMatch(zone -> zone.whitening().frost()),
+            peeled.stream().map(this::peeled).toList(),
+            sheetFor(client, live, day),
             worn(live),
             practice.policies()),
         new NextView(
@@ -115,8 +157,8 @@ class AftercareController {
             next.step().label(),
             next.formula().map(Formula::code),
             next.why(),
-            next.proposal(live.plan(), state),
+            next.proposal(decides.plan(), decides.state()),
             client.peelsHere().size() + 1,
-            formula.seriesMost()));
+            decides.plan().formula().seriesMost()));
   }
 }

@@ -1,14 +1,16 @@
 package ivesk.server.demo;
 
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
-import ivesk.core.treatment.AfterProduct;
+import ivesk.core.treatment.CareState;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -18,7 +20,6 @@ import ivesk.core.treatment.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.Signed;
@@ -182,11 +183,10 @@ final class DemoPeel {
       feels = Math.max(live.plan().restAtMost(), feels - 1);
       say(new SensationAnswered(feels));
     }
-    for (AfterProduct product :
-        List.of(
-            AfterProduct.CALMING_SERUM, AfterProduct.BLAND_CREAM, AfterProduct.MINERAL_SUNSCREEN)) {
-      clock.pass(Duration.ofSeconds(75));
-      say(new ProductApplied(product));
+    for (CareStep step : CareState.offered(live.plan(), live.state())) {
+      if (step.gateC() || step.time().isPresent()) continue;
+      clock.pass(Duration.ofSeconds(45));
+      say(new CareDone(step.id()));
     }
     clock.pass(STEP);
     say(new LeavingChecked(true, List.of()));
@@ -200,10 +200,7 @@ final class DemoPeel {
                 live.plan().formula().code(),
                 live.state().ready().contactLimit().map(this::aMinuteMore),
                 live.state().layers().size())));
-    say(
-        new Signed(
-            ivesk.core.treatment.Outcome.summary(live.plan(), live.state(), clock.instant()),
-            next));
+    say(new Signed(ivesk.core.treatment.Outcome.summary(live.stages(), clock.instant()), next));
   }
 
   private Duration aMinuteMore(Duration limit) {

@@ -1,5 +1,6 @@
 package ivesk.server.plan;
 
+import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
@@ -11,7 +12,10 @@ import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Script;
 import ivesk.core.plan.Setting;
+import ivesk.core.plan.Stages;
+import ivesk.core.plan.Staging;
 import ivesk.core.plan.Step;
 import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TreatmentPlan;
@@ -110,15 +114,7 @@ public class PlanService {
     List<StoredScript.Run> runs =
         kept.map(script -> script.script().runs())
             .orElseGet(() -> composed(chosen, plan, facts, settings.apply(plan.region())));
-    List<Objections.Run> judged =
-        ScriptService.runs(
-            settings,
-            runs.stream()
-                .map(run ->
-                    new ScriptService.Planned(
-                        run.region(),
-                        run.steps().stream().map(StoredScript.StoredStep::step).toList()))
-                .toList());
+    List<Objections.Run> judged = judged(settings, runs);
     return new Planned(
         chosen,
         judged.stream()
@@ -130,6 +126,52 @@ public class PlanService {
         judged,
         kept.map(KeptScript::version).orElse(0),
         facts);
+  }
+
+  private static List<Objections.Run> judged(
+      Function<Region, Setting> settings, List<StoredScript.Run> runs) {
+    return ScriptService.runs(
+        settings,
+        runs.stream()
+            .map(run ->
+                new ScriptService.Planned(
+                    run.region(), run.steps().stream().map(StoredScript.StoredStep::step).toList()))
+            .toList());
+  }
+
+  /// The first stage with all that come after it. The region that the visit is planned for goes
+  /// first, the others in the order of their runs.
+  ///
+  /// @throws Refused when a later stage cannot be planned today
+  private TreatmentPlan staged(UUID visitId, Planned planned) {
+    Region first = planned.plan().region();
+    List<Objections.Run> runs =
+        planned.judged().stream()
+            .sorted(Comparator.comparing(run -> run.script().region() != first))
+            .toList();
+    return Stages.of(
+            runs,
+            Objections.of(runs, Optional.empty()),
+            (run, line) ->
+                run == runs.getFirst() && run.script().peels().findFirst().get().equals(line)
+                    ? planned.plan()
+                    : stage(visitId, run, line),
+            scripts.weightKg(visitId))
+        .orElse(planned.plan());
+  }
+
+  private TreatmentPlan stage(UUID visitId, Objections.Run run, Script.Line line) {
+    try {
+      return Planning.plan(
+              line.formula().orElseThrow(),
+              Optional.empty(),
+              selection.facts(visitId, run.script().region()),
+              Wishes.of(line.step()))
+          .readied(Preparation.of(run.script(), run.setting()));
+    } catch (IllegalArgumentException e) {
+      throw new Refused(
+          Words.capital(line.words()) + " cannot be planned so today: " + e.getMessage() + ".");
+    }
   }
 
   private static List<StoredScript.Run> composed(
@@ -283,7 +325,7 @@ public class PlanService {
   public record Instead(Optional<String> lowerRung, List<String> others) {}
 
   public Instead instead(UUID visitId, TreatmentPlan plan) {
-    Selection rack = Selection.choose(selection.facts(visitId));
+    Selection rack = rack(visitId, plan.region());
     Formula planned = plan.formula();
     Optional<String> lower =
         rack.tiles().stream()
@@ -311,20 +353,55 @@ public class PlanService {
 
   private static final int MOST_INSTEAD = 4;
 
-  /// The plan by another formula on the same zones, as Screen and Choose have it now; nothing is
-  /// kept.
+  /// The plan by another formula on the same zones, as Screen and Choose have it now, in the same
+  /// place of the visit; nothing is kept.
   ///
   /// @throws Refused when Screen has shut the day, or a gate that formula
   public TreatmentPlan insteadOf(UUID visitId, TreatmentPlan plan, String code) {
-    return planned(visitId, changed(visitId, plan, code)).plan();
+    TreatmentPlan other =
+        first(plan)
+            ? staged(visitId, planned(visitId, changed(visitId, plan, code)))
+            : later(visitId, plan, code);
+    Staging place = plan.staging();
+    return other.staged(
+        first(plan) ? other.addOn() : plan.addOn(),
+        new Staging(
+            place.number(),
+            place.of(),
+            other.staging().base(),
+            place.weightKg(),
+            place.after(),
+            place.next()));
   }
 
-  /// Keeps that formula as the visit's choice; its steps are composed anew.
+  private static boolean first(TreatmentPlan plan) {
+    return plan.staging().number() == 1;
+  }
+
+  /// A later stage, which the visit's choice knows nothing of.
+  private TreatmentPlan later(UUID visitId, TreatmentPlan before, String code) {
+    openToday(visitId);
+    SelectionFacts facts = selection.facts(visitId, before.region());
+    requireOpen(Selection.choose(facts), code);
+    Formula formula = facts.client().shelf().get(code);
+    TreatmentPlan plan =
+        Planning.plan(formula, Optional.empty(), facts, Wishes.on(before.zones()))
+            .readied(before.preparation());
+    Function<Region, Setting> settings = scripts.settings(visitId);
+    StoredScript.Run run = run(plan, List.of(), settings.apply(before.region()));
+    return Stages.of(judged(settings, List.of(run)), List.of(), (_, _) -> plan, Optional.empty())
+        .orElse(plan);
+  }
+
+  /// Keeps that formula as the visit's choice; its steps are composed anew. A later stage is
+  /// changed on the couch alone.
   @Transactional
   public void changeAtGate(UUID visitId, TreatmentPlan before, String code, String who) {
-    Chosen changed = changed(visitId, before, code);
-    store.save(visitId, changed, who);
-    store.dropScript(visitId);
+    if (first(before)) {
+      Chosen changed = changed(visitId, before, code);
+      store.save(visitId, changed, who);
+      store.dropScript(visitId);
+    }
     audit.note(who, "gate A: " + code + " instead of " + before.formula().code(), visitId);
   }
 
@@ -375,7 +452,9 @@ public class PlanService {
         new Chosen(chosen.formulaCode(), chosen.reason(), chosen.wishes(), true, chosen.then());
     requireTogether(kept.formulaCode(), kept.then(), kept.wishes(), facts);
     BadInput.check("plan", () -> make(kept, facts));
-    requireNoneShut(planned(visitId, kept));
+    Planned planned = planned(visitId, kept);
+    requireNoneShut(planned);
+    staged(visitId, planned);
     store.save(visitId, kept, who);
     audit.note(who, "keep plan " + kept.formulaCode(), visitId);
   }
@@ -396,7 +475,11 @@ public class PlanService {
     Chosen written = asWritten(chosen, runs, selection.facts(visitId), whole);
     store.saveScript(visitId, version + 1, new StoredScript(runs), who);
     store.save(visitId, written, who);
-    if (whole) requireNoneShut(planned(visitId, written));
+    if (whole) {
+      Planned planned = planned(visitId, written);
+      requireNoneShut(planned);
+      staged(visitId, planned);
+    }
     audit.noteOnce(who, "write steps", visitId);
   }
 
@@ -463,7 +546,7 @@ public class PlanService {
     requireTogether(chosen.formulaCode(), chosen.then(), chosen.wishes(), facts);
     Planned planned = planned(visitId, chosen);
     requireNoneShut(planned);
-    return planned.plan();
+    return staged(visitId, planned);
   }
 
   /// Ticks a thing on the trolley, or takes the tick off.

@@ -66,6 +66,10 @@ class ScriptService {
     return region -> made.computeIfAbsent(region, r -> setting(visitId, r));
   }
 
+  Optional<Double> weightKg(UUID visitId) {
+    return clients.get(visits.get(visitId).clientId()).weightKg();
+  }
+
   Judged judged(UUID visitId, List<Objections.Run> runs) {
     Visit visit = visits.get(visitId);
     return Judged.of(

@@ -28,4 +28,12 @@ class NotInAdvice {
             pause -> answer.header(HttpHeaders.RETRY_AFTER, Long.toString(pause.toSeconds() + 1)));
     return answer.body(problem);
   }
+
+  /// 429 with how long to wait.
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> slowed(SlowDown.Slowed e) {
+    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+        .header(HttpHeaders.RETRY_AFTER, Long.toString(e.pause().toSeconds() + 1))
+        .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage()));
+  }
 }

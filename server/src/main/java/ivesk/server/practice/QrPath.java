@@ -10,9 +10,9 @@ import java.util.Map;
 /// A QR code (ISO/IEC 18004) as an SVG path of unit squares, with the quiet margin around it.
 ///
 /// @param size modules a side
-record QrPath(String path, int size) {
+public record QrPath(String path, int size) {
 
-  static QrPath of(String words) {
+  public static QrPath of(String words) {
     try {
       BitMatrix code =
           new QRCodeWriter()

@@ -45,7 +45,8 @@ class SecurityConfiguration {
             requests
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
-                .requestMatchers("/api/sign-in/**", "/api/session", "/api/first-start")
+                .requestMatchers(
+                    "/api/sign-in/**", "/api/session", "/api/first-start", "/api/handset/**")
                 .permitAll()
                 .requestMatchers("/api/**")
                 .authenticated()

@@ -5,16 +5,13 @@ import ivesk.server.practice.SignInStore.SignIn;
 import ivesk.server.practice.SignIns.From;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
@@ -40,7 +37,7 @@ class SignedInFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     Optional<SignIn> signIn =
         request.getRequestURI().startsWith("/api")
-            ? cookie(request, COOKIE).flatMap(signIns::holds)
+            ? OwnCookie.of(request, COOKIE).flatMap(signIns::holds)
             : Optional.empty();
     Optional<Account> account =
         signIn.flatMap(one -> accounts.account(one.username())).filter(a -> !a.locked());
@@ -58,23 +55,14 @@ class SignedInFilter extends OncePerRequestFilter {
     rest.doFilter(request, response);
   }
 
-  private static Optional<String> cookie(HttpServletRequest request, String name) {
-    Cookie[] cookies = request.getCookies();
-    if (cookies == null) return Optional.empty();
-    return Arrays.stream(cookies)
-        .filter(cookie -> cookie.getName().equals(name))
-        .map(Cookie::getValue)
-        .findFirst();
-  }
-
   /// Where a request comes from; a device without a mark gets one.
   static From from(HttpServletRequest request, HttpServletResponse response) {
     String device =
-        cookie(request, DEVICE)
+        OwnCookie.of(request, DEVICE)
             .filter(mark -> mark.length() == 64)
             .orElseGet(() -> {
               String fresh = Tokens.fresh();
-              set(request, response, DEVICE, fresh, Duration.ofDays(400));
+              OwnCookie.set(request, response, DEVICE, fresh, Duration.ofDays(400));
               return fresh;
             });
     return new From(
@@ -84,28 +72,10 @@ class SignedInFilter extends OncePerRequestFilter {
   }
 
   static void keep(HttpServletRequest request, HttpServletResponse response, String signIn) {
-    set(request, response, COOKIE, signIn, SignIns.ABSOLUTE);
+    OwnCookie.set(request, response, COOKIE, signIn, SignIns.ABSOLUTE);
   }
 
   static void forget(HttpServletRequest request, HttpServletResponse response) {
-    set(request, response, COOKIE, "", Duration.ZERO);
-  }
-
-  private static void set(
-      HttpServletRequest request,
-      HttpServletResponse response,
-      String name,
-      String value,
-      Duration age) {
-    response.addHeader(
-        HttpHeaders.SET_COOKIE,
-        ResponseCookie.from(name, value)
-            .httpOnly(true)
-            .secure(request.isSecure())
-            .sameSite("Strict")
-            .path("/")
-            .maxAge(age)
-            .build()
-            .toString());
+    OwnCookie.set(request, response, COOKIE, "", Duration.ZERO);
   }
 }

@@ -7,11 +7,25 @@ import java.util.Map;
 import java.util.Optional;
 
 /// Makes guessing slow: after some failures in a row each further try waits twice as long.
-final class SlowDown {
+public final class SlowDown {
   private static final Duration MOST = Duration.ofMinutes(15);
 
   /// Older ones are forgotten beyond so many, so that guessing fills no memory.
   private static final int REMEMBERED = 10_000;
+
+  /// Too many wrong ones in a row.
+  public static final class Slowed extends RuntimeException {
+    private final transient Duration pause;
+
+    public Slowed(Duration pause) {
+      super("Too many wrong codes. Wait " + (pause.toSeconds() + 1) + " s, then try again.");
+      this.pause = pause;
+    }
+
+    Duration pause() {
+      return pause;
+    }
+  }
 
   private final int free;
   private final Map<String, Tries> tries = new AtHand<>(REMEMBERED);
@@ -19,14 +33,14 @@ final class SlowDown {
   private record Tries(int failed, Instant next) {}
 
   /// @param free tries that wait for nothing
-  SlowDown(int free) {
+  public SlowDown(int free) {
     this.free = free;
   }
 
   /// Counts a try as failed until it is known better, so that tries side by side count too.
   ///
   /// @return how long to wait; empty when it may go on now
-  synchronized Optional<Duration> attempt(String key, Instant now) {
+  public synchronized Optional<Duration> attempt(String key, Instant now) {
     Tries before = tries.getOrDefault(key, new Tries(0, Instant.MIN));
     if (now.isBefore(before.next())) return Optional.of(Duration.between(now, before.next()));
     int failed = before.failed() + 1;
@@ -40,7 +54,7 @@ final class SlowDown {
     return pause.compareTo(MOST) > 0 ? MOST : pause;
   }
 
-  synchronized void succeeded(String key) {
+  public synchronized void succeeded(String key) {
     tries.remove(key);
   }
 

@@ -7,16 +7,17 @@ import java.security.SecureRandom;
 import java.util.HexFormat;
 
 /// Random words that nobody guesses, and how they are kept: as hashes.
-final class Tokens {
+public final class Tokens {
   /// Without those that are taken for another: 0 and O, 1 and I and L.
   private static final String LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 
+  private static final int LETTERS_ONLY = LETTERS.indexOf('2');
   private static final SecureRandom RANDOM = new SecureRandom();
 
   private Tokens() {}
 
   /// 256 bits in hexadecimal.
-  static String fresh() {
+  public static String fresh() {
     return HexFormat.of().formatHex(bytes(32));
   }
 
@@ -36,13 +37,20 @@ final class Tokens {
     return code.toString();
   }
 
+  /// So many letters alone, to be typed on a phone.
+  public static String letters(int count) {
+    StringBuilder code = new StringBuilder();
+    for (int i = 0; i < count; i++) code.append(LETTERS.charAt(RANDOM.nextInt(LETTERS_ONLY)));
+    return code.toString();
+  }
+
   /// A code as it is compared: in capitals, whatever stands between.
-  static String bare(String code) {
+  public static String bare(String code) {
     return code.toUpperCase(java.util.Locale.ROOT).replaceAll("[^A-Z0-9]", "");
   }
 
   /// SHA-256, for what is long and random; passwords go through the password encoder.
-  static String hash(String token) {
+  public static String hash(String token) {
     return Sha256.of(token);
   }
 

@@ -2,7 +2,9 @@ package ivesk.server.treatment;
 
 import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.Treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.DatabaseReopened;
@@ -13,6 +15,7 @@ import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +36,12 @@ class RecordedPeels implements PastPeels {
   private final Clock clock;
 
   /// A signed record changes no more, so that it is replayed only once.
-  private final Map<UUID, Done> signed = new AtHand<>(MOST_AT_HAND);
+  private final Map<UUID, List<Done>> signed = new AtHand<>(MOST_AT_HAND);
+
+  private final Map<Ahead, Optional<OwnCurve>> curves = new AtHand<>(500);
+
+  /// A stage for which a curve was drawn.
+  private record Ahead(UUID treatment, int stage, String formula) {}
 
   private record Done(Instant firstTouch, PastPeel peel) {}
 
@@ -46,6 +54,7 @@ class RecordedPeels implements PastPeels {
   @EventListener
   void forget(DatabaseReopened reopened) {
     signed.clear();
+    curves.clear();
   }
 
   @Override
@@ -67,24 +76,57 @@ class RecordedPeels implements PastPeels {
         .toList();
   }
 
-  private Optional<Done> done(TreatmentStore.Row row) {
-    Done known = signed.get(row.id());
-    if (known != null) return Optional.of(known);
+  /// The client's own curve for a running stage; what it is made of changes no more.
+  Optional<OwnCurve> ownCurve(Live live) {
+    Ahead ahead =
+        new Ahead(live.id(), live.plan().staging().number(), live.plan().formula().code());
+    Optional<OwnCurve> known = curves.get(ahead);
+    if (known != null) return known;
+    Optional<OwnCurve> curve = OwnCurve.of(live.plan(), stagesBefore(live));
+    curves.put(ahead, curve);
+    return curve;
+  }
+
+  private List<Stage> stagesBefore(Live live) {
+    List<UUID> booked =
+        visits.ofClient(visits.get(live.visitId()).clientId()).stream()
+            .map(Visit::id)
+            .filter(id -> !id.equals(live.visitId()))
+            .toList();
+    return treatments.ofVisits(booked).stream()
+        .flatMap(row -> treatments.live(row.id()).peeled().stream())
+        .filter(stage -> stage.from().isBefore(live.events().getFirst().at()))
+        .sorted(Comparator.comparing(Stage::from))
+        .toList();
+  }
+
+  private List<Done> done(TreatmentStore.Row row) {
+    List<Done> known = signed.get(row.id());
+    if (known != null) return known;
     Live live = treatments.live(row.id());
-    Optional<Done> done = done(live);
-    if (live.state().phase() == Phase.SIGNED) done.ifPresent(peel -> signed.put(row.id(), peel));
+    List<Done> done = done(live);
+    if (live.state().phase() == Phase.SIGNED && !done.isEmpty()) signed.put(row.id(), done);
     return done;
   }
 
-  private Optional<Done> done(Live live) {
-    return live.state()
-        .firstTouch()
-        .map(touched ->
-            new Done(
-                touched,
-                Outcome.peel(
-                        live.plan(), live.state(), LocalDate.ofInstant(touched, clock.getZone()))
-                    .planning(nextTime(live))));
+  /// What the next visit is to propose goes with the first of them, for which the visit was
+  /// planned.
+  private List<Done> done(Live live) {
+    List<Stage> peeled = live.peeled();
+    if (peeled.isEmpty()) return List.of();
+    List<LocalDate> days =
+        peeled.stream()
+            .map(stage -> stage.state().firstTouch().orElseThrow())
+            .map(touched -> LocalDate.ofInstant(touched, clock.getZone()))
+            .toList();
+    Instant touched = peeled.getFirst().state().firstTouch().orElseThrow();
+    List<PastPeel> peels = Outcome.peels(peeled, days);
+    List<Done> done = new ArrayList<>();
+    for (int i = 0; i < peels.size(); i++) {
+      PastPeel peel = peels.get(i);
+      done.add(new Done(touched.plusMillis(i), i == 0 ? peel.planning(nextTime(live)) : peel));
+    }
+    return List.copyOf(done);
   }
 
   private static Optional<PastPeel.NextTime> nextTime(Live live) {

@@ -5,18 +5,17 @@ import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
 import ivesk.server.app.StorageMapper;
 import ivesk.server.app.StorageMapper.Shape;
@@ -46,13 +45,14 @@ final class StoredFacts {
           StoredFacts::labelled,
           StoredFacts::takenOffByFormula,
           StoredFacts::readiedAsUsual,
-          StoredFacts::handledAsUsual);
+          StoredFacts::handledAsUsual,
+          StoredFacts::alone);
 
   /// So is that of a change at gate A.
   record StoredChange(GateA choice, StoredPlan plan) {}
 
   private static final Shape<StoredChange> CHANGED =
-      Shape.of("PlanChanged", StoredChange.class, Upcaster.SAME);
+      Shape.of("PlanChanged", StoredChange.class, Upcaster.SAME, StoredFacts::alone);
 
   /// As the ending was worded before its steps had ids.
   private static final Map<String, String> WORDS_OF_STEPS =
@@ -92,10 +92,18 @@ final class StoredFacts {
 
   private static final Map<String, String> WORDS_OF_PRODUCTS =
       Map.ofEntries(
-          before("Calming serum, pressed in", AfterProduct.CALMING_SERUM),
-          before("Bland cream", AfterProduct.BLAND_CREAM),
-          before("Eye and lip care", AfterProduct.EYE_AND_LIP_CARE),
-          before("Mineral sunscreen 50", AfterProduct.MINERAL_SUNSCREEN));
+          Map.entry("Calming serum, pressed in", "CALMING_SERUM"),
+          Map.entry("Bland cream", "BLAND_CREAM"),
+          Map.entry("Eye and lip care", "EYE_AND_LIP_CARE"),
+          Map.entry("Mineral sunscreen 50", "MINERAL_SUNSCREEN"));
+
+  /// Products that went on calm skin, before they were steps.
+  private static final Shape<CareDone> PRODUCTS =
+      Shape.of(
+          "ProductApplied",
+          CareDone.class,
+          kept -> renamed(kept, "product", WORDS_OF_PRODUCTS),
+          StoredFacts::productAsStep);
 
   /// Facts that were kept otherwise before versions were counted: rows as numbers, steps and
   /// products as the words of that time.
@@ -104,8 +112,7 @@ final class StoredFacts {
           AdviceTaken.class, StoredFacts::rowAsId,
           AdviceDeclined.class, StoredFacts::rowAsId,
           EndingStarted.class, StoredFacts::rowAsId,
-          EndingStepDone.class, kept -> renamed(kept, "step", WORDS_OF_STEPS),
-          ProductApplied.class, kept -> renamed(kept, "product", WORDS_OF_PRODUCTS));
+          EndingStepDone.class, kept -> renamed(kept, "step", WORDS_OF_STEPS));
 
   /// Facts that were kept otherwise in version 1: a swab that answered for every zone.
   private static final Map<Class<? extends Fact>, Upcaster> SECOND =
@@ -158,7 +165,7 @@ final class StoredFacts {
   }
 
   private static List<Shape<?>> shapes() {
-    List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED, CHANGED));
+    List<Shape<?>> shapes = new ArrayList<>(List.of(OPENED, CHANGED, PRODUCTS));
     for (Class<?> kind : kinds()) {
       if (kind != Opened.class && kind != PlanChanged.class) {
         Upcaster first = FIRST.getOrDefault(kind, Upcaster.SAME);
@@ -214,6 +221,20 @@ final class StoredFacts {
     handling.put("moreInTheClock", false);
     handling.put("workedIn", false);
     handling.put("lids", false);
+    return kept;
+  }
+
+  /// Before a visit had stages on the couch, each was the only one, and no client had a handset.
+  private static ObjectNode alone(ObjectNode kept) {
+    ObjectNode plan = (ObjectNode) kept.get("plan");
+    ((ObjectNode) plan.get("handling")).put("handset", false);
+    ObjectNode staging = plan.putObject("staging");
+    staging.put("number", 1).put("of", 1).putArray("after");
+    return kept;
+  }
+
+  private static ObjectNode productAsStep(ObjectNode kept) {
+    kept.set("step", kept.remove("product"));
     return kept;
   }
 

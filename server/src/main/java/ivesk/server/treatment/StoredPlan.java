@@ -3,13 +3,22 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.plan.Act;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Edge;
 import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Staging;
+import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.product.MaskMix;
+import ivesk.core.product.Role;
+import ivesk.core.product.Timing;
+import ivesk.core.product.UnitDose;
+import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Phototype;
@@ -44,7 +53,8 @@ record StoredPlan(
     double areaCm2,
     double layerMl,
     Optional<String> lot,
-    Optional<StoredAddOn> addOn) {
+    Optional<StoredAddOn> addOn,
+    StoredStaging staging) {
 
   record StoredPreparation(
       int cleanses,
@@ -88,22 +98,133 @@ record StoredPlan(
       boolean crystalsWiped,
       boolean moreInTheClock,
       boolean workedIn,
-      boolean lids) {
+      boolean lids,
+      boolean handset) {
     static StoredHandling of(Handling handling) {
       return new StoredHandling(
           handling.jessnerGap(),
           handling.crystalsWiped(),
           handling.moreInTheClock(),
           handling.workedIn(),
-          handling.lids());
+          handling.lids(),
+          handling.handset());
     }
 
     Handling handling() {
-      return new Handling(jessnerGap, crystalsWiped, moreInTheClock, workedIn, lids);
+      return new Handling(jessnerGap, crystalsWiped, moreInTheClock, workedIn, lids, handset);
     }
   }
 
   record StoredAddOn(StoredFormula formula, boolean shortContact) {}
+
+  record StoredStaging(
+      int number,
+      int of,
+      Optional<StoredBase> base,
+      Optional<Double> weightKg,
+      List<StoredCare> after,
+      Optional<StoredPlan> next) {
+    static StoredStaging of(Staging staging) {
+      return new StoredStaging(
+          staging.number(),
+          staging.of(),
+          staging
+              .base()
+              .map(base -> new StoredBase(base.all().mmol(), base.unit(), base.one().mmol())),
+          staging.weightKg(),
+          staging.after().stream().map(StoredCare::of).toList(),
+          staging.next().map(StoredPlan::of));
+    }
+
+    Staging staging() {
+      return new Staging(
+          number,
+          of,
+          base.map(base ->
+              new Staging.Base(new Amount(base.mmol()), base.unit(), new Amount(base.mmolOfOne()))),
+          weightKg,
+          after.stream().map(StoredCare::care).toList(),
+          next.map(StoredPlan::plan));
+    }
+  }
+
+  record StoredBase(double mmol, UnitDose.Unit unit, double mmolOfOne) {}
+
+  /// A step on calm skin.
+  record StoredCare(
+      String id,
+      StepKind kind,
+      Optional<Act> act,
+      Optional<Role> role,
+      Optional<String> name,
+      Optional<StoredUnits> units,
+      List<Zone> zones,
+      Optional<Duration> least,
+      Optional<Duration> planned,
+      Optional<Duration> most,
+      Optional<StoredMix> mix,
+      boolean gateC,
+      boolean alcoholWet,
+      String said,
+      String doneSign,
+      List<String> minds) {
+    static StoredCare of(CareStep step) {
+      return new StoredCare(
+          step.id(),
+          step.kind(),
+          step.act(),
+          step.role(),
+          step.name(),
+          step.units()
+              .map(some ->
+                  new StoredUnits(
+                      some.dose().unit(), some.dose().each(), some.dose().measure(), some.count())),
+          step.zones(),
+          step.timing().least(),
+          step.timing().planned(),
+          step.timing().most(),
+          step.mix().map(StoredMix::of),
+          step.gateC(),
+          step.alcoholWet(),
+          step.said(),
+          step.doneSign(),
+          step.minds());
+    }
+
+    CareStep care() {
+      return new CareStep(
+          id,
+          kind,
+          act,
+          role,
+          name,
+          units.map(StoredUnits::units),
+          zones,
+          new Timing(least, planned, most),
+          mix.map(StoredMix::mix),
+          gateC,
+          alcoholWet,
+          said,
+          doneSign,
+          minds);
+    }
+  }
+
+  record StoredUnits(UnitDose.Unit unit, double each, UnitDose.Measure measure, double count) {
+    CareStep.Units units() {
+      return new CareStep.Units(new UnitDose(unit, each, measure), count);
+    }
+  }
+
+  record StoredMix(double powderG, double waterG, double waterC, Duration sets, Duration lift) {
+    static StoredMix of(MaskMix mix) {
+      return new StoredMix(mix.powder().g(), mix.water().g(), mix.waterC(), mix.sets(), mix.lift());
+    }
+
+    MaskMix mix() {
+      return new MaskMix(Mass.g(powderG), Mass.g(waterG), waterC, sets, lift);
+    }
+  }
 
   static StoredPlan of(TreatmentPlan plan) {
     return new StoredPlan(
@@ -129,8 +250,8 @@ record StoredPlan(
         plan.layer().ml(),
         plan.lot(),
         plan.addOn()
-            .map(
-                after -> new StoredAddOn(StoredFormula.of(after.formula()), after.shortContact())));
+            .map(after -> new StoredAddOn(StoredFormula.of(after.formula()), after.shortContact())),
+        StoredStaging.of(plan.staging()));
   }
 
   TreatmentPlan plan() {
@@ -156,6 +277,7 @@ record StoredPlan(
         Area.cm2(areaCm2),
         Volume.ml(layerMl),
         lot,
-        addOn.map(after -> new AddOn(after.formula().formula(), after.shortContact())));
+        addOn.map(after -> new AddOn(after.formula().formula(), after.shortContact())),
+        staging.staging());
   }
 }

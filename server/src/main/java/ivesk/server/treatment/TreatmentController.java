@@ -46,6 +46,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class TreatmentController {
   private final Treatments treatments;
   private final TreatmentStreams streams;
+  private final RecordedPeels peels;
   private final PlanService plans;
   private final VisitStore visits;
   private final TransactionTemplate transaction;
@@ -58,6 +59,7 @@ class TreatmentController {
   TreatmentController(
       Treatments treatments,
       TreatmentStreams streams,
+      RecordedPeels peels,
       PlanService plans,
       VisitStore visits,
       TransactionTemplate transaction,
@@ -68,6 +70,7 @@ class TreatmentController {
       Clock clock) {
     this.treatments = treatments;
     this.streams = streams;
+    this.peels = peels;
     this.plans = plans;
     this.visits = visits;
     this.transaction = transaction;
@@ -148,7 +151,9 @@ class TreatmentController {
             .filter(other -> signIns.wasHere(other, at, request, response))
             .orElse(who.getName());
     Treatments.Live live = treatments.append(id, event.id(), at, event.fact(), by);
-    if (event.fact() instanceof TakenBack) plans.follow(live.visitId(), live.plan(), by);
+    if (event.fact() instanceof TakenBack) {
+      plans.follow(live.visitId(), live.stages().getFirst().plan(), by);
+    }
     return view(live, since.orElse(0));
   }
 
@@ -206,6 +211,12 @@ class TreatmentController {
 
   private void requireStillWithin(Treatments.Live live) {
     TreatmentPlan today = plans.ready(live.visitId());
+    int number = live.plan().staging().number();
+    while (today.staging().number() < number && today.staging().next().isPresent()) {
+      today = today.staging().next().get();
+    }
+    // Steps that were changed on the couch stand in no plan any more.
+    if (today.staging().number() != number || today.region() != live.plan().region()) return;
     boolean tighter =
         today.layersAtMost() < live.state().ready().layersPlanned()
             || today.hold() < live.plan().hold()
@@ -233,6 +244,7 @@ class TreatmentController {
         live,
         clock.instant().truncatedTo(ChronoUnit.MILLIS),
         since,
+        peels.ownCurve(live),
         watch.standing().map(ClockWatch.Jump::words));
   }
 }

@@ -169,6 +169,10 @@ class TreatmentStore implements Audit.Owners {
                 + " WHERE treatment_id IN (SELECT id FROM treatment WHERE visit_id = ?)")
         .param(visitId)
         .update();
+    jdbc.sql(
+            "DELETE FROM handset WHERE treatment_id IN (SELECT id FROM treatment WHERE visit_id = ?)")
+        .param(visitId)
+        .update();
     jdbc.sql("DELETE FROM treatment WHERE visit_id = ?").param(visitId).update();
   }
 }

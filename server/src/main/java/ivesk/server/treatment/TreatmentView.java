@@ -1,20 +1,32 @@
 package ivesk.server.treatment;
 
+import ivesk.core.plan.CareStep;
+import ivesk.core.plan.ScriptRules;
+import ivesk.core.plan.Staging;
+import ivesk.core.plan.StepKind;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.product.UnitDose;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
-import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Briefing;
+import ivesk.core.treatment.CareState;
+import ivesk.core.treatment.ClientCue;
+import ivesk.core.treatment.Conflict;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Cue;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Gate;
 import ivesk.core.treatment.Looks;
+import ivesk.core.treatment.OnSkin;
 import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
 import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
@@ -22,9 +34,9 @@ import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.TreatmentEvent.HandedOver;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
-import ivesk.core.treatment.TreatmentEvent.ProductApplied;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
@@ -33,12 +45,14 @@ import ivesk.server.plan.PlanView;
 import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /// A treatment as a screen needs it: what happened, what holds now, and every coming change.
 ///
@@ -53,6 +67,16 @@ import java.util.stream.Collectors;
 /// @param shortened what would be left if the gate shortened it; empty when that shuts the formula
 /// @param alarms what stands until somebody says how it ended, the gravest first
 /// @param checkInSeconds how long after each of the eleven answers the next is due
+/// @param why the row of the table behind the advice, with the values that it was matched by
+/// @param stage where it stands in the visit
+/// @param ledger acid against base; from the plan where nothing was measured
+/// @param barrierOn what covered the skin is still on it
+/// @param endedZones those that were ended while the rest ran on
+/// @param therapist who treats now
+/// @param conflicts what two screens said differently of one moment
+/// @param ownCurve what this client felt before, from three peels of the family on
+/// @param clientCues what is said aloud to the client whose eyes are shut
+/// @param handset the client may answer by a phone of their own
 /// @param clockJump how the machine's clock was set while this runs; its own goes on
 /// @param eventsFrom how many entries before these the screen knows already
 /// @param whyOwed it was ended before its least time and nobody has said why
@@ -84,11 +108,22 @@ record TreatmentView(
     List<Looks.Told> answers,
     Advisor.Clocks clocks,
     Advice advice,
+    Optional<WhyView> why,
     List<Advice> ifAnswered,
     List<Long> checkInSeconds,
     List<Cue> cues,
+    List<ClientCue> clientCues,
+    boolean handset,
     List<EndingStepView> endingSteps,
     List<CareView> care,
+    Map<Zone, Integer> extracted,
+    boolean barrierOn,
+    List<EndedZoneView> endedZones,
+    StageNow stage,
+    OnSkinView ledger,
+    String therapist,
+    Optional<OwnCurve> ownCurve,
+    List<Conflict> conflicts,
     Optional<Instant> addOnAt,
     Optional<Instant> addOnOffAt,
     Optional<String> addOnNotNow,
@@ -134,8 +169,81 @@ record TreatmentView(
 
   record EndingStepView(EndingStep id, String words, boolean done) {}
 
-  /// @param appliedAt when it went on
-  record CareView(AfterProduct id, String label, Optional<Instant> appliedAt) {}
+  /// @param number of the row, 1 to 17
+  /// @param when it matches, as a clinician reads it
+  record WhyView(Row row, int number, String when, String then, List<Advisor.Value> values) {
+    static WhyView of(Advisor.Why why) {
+      return new WhyView(
+          why.line().row(),
+          why.line().row().number(),
+          why.line().when(),
+          why.line().then(),
+          why.values());
+    }
+  }
+
+  /// A step on calm skin.
+  ///
+  /// @param seconds its time; empty where it is put on and left
+  /// @param minds what was said to its line in the plan
+  /// @param notNow why it may not begin; empty when it may
+  record CareView(
+      String id,
+      StepKind kind,
+      String label,
+      String how,
+      List<Zone> zones,
+      Optional<Long> seconds,
+      boolean extracts,
+      String said,
+      List<String> minds,
+      Optional<Instant> startedAt,
+      Optional<Instant> doneAt,
+      Optional<String> notNow) {}
+
+  record EndedZoneView(
+      Zone zone,
+      Instant endedAt,
+      Optional<Instant> offAt,
+      Optional<Integer> told,
+      Optional<Instant> restAt) {}
+
+  /// @param from when it began
+  /// @param next the stage after it; empty at the last
+  /// @param before stages that are done
+  record StageNow(
+      int number, int of, Instant from, Optional<StageAhead> next, List<DoneStageView> before) {}
+
+  /// @param notNow why it may not begin; empty when it may
+  record StageAhead(String code, Region region, boolean sameSkin, Optional<String> notNow) {}
+
+  record DoneStageView(
+      int number,
+      String code,
+      Region region,
+      int layers,
+      long contactSeconds,
+      Optional<Long> restSeconds,
+      List<CareView> care) {}
+
+  /// @param acidMmol titratable, of all layers of this stage
+  /// @param salicylate share of the yardstick over the whole visit
+  /// @param baseMmol laid out; empty where nothing is neutralised
+  /// @param measured every layer's volume was measured; otherwise some are as planned
+  /// @param outruns one more layer would need more base than is laid out
+  /// @param more what more base could be laid out
+  record OnSkinView(
+      double acidMmol,
+      double mgPerCm2,
+      double salicylate,
+      Optional<Double> baseMmol,
+      double nextMmol,
+      boolean measured,
+      boolean outruns,
+      List<MoreBase> more) {}
+
+  /// @param words as they are counted
+  record MoreBase(String words, double mmol) {}
 
   record LayerView(int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
 
@@ -157,11 +265,13 @@ record TreatmentView(
 
   /// @param since number of the newest entry that the screen has; where one of those has changed
   ///   its place or its meaning since, all are told again
-  static TreatmentView of(Live live, Instant now, int since, Optional<String> clockJump) {
+  static TreatmentView of(
+      Live live, Instant now, int since, Optional<OwnCurve> ownCurve, Optional<String> clockJump) {
     int from = since <= live.events().size() && since >= live.settled() ? since : 0;
     TreatmentState state = live.state();
     Optional<Integer> prep = Treatment.prepAnswer(state);
     Set<UUID> gone = Correction.gone(live.events());
+    Advice advice = Advisor.advise(live.plan(), state, now);
     boolean hot = state.zones().values().stream().anyMatch(zone -> zone.hotSpot().isPresent());
     return new TreatmentView(
         live.id(),
@@ -202,24 +312,44 @@ record TreatmentView(
         state.acid().fanOn(),
         state.looks().answers(),
         Advisor.clocks(live.plan(), state),
-        Advisor.advise(live.plan(), state, now),
+        advice,
+        Advisor.why(advice, live.plan(), state, now).map(WhyView::of),
         Advisor.ifAnswered(live.plan(), state, now),
         Advisor.checkIns(live.plan(), state, now).stream().map(Duration::toSeconds).toList(),
         Advisor.cues(live.plan(), state),
+        Advisor.clientCues(live.plan(), state),
+        live.plan().handling().handset(),
         EndingSteps.of(live.plan(), state).stream()
             .map(step ->
                 new EndingStepView(step, step.words(), state.ending().steps().contains(step)))
             .toList(),
-        AfterProduct.offered(live.plan(), state).stream()
-            .map(product -> care(product, live, gone))
+        CareState.offered(live.plan(), state).stream()
+            .map(step -> care(step, live.plan(), state))
             .toList(),
+        state.care().extracted(),
+        state.barrierOn(),
+        state.endedZones().zones().entrySet().stream()
+            .map(one ->
+                new EndedZoneView(
+                    one.getKey(),
+                    one.getValue().endedAt(),
+                    one.getValue().offAt(),
+                    one.getValue().told(),
+                    one.getValue().restAt()))
+            .sorted(Comparator.comparing(EndedZoneView::endedAt))
+            .toList(),
+        stage(live),
+        ledger(live),
+        therapist(live.events()),
+        ownCurve,
+        Conflict.of(live.events(), live.stages().getLast().from()),
         state.care().addOnAt(),
         state.care().addOnOffAt(),
         live.plan().addOn().flatMap(after -> Treatment.addOn(live.plan(), state)),
         state.ending().restAt(),
         state.zones().values().stream().anyMatch(ZoneState::wipeOwed),
         Treatment.whyOwed(state),
-        Outcome.summary(live.plan(), state, now),
+        Outcome.summary(live.stages(), now),
         live.events().getLast().fact() instanceof Corrected,
         clockJump,
         state
@@ -247,16 +377,87 @@ record TreatmentView(
     };
   }
 
-  private static CareView care(AfterProduct product, Live live, Set<UUID> gone) {
+  private static CareView care(CareStep step, TreatmentPlan plan, TreatmentState state) {
+    boolean begun = state.care().started().containsKey(step.id());
     return new CareView(
-        product,
-        product.label(),
-        live.events().stream()
-            .filter(event -> !gone.contains(event.id()))
-            .filter(
-                event -> event.fact() instanceof ProductApplied(var applied) && applied == product)
-            .map(TreatmentEvent::at)
-            .findFirst());
+        step.id(),
+        step.kind(),
+        step.label(),
+        step.how(),
+        step.zones(),
+        step.time().map(Duration::toSeconds),
+        step.extracts(),
+        step.said(),
+        step.minds().stream().flatMap(rule -> ScriptRules.says(rule).stream()).toList(),
+        Optional.ofNullable(state.care().started().get(step.id())),
+        Optional.ofNullable(state.care().done().get(step.id())),
+        begun ? Optional.empty() : Treatment.careNotNow(plan, state, step));
+  }
+
+  private static StageNow stage(Live live) {
+    Treatment.Stage now = live.stages().getLast();
+    return new StageNow(
+        now.plan().staging().number(),
+        now.plan().staging().of(),
+        now.from(),
+        now.plan()
+            .staging()
+            .next()
+            .map(next ->
+                new StageAhead(
+                    next.formula().code(),
+                    next.region(),
+                    next.region() == now.plan().region(),
+                    Treatment.nextNotNow(now.plan(), now.state()))),
+        live.stages().subList(0, live.stages().size() - 1).stream()
+            .map(done ->
+                new DoneStageView(
+                    done.plan().staging().number(),
+                    done.plan().formula().code(),
+                    done.plan().region(),
+                    done.state().layers().size(),
+                    done.state().contact(done.state().lastEventAt()).toSeconds(),
+                    done.state().timeToRest().map(Duration::toSeconds),
+                    CareState.offered(done.plan(), done.state()).stream()
+                        .map(step -> care(step, done.plan(), done.state()))
+                        .toList()))
+            .toList());
+  }
+
+  private static final int MOST_MORE = 3;
+
+  private static OnSkinView ledger(Live live) {
+    OnSkin skin = OnSkin.of(live.stages());
+    Optional<Staging.Base> laidOut = live.plan().staging().base();
+    return new OnSkinView(
+        skin.acid().mmol(),
+        skin.dose(),
+        skin.salicylate(),
+        laidOut.map(base -> skin.base().mmol()),
+        skin.next().mmol(),
+        skin.measured(),
+        skin.outruns(),
+        laidOut.stream()
+            .flatMap(base ->
+                IntStream.rangeClosed(1, MOST_MORE)
+                    .map(times -> times * step(base.unit()))
+                    .mapToObj(
+                        units -> new MoreBase(base.words(units), base.one().times(units).mmol())))
+            .toList());
+  }
+
+  /// What is measured is laid out by ten, what is counted one by one.
+  private static int step(UnitDose.Unit unit) {
+    return unit.measured() ? 10 : 1;
+  }
+
+  /// Whoever opened it, until somebody took it over.
+  private static String therapist(List<TreatmentEvent> events) {
+    return events.reversed().stream()
+        .filter(event -> event.fact() instanceof HandedOver)
+        .findFirst()
+        .orElse(events.getFirst())
+        .who();
   }
 
   private static EventView event(TreatmentEvent event, boolean gone, Map<UUID, Instant> moved) {

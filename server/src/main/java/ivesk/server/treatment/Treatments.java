@@ -7,6 +7,7 @@ import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.Opened;
@@ -114,15 +115,27 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
 
   /// A treatment with everything that follows from its events.
   ///
+  /// @param stages that it has come through, the last of which it is in
   /// @param settled number of the newest entry that reached back: that changed the place or the
   ///   meaning of one before it
   public record Live(
-      UUID id,
-      UUID visitId,
-      TreatmentPlan plan,
-      TreatmentState state,
-      List<TreatmentEvent> events,
-      int settled) {}
+      UUID id, UUID visitId, List<Stage> stages, List<TreatmentEvent> events, int settled) {
+
+    /// Of the stage that it is in.
+    public TreatmentPlan plan() {
+      return stages.getLast().plan();
+    }
+
+    /// Of the stage that it is in.
+    public TreatmentState state() {
+      return stages.getLast().state();
+    }
+
+    /// Stages in which acid went on, in order.
+    public List<Stage> peeled() {
+      return stages.stream().filter(stage -> !stage.state().layers().isEmpty()).toList();
+    }
+  }
 
   /// What a list shows of a signed record: it changes no more.
   public record SignedRecord(
@@ -260,9 +273,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened)) {
       throw new NotFound("opened treatment", row.id());
     }
-    TreatmentPlan plan = Treatment.plan(events);
-    return new Live(
-        row.id(), row.visitId(), plan, TreatmentState.replay(plan, events), events, events.size());
+    return new Live(row.id(), row.visitId(), Treatment.stages(events), events, events.size());
   }
 
   /// Appends one event, once. One that was said earlier than what was taken before, on a screen
@@ -308,16 +319,16 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     if (when.isBefore(opened)) when = opened;
     boolean late = when.isBefore(live.state().lastEventAt());
     Instant then = when;
-    TreatmentState before =
+    Stage before =
         late
-            ? TreatmentState.replay(
-                live.plan(),
-                live.events().stream().filter(event -> !event.at().isAfter(then)).toList())
-            : live.state();
+            ? Treatment.stages(
+                    live.events().stream().filter(event -> !event.at().isAfter(then)).toList())
+                .getLast()
+            : live.stages().getLast();
     Optional<String> refused =
         live.state().phase().closed()
             ? Treatment.refuse(live.plan(), live.state(), fact, when)
-            : Treatment.refuse(live.plan(), before, fact, when)
+            : Treatment.refuse(before.plan(), before.state(), fact, when)
                 // Steps ticked in one go lie a millisecond apart, and a corrected clock turns them.
                 .flatMap(why ->
                     late && fact instanceof TreatmentEvent.StepDone
@@ -335,30 +346,35 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
     store.append(id, live.events().size() + 1, event, now);
     List<TreatmentEvent> events = inOrder(live.events(), event);
-    // Only these change the plan; any other event costs no look at those before it.
-    boolean mayChange =
-        fact instanceof TreatmentEvent.PlanChanged || fact instanceof TreatmentEvent.TakenBack;
-    TreatmentPlan plan = mayChange ? Treatment.plan(events) : live.plan();
-    boolean changed = mayChange && !plan.equals(live.plan());
-    TreatmentState state =
-        late || changed || fact instanceof TreatmentEvent.Corrected
-            ? TreatmentState.replay(plan, events)
-            : live.state().after(plan, event);
+    // Only these reach back, or lead to another stage; any other event costs no look at those
+    // before.
     boolean reaches =
         late
-            || changed
             || fact instanceof TreatmentEvent.Corrected
-            || fact instanceof TreatmentEvent.TakenBack;
+            || fact instanceof TreatmentEvent.TakenBack
+            || fact instanceof TreatmentEvent.PlanChanged;
+    List<Stage> stages =
+        reaches || fact instanceof TreatmentEvent.StageOpened
+            ? Treatment.stages(events)
+            : inLast(live.stages(), event);
     int settled = reaches ? events.size() : live.settled();
-    Live after = new Live(id, live.visitId(), plan, state, events, settled);
+    Live after = new Live(id, live.visitId(), stages, events, settled);
     if (after.state().phase().closed()) {
       store.close(id, when);
-      if (after.state().phase() == Phase.SIGNED) store.sign(id, when, after.plan());
+      if (after.state().phase() == Phase.SIGNED)
+        store.sign(id, when, after.stages().getFirst().plan());
       audit.note(who, "close treatment", id);
       if (!live.state().phase().closed())
         takeOffStock(after, LocalDate.ofInstant(when, clock.getZone()), who);
     }
     return after;
+  }
+
+  private static List<Stage> inLast(List<Stage> stages, TreatmentEvent event) {
+    Stage last = stages.getLast();
+    List<Stage> all = new ArrayList<>(stages.subList(0, stages.size() - 1));
+    all.add(new Stage(last.plan(), last.state().after(last.plan(), event), last.from()));
+    return List.copyOf(all);
   }
 
   /// By when they happened; of one time, as they were taken.
@@ -372,13 +388,19 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
 
   /// The bottle by what went on the skin, the products as they were planned.
   private void takeOffStock(Live done, LocalDate day, String who) {
-    int layers = done.state().layers().size();
-    if (layers == 0) return;
-    done.plan()
-        .lot()
-        .ifPresent(lot ->
-            shelf.take(
-                done.plan().formula().code(), lot, Trolley.poured(done.plan(), layers), day, who));
+    if (done.peeled().isEmpty()) return;
+    for (Stage stage : done.peeled()) {
+      stage
+          .plan()
+          .lot()
+          .ifPresent(lot ->
+              shelf.take(
+                  stage.plan().formula().code(),
+                  lot,
+                  Trolley.poured(stage.plan(), stage.state().layers().size()),
+                  day,
+                  who));
+    }
     events.publishEvent(new PeelSigned(done.visitId(), day, who));
   }
 

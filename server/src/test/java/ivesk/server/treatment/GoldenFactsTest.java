@@ -3,6 +3,7 @@ package ivesk.server.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ivesk.core.treatment.TreatmentEvent.CareDone;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.server.app.GoldenFiles;
 import ivesk.server.app.StorageMapper.Unreadable;
@@ -48,6 +49,13 @@ class GoldenFactsTest {
   @Test
   void aPlanFromBeforeBottlesAndLabelsIsReadToo() {
     assertThat(fact("Opened-bare.v0").getClass().getSimpleName()).isEqualTo("Opened");
+  }
+
+  /// Products that went on calm skin became steps of their own.
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1})
+  void aProductFromBeforeItWasAStepIsReadAsOne(int version) {
+    assertThat(fact("ProductApplied.v" + version)).isEqualTo(new CareDone("BLAND_CREAM"));
   }
 
   @ParameterizedTest

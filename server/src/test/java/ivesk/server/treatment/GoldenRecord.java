@@ -24,6 +24,7 @@ import ivesk.core.skin.SkinProfile;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Row;
+import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentState;
@@ -63,7 +64,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
   }
 
   TreatmentState state() {
-    return TreatmentState.replay(plan, events);
+    return TreatmentState.replay(events);
   }
 
   /// What it was expected to come to when it was kept, in the same terms.
@@ -78,7 +79,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         "worst", state.worstSensation().orElse(0),
         "endedByRow", state.ending().byRow().map(Row::number).orElse(0),
         "endingSteps", state.ending().steps().size(),
-        "products", state.care().products().size());
+        "products", state.care().done().size());
   }
 
   /// State, outcome, chart and ladder, as they follow from what is kept; without any words.
@@ -118,7 +119,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
 
   static String summaryOf(String name) {
     GoldenRecord kept = read(name);
-    return Outcome.summary(kept.plan, kept.state(), kept.state().lastEventAt());
+    return Outcome.summary(Treatment.stages(kept.events), kept.state().lastEventAt());
   }
 
   /// A client to whom every question was answered as gravely as it can be.

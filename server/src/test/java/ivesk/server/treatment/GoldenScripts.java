@@ -3,25 +3,41 @@ package ivesk.server.treatment;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.AddOn;
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.Handling;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Staging;
+import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.product.MaskMix;
+import ivesk.core.product.Role;
+import ivesk.core.product.Timing;
+import ivesk.core.product.UnitDose;
+import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Area;
+import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.AfterProduct;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
+import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.*;
+import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
+import ivesk.core.treatment.TreatmentEvent.CareDone;
+import ivesk.core.treatment.TreatmentEvent.CareStarted;
+import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
+import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import ivesk.server.app.GoldenFiles;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,31 +59,69 @@ final class GoldenScripts {
   private final List<TreatmentEvent> events = new ArrayList<>();
 
   private GoldenScripts(String formula, int layers, boolean retinol) {
-    plan =
-        new TreatmentPlan(
-            Library.get(formula),
-            FACE,
-            layers,
-            layers,
-            Library.get(formula).mostContact(),
-            5,
-            8,
-            Phototype.III,
-            Sensitivity.NORMAL,
-            false,
-            false,
-            Optional.empty(),
-            1,
-            Preparation.USUAL,
-            Handling.USUAL,
-            Optional.empty(),
-            TakeOff.BY_FORMULA,
-            DepthClass.SUPERFICIAL,
-            Area.cm2(560),
-            Volume.ml(2.8),
-            Optional.of("M-114"),
-            retinol ? Optional.of(new AddOn(Library.get("RET-1"), true)) : Optional.empty());
+    this(plan(formula, layers, retinol, Staging.ALONE));
+  }
+
+  private GoldenScripts(TreatmentPlan plan) {
+    this.plan = plan;
     say(-900, new Opened(plan));
+  }
+
+  private static TreatmentPlan plan(String formula, int layers, boolean retinol, Staging staging) {
+    return new TreatmentPlan(
+        Library.get(formula),
+        FACE,
+        layers,
+        layers,
+        Library.get(formula).mostContact(),
+        5,
+        8,
+        Phototype.III,
+        Sensitivity.NORMAL,
+        false,
+        false,
+        Optional.empty(),
+        1,
+        Preparation.USUAL,
+        Handling.USUAL,
+        Optional.empty(),
+        TakeOff.BY_FORMULA,
+        DepthClass.SUPERFICIAL,
+        Area.cm2(560),
+        Volume.ml(2.8),
+        Optional.of("M-114"),
+        retinol ? Optional.of(new AddOn(Library.get("RET-1"), true)) : Optional.empty(),
+        staging);
+  }
+
+  private static Staging place(int number, Optional<TreatmentPlan> next) {
+    return new Staging(
+        number,
+        2,
+        Optional.of(new Staging.Base(new Amount(33), UnitDose.Unit.ML, new Amount(1.19))),
+        Optional.of(61.0),
+        next.isPresent() ? List.of(mask()) : List.of(),
+        next);
+  }
+
+  private static CareStep mask() {
+    return new CareStep(
+        "mask",
+        StepKind.MASK,
+        Optional.empty(),
+        Optional.of(Role.MASK),
+        Optional.of("Setting mask"),
+        Optional.of(new CareStep.Units(UnitDose.BY_G, 100)),
+        FACE,
+        Timing.seconds(600),
+        Optional.of(
+            new MaskMix(
+                Mass.g(200), Mass.g(160), 20, Duration.ofMinutes(5), Duration.ofMinutes(10))),
+        true,
+        false,
+        "it warms as it sets",
+        "",
+        List.of("PRO-PAIR"));
   }
 
   static void addMissing() {
@@ -92,6 +146,19 @@ final class GoldenScripts {
     retinol.say(70, new HotSpotFelt(Zone.CHIN, 5)).say(80, new RednessSeen(red(1)));
     retinol.end(300, Optional.of(Row.LIMIT)).asks(420, 1).say(430, new AddOnPutOn());
     retinol.say(830, new AddOnWipedOff()).signs(900).keep("retinol");
+
+    twoStages().keep("two-stages");
+  }
+
+  private static GoldenScripts twoStages() {
+    TreatmentPlan second = plan("MAN-20", 1, false, place(2, Optional.empty()));
+    GoldenScripts told = new GoldenScripts(plan("LAC-30", 1, false, place(1, Optional.of(second))));
+    told.ready().layer(0).say(30, new LayerMeasured(2.6)).feels(60, 2);
+    told.end(300, Optional.of(Row.LIMIT)).say(340, new RednessSeen(red(1))).asks(400, 1);
+    told.say(410, new BarrierWipedOff()).say(420, new CareStarted("mask"));
+    told.say(1020, new CareDone("mask")).say(1080, new StageOpened());
+    told.layer(1100).feels(1160, 3).end(1300, Optional.of(Row.FELT));
+    return told.rest(1400);
   }
 
   private static Map<Zone, Integer> red(int grade) {
@@ -132,7 +199,7 @@ final class GoldenScripts {
 
   private GoldenScripts end(double seconds, Optional<Row> row) {
     say(seconds, new EndingStarted(row));
-    EndingSteps.of(plan, TreatmentState.replay(plan, events))
+    EndingSteps.of(Treatment.plan(events), TreatmentState.replay(events))
         .forEach(step -> say(seconds + 5, new EndingStepDone(step)));
     return this;
   }
@@ -142,7 +209,7 @@ final class GoldenScripts {
   }
 
   private GoldenScripts signs(double seconds) {
-    return say(seconds, new ProductApplied(AfterProduct.BLAND_CREAM))
+    return say(seconds, new CareDone("BLAND_CREAM"))
         .say(seconds + 10, new LeavingChecked(true, List.of(Zone.CHIN)))
         .say(seconds + 20, new Signed("As it went.", "The clinician looks first."));
   }
