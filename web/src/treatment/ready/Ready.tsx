@@ -158,7 +158,9 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             <StagePlace treatment={treatment} />
             {treatment.phase === "STOPPED" ? (
               <Stopped visit={visit} />
-            ) : panel === "handset" ? null : here && !armed ? (
+            ) : panel === "handset" ? (
+              <h1>{firstName(visit.clientName)} may answer by phone</h1>
+            ) : here && !armed ? (
               <StepNow
                 key={here.id}
                 visit={visit}

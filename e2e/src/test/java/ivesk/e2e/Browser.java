@@ -184,6 +184,8 @@ final class Browser implements AutoCloseable {
           // As a person would, out from under the sticky foot.
           driver.executeScript("arguments[0].scrollIntoView({block: 'nearest'})", element);
           element.click();
+          // Counted from here: a busy browser takes its time to tap.
+          lastTap = System.nanoTime();
           return true;
         });
   }
@@ -237,6 +239,7 @@ final class Browser implements AutoCloseable {
         pressed.contains(Keys.TAB.toString()) || pressed.equals(Keys.ARROW_RIGHT.toString());
     if (!moves) unhurried(pressed);
     new Actions(driver).sendKeys(keys).perform();
+    lastTap = System.nanoTime();
   }
 
   /// Moves on with Tab alone until the focus is on what has this name, then presses the key. A name

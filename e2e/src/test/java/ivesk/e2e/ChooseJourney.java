@@ -99,7 +99,7 @@ class ChooseJourney extends Journey {
     feels(1);
     browser.see("At rest: RET-1 may go on");
     browser.axe("Settle, the retinoid may go on");
-    browser.press("RET-1 goes on");
+    browser.click(Browser.containing("RET-1 goes on"));
     browser.saved();
     browser.see("stays 6 h, then washed off");
     browser.press("Yara says: no burning");
