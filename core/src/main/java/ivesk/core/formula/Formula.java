@@ -160,6 +160,8 @@ public record Formula(
   /// @param warms holds a warming agent
   /// @param measure of one layer as the maker gives it, such as "1 level scoop"; may be empty
   /// @param staysHours hours until it is washed off, for what stays
+  /// @param lastStays how long the last layer stays once it is covered, where that is not the gap
+  ///   between layers; 10 s to 30 min
   /// @param maker as printed; may be empty
   /// @param replaces code of the shipped formula in whose place it stands on the rack
   public record Label(
@@ -171,6 +173,7 @@ public record Formula(
       boolean warms,
       String measure,
       Optional<Integer> staysHours,
+      Optional<Duration> lastStays,
       String maker,
       Optional<String> replaces) {
 
@@ -181,6 +184,8 @@ public record Formula(
       Require.atMost("measure", measure, 40);
       Require.atMost("maker", maker, 80);
       staysHours.ifPresent(hours -> Require.range("hours that it stays", hours, 1, 24));
+      lastStays.ifPresent(
+          time -> Require.range("last layer stays, s", (int) time.toSeconds(), 10, 1800));
     }
 
     public static Label madeFor(Set<Region> regions) {
@@ -192,6 +197,7 @@ public record Formula(
           false,
           false,
           "",
+          Optional.empty(),
           Optional.empty(),
           "",
           Optional.empty());
@@ -256,6 +262,11 @@ public record Formula(
       throw new IllegalArgumentException(
           "contact of " + code + ": first " + firstContact + " must not pass most " + mostContact);
     }
+  }
+
+  /// Time that the last layer stays: its own, else the gap between layers.
+  public Duration lastStays() {
+    return label.lastStays().orElse(dwell);
   }
 
   /// Whether it can be a treatment's stage with clocks of its own, and is not out of scope.

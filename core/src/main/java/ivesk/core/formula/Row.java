@@ -203,7 +203,18 @@ final class Row {
         seriesMost,
         peelFirst,
         peelLast,
-        new Label(0, regions, least, "", false, warms, measure, staysHours, "", Optional.empty()));
+        new Label(
+            0,
+            regions,
+            least,
+            "",
+            false,
+            warms,
+            measure,
+            staysHours,
+            Optional.empty(),
+            "",
+            Optional.empty()));
   }
 
   Formula outOfScope() {

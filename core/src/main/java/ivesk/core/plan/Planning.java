@@ -15,7 +15,9 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -27,11 +29,14 @@ public final class Planning {
   private Planning() {}
 
   /// What the therapist set by hand; an empty field takes the proposal.
+  ///
+  /// @param earlier zones that come off before the others
   public record Wishes(
       Optional<Integer> layersPlanned,
       Optional<Integer> layersAtMost,
       Optional<Duration> contact,
       Optional<List<Zone>> zones,
+      Map<Zone, Duration> earlier,
       Optional<Volume> layer,
       Optional<Edge> edge) {
     public static final Wishes NONE =
@@ -40,6 +45,7 @@ public final class Planning {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Map.of(),
             Optional.empty(),
             Optional.empty());
 
@@ -50,6 +56,7 @@ public final class Planning {
           Optional.empty(),
           Optional.empty(),
           zones.isEmpty() ? Optional.empty() : Optional.of(zones),
+          Map.of(),
           Optional.empty(),
           Optional.empty());
     }
@@ -61,13 +68,14 @@ public final class Planning {
           Optional.of(stage.layersAtMost()),
           stage.timing().planned(),
           stage.zones().isEmpty() ? Optional.empty() : Optional.of(stage.zones()),
+          stage.earlier(),
           stage.amount().map(Volume::ml),
           Optional.empty());
     }
 
     /// How far it goes, and fades.
     public Wishes edged(Optional<Edge> value) {
-      return new Wishes(layersPlanned, layersAtMost, contact, zones, layer, value);
+      return new Wishes(layersPlanned, layersAtMost, contact, zones, earlier, layer, value);
     }
   }
 
@@ -109,6 +117,25 @@ public final class Planning {
     return nextRung(formula, facts).isPresent()
         ? Math.max(usual, facts.screening().limits().layers(STEPPED_LAYERS))
         : usual;
+  }
+
+  /// What a shorter contact has overtaken comes off with the rest.
+  private static Map<Zone, Duration> sooner(
+      Wishes wishes, List<Zone> zones, Optional<Duration> contact) {
+    Map<Zone, Duration> sooner = new HashMap<>(wishes.earlier());
+    sooner.keySet().retainAll(zones);
+    sooner
+        .values()
+        .removeIf(time -> contact.filter(limit -> time.compareTo(limit) >= 0).isPresent());
+    return sooner;
+  }
+
+  private static Optional<String> lot(Formula formula, SelectionFacts facts) {
+    return facts
+        .client()
+        .shelf()
+        .toTake(formula.code(), facts.client().peelDate())
+        .map(Lot::number);
   }
 
   /// Where a peel of the face may fade, the usual one first.
@@ -188,6 +215,7 @@ public final class Planning {
     return new TreatmentPlan(
         formula,
         zones,
+        sooner(wishes, zones, contact),
         planned,
         Math.max(planned, wishes.layersAtMost().orElse(evenOnceMore)),
         contact,
@@ -206,7 +234,8 @@ public final class Planning {
         depth,
         area,
         wishes.layer().orElseGet(() -> Dose.layer(area)),
-        facts.client().shelf().toTake(formula.code(), facts.client().peelDate()).map(Lot::number),
+        lot(formula, facts),
+        nextRung.flatMap(next -> lot(next, facts)),
         addOn,
         Staging.ALONE);
   }

@@ -36,6 +36,7 @@ import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -118,7 +119,7 @@ public final class ScriptRules {
               SHUT,
               COMMON_PRACTICE,
               "an acid step is longer than the formula's most, has no time although it needs one,"
-                  + " or spreads over more than 60 s",
+                  + " has a zone off later than the rest, or spreads over more than 60 s",
               ScriptRules::time),
           rule(
               "PRO-GATE-A",
@@ -359,6 +360,26 @@ public final class ScriptRules {
               Edit.replace(
                   line.step(),
                   line.step().layers(Math.min(line.step().layers(), layers), layers))));
+    }
+    Optional<Duration> whole = planned.or(formula::mostContact);
+    List<Zone> late =
+        line.step().earlier().entrySet().stream()
+            .filter(one -> whole.filter(time -> one.getValue().compareTo(time) >= 0).isPresent())
+            .map(Map.Entry::getKey)
+            .sorted()
+            .toList();
+    if (!late.isEmpty()) {
+      Map<Zone, Duration> sooner = new HashMap<>(line.step().earlier());
+      sooner.keySet().removeAll(late);
+      found.add(
+          Found.of(
+              line,
+              Words.fill(
+                  "%s is to come off earlier, and not before the rest at %s",
+                  Words.list(late.stream().map(Zone::label).toList()),
+                  Words.clock(whole.orElseThrow())),
+              "Off with the rest",
+              Edit.replace(line.step(), line.step().off(sooner))));
     }
     Duration spread = formula.spread();
     line.step()

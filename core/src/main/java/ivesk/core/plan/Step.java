@@ -4,8 +4,10 @@ import ivesk.core.Require;
 import ivesk.core.product.Timing;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// One line of a visit.
@@ -15,6 +17,8 @@ import java.util.Optional;
 /// @param layers n; 1 for what is no peel
 /// @param layersAtMost m, never passed
 /// @param zones in their order; all of the region when empty
+/// @param earlier zones from which a peel comes off before the others, each by its time from the
+///   first touch
 /// @param spread of one layer, from 1 s; empty where nothing else is said: within a minute
 /// @param strokes order and direction; may be empty
 /// @param said to the client before it; may be empty
@@ -27,6 +31,7 @@ public record Step(
     int layers,
     int layersAtMost,
     List<Zone> zones,
+    Map<Zone, Duration> earlier,
     Timing timing,
     Optional<Duration> spread,
     String strokes,
@@ -35,6 +40,8 @@ public record Step(
     String doneSign,
     Optional<StepGate> gate,
     Who who) {
+
+  private static final int MOST_SECONDS = (int) Timing.LONGEST.toSeconds();
 
   public enum Who {
     THERAPIST("therapist"),
@@ -60,6 +67,19 @@ public record Step(
     if (new HashSet<>(zones).size() != zones.size()) {
       throw new IllegalArgumentException("the step names a zone twice: " + zones);
     }
+    earlier = Map.copyOf(earlier);
+    if (!earlier.isEmpty() && kind != StepKind.ACID) {
+      throw new IllegalArgumentException("only a peel comes off some zones earlier than others");
+    }
+    for (Map.Entry<Zone, Duration> one : earlier.entrySet()) {
+      String zone = one.getKey().label();
+      if (!zones.isEmpty() && !zones.contains(one.getKey())) {
+        throw new IllegalArgumentException(
+            zone + " is to come off earlier and is not among the zones");
+      }
+      Require.range(
+          "time of the " + zone + ", s", (int) one.getValue().toSeconds(), 30, MOST_SECONDS);
+    }
     spread.ifPresent(time -> Require.range("spread, s", (int) time.toSeconds(), 1, 600));
     Require.atMost("strokes", strokes, 120);
     Require.atMost("applicator", applicator, 60);
@@ -81,6 +101,7 @@ public record Step(
         1,
         1,
         List.of(),
+        Map.of(),
         Timing.NONE,
         Optional.empty(),
         "",
@@ -96,154 +117,114 @@ public record Step(
   }
 
   public Step with(What other) {
-    return new Step(
-        id,
-        other instanceof What.Do(var act) ? act.kind() : kind,
-        other,
-        Optional.empty(),
-        layers,
-        layersAtMost,
-        zones,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.kind = other instanceof What.Do(var act) ? act.kind() : kind;
+    draft.what = other;
+    draft.amount = Optional.empty();
+    if (draft.kind != StepKind.ACID) draft.earlier = Map.of();
+    return draft.step();
   }
 
   public Step with(Timing other) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        layers,
-        layersAtMost,
-        zones,
-        other,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.timing = other;
+    return draft.step();
   }
 
   public Step with(StepGate other) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        layers,
-        layersAtMost,
-        zones,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        Optional.of(other),
-        who);
+    Draft draft = draft();
+    draft.gate = Optional.of(other);
+    return draft.step();
   }
 
+  /// What came off earlier still does where it is still among them.
   public Step on(List<Zone> others) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        layers,
-        layersAtMost,
-        others,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.zones = others;
+    draft.earlier = new HashMap<>(earlier);
+    draft.earlier.keySet().removeIf(zone -> !others.isEmpty() && !others.contains(zone));
+    return draft.step();
+  }
+
+  public Step off(Map<Zone, Duration> sooner) {
+    Draft draft = draft();
+    draft.earlier = sooner;
+    return draft.step();
   }
 
   public Step amount(double units) {
-    return new Step(
-        id,
-        kind,
-        what,
-        Optional.of(units),
-        layers,
-        layersAtMost,
-        zones,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.amount = Optional.of(units);
+    return draft.step();
   }
 
   public Step layers(int n, int m) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        n,
-        m,
-        zones,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.layers = n;
+    draft.layersAtMost = m;
+    return draft.step();
   }
 
   public Step spreadOver(Optional<Duration> time) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        layers,
-        layersAtMost,
-        zones,
-        timing,
-        time,
-        strokes,
-        applicator,
-        said,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.spread = time;
+    return draft.step();
   }
 
   public Step saying(String words) {
-    return new Step(
-        id,
-        kind,
-        what,
-        amount,
-        layers,
-        layersAtMost,
-        zones,
-        timing,
-        spread,
-        strokes,
-        applicator,
-        words,
-        doneSign,
-        gate,
-        who);
+    Draft draft = draft();
+    draft.said = words;
+    return draft.step();
+  }
+
+  private Draft draft() {
+    Draft draft = new Draft();
+    draft.kind = kind;
+    draft.what = what;
+    draft.amount = amount;
+    draft.layers = layers;
+    draft.layersAtMost = layersAtMost;
+    draft.zones = zones;
+    draft.earlier = earlier;
+    draft.timing = timing;
+    draft.spread = spread;
+    draft.said = said;
+    draft.gate = gate;
+    return draft;
+  }
+
+  /// What a change may touch, until it is a step again.
+  private final class Draft {
+    StepKind kind;
+    What what;
+    Optional<Double> amount;
+    int layers;
+    int layersAtMost;
+    List<Zone> zones;
+    Map<Zone, Duration> earlier;
+    Timing timing;
+    Optional<Duration> spread;
+    String said;
+    Optional<StepGate> gate;
+
+    Step step() {
+      return new Step(
+          id,
+          kind,
+          what,
+          amount,
+          layers,
+          layersAtMost,
+          zones,
+          earlier,
+          timing,
+          spread,
+          strokes,
+          applicator,
+          said,
+          doneSign,
+          gate,
+          who);
+    }
   }
 }

@@ -15,12 +15,14 @@ import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// One stage as it will be done. The treatment carries its plan with it, so a record keeps the
 /// formula and the lines that it was done by.
 ///
 /// @param zones in the order in which they are covered
+/// @param earlier zones that come off before the others, each by its time from the first touch
 /// @param layersPlanned n: after these the app asks once for more
 /// @param layersAtMost m: never passed
 /// @param contactLimit hard limit from the first touch; empty for formulas without minutes
@@ -37,11 +39,13 @@ import java.util.Optional;
 /// @param area of all zones
 /// @param layer volume of one
 /// @param lot number of the bottle; empty where bottles are not counted
+/// @param nextLot the same of the next rung
 /// @param addOn what goes on calm skin after it
 /// @param staging where it stands in its visit
 public record TreatmentPlan(
     Formula formula,
     List<Zone> zones,
+    Map<Zone, Duration> earlier,
     int layersPlanned,
     int layersAtMost,
     Optional<Duration> contactLimit,
@@ -61,6 +65,7 @@ public record TreatmentPlan(
     Area area,
     Volume layer,
     Optional<String> lot,
+    Optional<String> nextLot,
     Optional<AddOn> addOn,
     Staging staging) {
 
@@ -71,6 +76,15 @@ public record TreatmentPlan(
     if (zones.isEmpty()) throw new IllegalArgumentException("the plan has no zone; choose one");
     if (new HashSet<>(zones).size() != zones.size()) {
       throw new IllegalArgumentException("the plan names a zone twice: " + zones);
+    }
+    earlier = Map.copyOf(earlier);
+    for (Map.Entry<Zone, Duration> one : earlier.entrySet()) {
+      Zone zone = one.getKey();
+      boolean sooner = contactLimit.filter(limit -> one.getValue().compareTo(limit) >= 0).isEmpty();
+      if (!zones.contains(zone) || !sooner) {
+        throw new IllegalArgumentException(
+            zone.label() + " is to come off earlier; it is in the plan, and sooner than the rest");
+      }
     }
     Require.range("layersAtMost", layersAtMost, 1, 9);
     Require.range("layersPlanned", layersPlanned, 1, layersAtMost);
@@ -107,6 +121,7 @@ public record TreatmentPlan(
     return new TreatmentPlan(
         formula,
         zones,
+        earlier,
         layersPlanned,
         layersAtMost,
         contactLimit,
@@ -126,6 +141,7 @@ public record TreatmentPlan(
         area,
         layer,
         lot,
+        nextLot,
         after,
         place);
   }

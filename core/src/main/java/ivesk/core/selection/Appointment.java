@@ -22,11 +22,17 @@ public final class Appointment {
 
   private Appointment() {}
 
-  /// Time with acid on: the contact limit, or a minute to spread and the dwell for each layer.
+  /// Time with acid on: the contact limit, or a minute to spread and the dwell for each layer, the
+  /// last one as long as it stays.
   ///
   /// @param contact empty for formulas without minutes
   public static Duration acid(Formula formula, Optional<Duration> contact, int layers) {
-    return contact.orElseGet(() -> formula.dwell().plus(SPREAD).multipliedBy(layers));
+    return contact.orElseGet(() ->
+        formula
+            .dwell()
+            .multipliedBy(layers - 1L)
+            .plus(SPREAD.multipliedBy(layers))
+            .plus(formula.lastStays()));
   }
 
   /// The whole of it, for one stage.

@@ -8,6 +8,7 @@ import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
@@ -98,7 +99,7 @@ public record AcidState(
             case WhiteningSeen seen -> lookedAt(at, phase, response);
             case WipeTested f -> looked(lastLookAt);
             case HotSpotFelt f -> looked(lastLookAt);
-            case SignSeen _, SignResolved _, ResponseNoted _, ZoneAnswered _ -> this;
+            case SignSeen _, SignResolved _, ResponseNoted _, ZoneAnswered _, EdgeSeen _ -> this;
           };
       case Preparing _, Ending _, Caring _, Recorded _ -> this;
     };

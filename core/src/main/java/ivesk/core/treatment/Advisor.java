@@ -132,6 +132,8 @@ public final class Advisor {
       clocks.settledAt().ifPresent(instants::add);
       clocks.limitAt().ifPresent(instants::add);
       state.spreadUntil(plan).ifPresent(instants::add);
+      Look.lastStaysUntil(plan, state).ifPresent(instants::add);
+      instants.addAll(Look.earlier(plan, state).values());
       instants.addAll(SensationLines.changes(plan, state));
     }
     state.zones().values().forEach(zone -> zone.untestedFrom().ifPresent(instants::add));

@@ -66,6 +66,7 @@ public record Alarm(
     return weight.steps().stream()
         .filter(step -> step != AlarmStep.TAKE_OFF || takesOff(state))
         .filter(step -> step != AlarmStep.ADD_ON_OFF || state.care().addOnOn())
+        .filter(step -> step != AlarmStep.CARE_OFF || CareState.running(plan, state).isPresent())
         .filter(step -> step != AlarmStep.POISON_CENTRE || plan.formula().mayCrystallise())
         .toList();
   }

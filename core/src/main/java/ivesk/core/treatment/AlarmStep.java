@@ -15,6 +15,7 @@ public enum AlarmStep {
   EMERGENCY_CARE("Go on to emergency care, even if it feels well"),
   TAKE_OFF("Take the acid off, as its ending says"),
   ADD_ON_OFF("Wipe the add-on off"),
+  CARE_OFF("Take the mask or product off, mouth and nose first"),
   COOL("Cool with wet compresses, no ice"),
   WRITE_DOWN("Write the incident down"),
   CALL_CLINICIAN("Call the supervising clinician");

@@ -2,7 +2,6 @@ package ivesk.core.treatment;
 
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
@@ -13,10 +12,11 @@ import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.Extracted;
 import ivesk.core.treatment.TreatmentEvent.Looking;
+import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import java.time.Instant;
-import java.util.EnumMap;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +26,7 @@ import java.util.Optional;
 ///
 /// @param started when a step with a time of its own began, by its id
 /// @param done when a step was done, by its id
-/// @param extracted points by zone
+/// @param extracted points, in order
 /// @param lancets used up
 /// @param barrierOffAt when the barrier was wiped off
 /// @param addOnAt when the plan's add-on was put on
@@ -34,7 +34,7 @@ import java.util.Optional;
 public record CareState(
     Map<String, Instant> started,
     Map<String, Instant> done,
-    Map<Zone, Integer> extracted,
+    List<Point> extracted,
     int lancets,
     Optional<Instant> barrierOffAt,
     Optional<Instant> addOnAt,
@@ -42,12 +42,12 @@ public record CareState(
 
   static final CareState NONE =
       new CareState(
-          Map.of(), Map.of(), Map.of(), 0, Optional.empty(), Optional.empty(), Optional.empty());
+          Map.of(), Map.of(), List.of(), 0, Optional.empty(), Optional.empty(), Optional.empty());
 
   public CareState {
     started = Map.copyOf(started);
     done = Map.copyOf(done);
-    extracted = Map.copyOf(extracted);
+    extracted = List.copyOf(extracted);
   }
 
   CareState after(TreatmentEvent event) {
@@ -77,10 +77,9 @@ public record CareState(
     return new CareState(begun, ended, extracted, lancets, barrierOff, on, off);
   }
 
-  private CareState extracted(Map<Zone, Integer> points, int used) {
-    Map<Zone, Integer> more = new EnumMap<>(Zone.class);
-    more.putAll(extracted);
-    points.forEach((zone, many) -> more.merge(zone, many, Integer::sum));
+  private CareState extracted(List<Point> points, int used) {
+    List<Point> more = new ArrayList<>(extracted);
+    more.addAll(points);
     return new CareState(started, done, more, lancets + used, barrierOffAt, addOnAt, addOnOffAt);
   }
 

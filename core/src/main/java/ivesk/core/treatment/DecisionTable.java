@@ -126,7 +126,8 @@ public final class DecisionTable {
                       .key(Action.WIPE)),
           line(
               Row.SPENT_ZONE,
-              "ending whitening, redness 3 or a hot spot of 7 or more in fewer zones",
+              "ending whitening, redness 3 or a hot spot of 7 or more in fewer zones, or a zone's own"
+                  + " planned time is over",
               "END THAT ZONE; the rest goes on",
               look -> !look.spent().isEmpty() && look.open(Row.SPENT_ZONE),
               look ->
@@ -335,9 +336,10 @@ public final class DecisionTable {
     if (Endpoints.ends(look.plan(), seen)) {
       return "It is at its end: " + seen.whitening().label() + ".";
     }
-    return seen.redness() == 3
-        ? "Deep or patchy redness there."
-        : "A hot spot of " + seen.hotSpot().orElse(0) + ".";
+    if (seen.redness() == 3) return "Deep or patchy redness there.";
+    return look.tooHot(seen)
+        ? "A hot spot of " + seen.hotSpot().orElse(0) + "."
+        : "Its planned time is over.";
   }
 
   private static Optional<Instant> askAt(Look look) {
@@ -526,6 +528,16 @@ public final class DecisionTable {
   }
 
   private static AdviceDraft finish(Look look, String why) {
+    Optional<Instant> stays = look.lastStaysUntil().filter(_ -> !look.endpointReached());
+    if (stays.isPresent()) {
+      return look.over(stays)
+          ? advice(Kind.FINISH, "Finish: end it")
+              .because(why + " The last layer has stayed as long as it should.")
+              .key(Action.END)
+          : advice(Kind.FINISH, "Leave the last layer on")
+              .because(why + " It stays longer than the others, then end it.")
+              .until(stays.get());
+    }
     Optional<Instant> limit = look.state().limitAt();
     return limit.isPresent()
         ? advice(Kind.FINISH, "Leave it to " + limit(look))

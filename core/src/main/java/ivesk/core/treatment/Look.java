@@ -9,7 +9,9 @@ import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -92,28 +94,59 @@ record Look(
         || state.layerRunning() && !where(uncovered(), zone -> !zone.ended()).isEmpty();
   }
 
-  /// Zones that have had enough: ending whitening, redness 3, or a hot spot of 7 and more.
+  /// Zones that have had enough: ending whitening, redness 3, a hot spot of 7 and more, or the time
+  /// after which they were to come off before the others.
   List<Zone> spent() {
-    return where(active, this::spent);
+    return active.stream().filter(this::spent).toList();
+  }
+
+  private boolean spent(Zone zone) {
+    return spent(state.zones().get(zone)) || due(zone);
+  }
+
+  private boolean due(Zone zone) {
+    return over(Optional.ofNullable(earlier(plan, state).get(zone)));
+  }
+
+  /// When zones are to come off before the others. Where the whole was shortened, so are they.
+  static Map<Zone, Instant> earlier(TreatmentPlan plan, TreatmentState state) {
+    Map<Zone, Instant> due = new EnumMap<>(Zone.class);
+    state
+        .firstTouch()
+        .ifPresent(start ->
+            plan.earlier()
+                .forEach((zone, time) -> due.put(zone, start.plus(shortened(time, plan, state)))));
+    return due;
+  }
+
+  private static Duration shortened(Duration time, TreatmentPlan plan, TreatmentState state) {
+    Optional<Duration> now = state.ready().contactLimit();
+    if (now.isEmpty() || plan.contactLimit().isEmpty()) return time;
+    return time.multipliedBy(now.get().toMillis()).dividedBy(plan.contactLimit().get().toMillis());
   }
 
   private boolean spent(ZoneState zone) {
-    return Endpoints.ends(plan, zone)
-        || zone.redness() == 3
-        || zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
+    return Endpoints.ends(plan, zone) || zone.redness() == 3 || tooHot(zone);
+  }
+
+  boolean tooHot(ZoneState zone) {
+    return zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
   }
 
   /// Zones on which another layer may go: never over frost, never on what is ended or spent. A hot
   /// spot from before the acid is under barrier and left out of the first layer.
   List<Zone> startable() {
     return where(
-        plan.zones(),
-        zone ->
-            !zone.ended()
-                && !zone.wipeOwed()
-                && !zone.whitening().frost()
-                && !spent(zone)
-                && !(layersDone() == 0 && zone.hotSpot().isPresent()));
+            plan.zones(),
+            zone ->
+                !zone.ended()
+                    && !zone.wipeOwed()
+                    && !zone.whitening().frost()
+                    && !spent(zone)
+                    && !(layersDone() == 0 && zone.hotSpot().isPresent()))
+        .stream()
+        .filter(zone -> !due(zone))
+        .toList();
   }
 
   List<Zone> where(List<Zone> among, Predicate<ZoneState> test) {
@@ -132,6 +165,23 @@ record Look(
   /// The layer is covered and its dwell is over.
   boolean settled() {
     return over(settledAt());
+  }
+
+  /// Until when the last layer stays, never past the limit; empty where the gap between layers is
+  /// all that is said.
+  Optional<Instant> lastStaysUntil() {
+    return lastStaysUntil(plan, state);
+  }
+
+  static Optional<Instant> lastStaysUntil(TreatmentPlan plan, TreatmentState state) {
+    return state
+        .lastLayer()
+        .flatMap(layer ->
+            OnSkin.formula(plan, layer)
+                .label()
+                .lastStays()
+                .flatMap(stays -> layer.coveredAt().map(covered -> covered.plus(stays))))
+        .map(until -> state.limitAt().filter(until::isAfter).orElse(until));
   }
 
   boolean endpointReached() {

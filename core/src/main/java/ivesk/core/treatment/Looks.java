@@ -8,6 +8,7 @@ import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -54,6 +55,7 @@ import java.util.Set;
 /// @param seenSigns every sign that was ever seen
 /// @param incident redness 3, even white or spreading white was seen after END
 /// @param reported the incident form was written
+/// @param edges where the peel was to fade, whether it came that far
 public record Looks(
     List<Told> answers,
     Map<Zone, ZoneState> zones,
@@ -61,7 +63,8 @@ public record Looks(
     Set<Sign> seenSigns,
     Response response,
     boolean incident,
-    boolean reported) {
+    boolean reported,
+    Map<Zone, Boolean> edges) {
 
   private static final Duration ONE_ANSWER = Duration.ofSeconds(1);
 
@@ -74,12 +77,13 @@ public record Looks(
     zones = Map.copyOf(zones);
     standing = Map.copyOf(standing);
     seenSigns = Set.copyOf(seenSigns);
+    edges = Map.copyOf(edges);
   }
 
   static Looks before(TreatmentPlan plan) {
     Map<Zone, ZoneState> zones = new EnumMap<>(Zone.class);
     plan.zones().forEach(zone -> zones.put(zone, ZoneState.UNTOUCHED));
-    return new Looks(List.of(), zones, Map.of(), Set.of(), Response.AWAKE, false, false);
+    return new Looks(List.of(), zones, Map.of(), Set.of(), Response.AWAKE, false, false, Map.of());
   }
 
   /// Before the next stage: what was last seen of the skin that both have, and every sign.
@@ -92,7 +96,7 @@ public record Looks(
                 Optional.ofNullable(zones.get(zone))
                     .map(ZoneState::onTo)
                     .orElse(ZoneState.UNTOUCHED)));
-    return new Looks(List.of(), there, standing, seenSigns, response, false, false);
+    return new Looks(List.of(), there, standing, seenSigns, response, false, false, Map.of());
   }
 
   /// Seen and not resolved.
@@ -128,10 +132,11 @@ public record Looks(
             case HotSpotFelt(var hot, var value) ->
                 changed(List.of(hot), (zone, seen) -> seen.withHotSpot(value, phase));
             case ZoneAnswered _ -> this;
+            case EdgeSeen(var zone, var came) -> edge(zone, came);
             case SignSeen(var sign) -> seen(sign, at);
             case SignResolved(var sign, var note) -> resolved(sign);
             case ResponseNoted(var how) ->
-                new Looks(answers, zones, standing, seenSigns, how, incident, reported);
+                new Looks(answers, zones, standing, seenSigns, how, incident, reported, edges);
           };
       case Acting fact ->
           switch (fact) {
@@ -156,7 +161,7 @@ public record Looks(
             case EarlyEndExplained _, EndingStepDone _, LeavingChecked _, Signed _ -> this;
           };
       case Recorded fact when fact instanceof TreatmentEvent.IncidentReported ->
-          new Looks(answers, zones, standing, seenSigns, response, incident, true);
+          new Looks(answers, zones, standing, seenSigns, response, incident, true, edges);
       case Preparing _, Caring _, Recorded _ -> this;
     };
   }
@@ -168,7 +173,14 @@ public record Looks(
             .isPresent();
     List<Told> more = new ArrayList<>(doubled ? answers.subList(0, answers.size() - 1) : answers);
     more.add(answer);
-    return new Looks(more, zones, standing, seenSigns, response, incident, reported);
+    return new Looks(more, zones, standing, seenSigns, response, incident, reported, edges);
+  }
+
+  private Looks edge(Zone zone, boolean came) {
+    Map<Zone, Boolean> more = new EnumMap<>(Zone.class);
+    more.putAll(edges);
+    more.put(zone, came);
+    return new Looks(answers, zones, standing, seenSigns, response, incident, reported, more);
   }
 
   private Looks reached(List<Zone> which, boolean by) {
@@ -182,7 +194,7 @@ public record Looks(
   private Looks changed(Collection<Zone> which, Change change) {
     Map<Zone, ZoneState> after = new EnumMap<>(zones);
     which.forEach(zone -> after.computeIfPresent(zone, change::of));
-    return new Looks(answers, after, standing, seenSigns, response, incident, reported);
+    return new Looks(answers, after, standing, seenSigns, response, incident, reported, edges);
   }
 
   /// Frost beyond any endpoint is an injury that stands until somebody says how it ended, or until
@@ -200,7 +212,7 @@ public record Looks(
                 || zones.values().stream().anyMatch(zone -> zone.redness() == 3));
     return now == incident || incident
         ? this
-        : new Looks(answers, zones, standing, seenSigns, response, true, reported);
+        : new Looks(answers, zones, standing, seenSigns, response, true, reported, edges);
   }
 
   private Looks seen(Sign sign, Instant at) {
@@ -209,14 +221,14 @@ public record Looks(
     more.putIfAbsent(sign, at);
     EnumSet<Sign> all = EnumSet.of(sign);
     all.addAll(seenSigns);
-    return new Looks(answers, zones, more, all, response, incident, reported);
+    return new Looks(answers, zones, more, all, response, incident, reported, edges);
   }
 
   private Looks resolved(Sign sign) {
     Map<Sign, Instant> left = new EnumMap<>(Sign.class);
     left.putAll(standing);
     left.remove(sign);
-    return new Looks(answers, zones, left, seenSigns, response, incident, reported);
+    return new Looks(answers, zones, left, seenSigns, response, incident, reported, edges);
   }
 
   /// An incident was seen and nobody has written its form.

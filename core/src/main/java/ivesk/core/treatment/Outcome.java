@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -210,13 +211,24 @@ public final class Outcome {
                                     .orElse("")))
                 .toList());
     if (!ended.isEmpty()) parts.add("ended sooner: " + ended);
-    if (!state.care().extracted().isEmpty()) {
+    for (boolean came : List.of(true, false)) {
+      List<String> there =
+          plan.zones().stream()
+              .filter(zone -> Boolean.valueOf(came).equals(state.looks().edges().get(zone)))
+              .map(Zone::label)
+              .toList();
+      if (!there.isEmpty()) {
+        parts.add("edge " + (came ? "" : "not ") + "reached on " + Words.list(there));
+      }
+    }
+    List<Zone> points = state.care().extracted().stream().map(TreatmentEvent.Point::zone).toList();
+    if (!points.isEmpty()) {
       parts.add(
           "extracted on "
               + Words.list(
                   plan.zones().stream()
-                      .filter(state.care().extracted()::containsKey)
-                      .map(zone -> zone.label() + " " + state.care().extracted().get(zone))
+                      .filter(points::contains)
+                      .map(zone -> zone.label() + " " + Collections.frequency(points, zone))
                       .toList())
               + ", "
               + Words.count(state.care().lancets(), "lancet"));

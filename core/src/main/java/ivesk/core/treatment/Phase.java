@@ -8,6 +8,7 @@ import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
@@ -111,6 +112,7 @@ public enum Phase {
                 SignSeen _,
                 SignResolved _,
                 ZoneAnswered _,
+                EdgeSeen _,
                 ResponseNoted _ ->
                 this;
           };

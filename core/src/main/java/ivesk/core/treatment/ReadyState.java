@@ -5,6 +5,7 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.Caring;
+import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
@@ -113,6 +114,7 @@ public record ReadyState(
                 SignSeen _,
                 SignResolved _,
                 ZoneAnswered _,
+                EdgeSeen _,
                 ResponseNoted _ ->
                 this;
           };

@@ -59,8 +59,10 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
@@ -204,18 +206,7 @@ public final class Treatment {
               ? when(state.care().done().containsKey(id), "it is done already")
               : care(plan, state, id, step -> when(step.time().isPresent(), "start its time"));
       case Extracted(var id, var points, _) ->
-          care(
-              plan,
-              state,
-              id,
-              step ->
-                  when(!step.extracts(), "that step extracts nothing")
-                      .or(() -> known(plan, points.keySet()))
-                      .or(() ->
-                          when(
-                              !step.zones().containsAll(points.keySet()),
-                              "not planned on all of these zones"))
-                      .or(() -> Gate.c(plan, state, points.keySet())));
+          care(plan, state, id, step -> extracted(plan, state, step, points));
       case BarrierWipedOff _ -> when(!state.phase().afterAcid(), "the acid is not off yet");
       case WorkedIn(var zone) -> known(plan, zone);
       case QualityTold _,
@@ -389,6 +380,15 @@ public final class Treatment {
         .filter(zone -> !advice.zones().contains(zone))
         .findFirst()
         .map(zone -> "no layer on the " + zone.label() + ": it is white, ended or spent");
+  }
+
+  private static Optional<String> extracted(
+      TreatmentPlan plan, TreatmentState state, CareStep step, List<TreatmentEvent.Point> points) {
+    Set<Zone> on = points.stream().map(TreatmentEvent.Point::zone).collect(Collectors.toSet());
+    return when(!step.extracts(), "that step extracts nothing")
+        .or(() -> known(plan, on))
+        .or(() -> when(!step.zones().containsAll(on), "not planned on all of these zones"))
+        .or(() -> Gate.c(plan, state, on));
   }
 
   private static Optional<String> takeBack(TreatmentState state, UUID mistaken, Instant at) {

@@ -241,7 +241,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   public record ZoneTakenOff(Zone zone) implements Acting {}
 
   /// Where the peel was to fade: whether it came that far.
-  public record EdgeSeen(Zone zone, boolean reached) implements Recorded {}
+  public record EdgeSeen(Zone zone, boolean reached) implements Looking {}
 
   /// The incident form.
   ///
@@ -340,18 +340,31 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
-  /// Points that were extracted.
+  /// Points that were extracted, and lancets that were used up; each is said as it is done.
   ///
   /// @param step its id
-  /// @param points by zone, 1 to 50 each
-  /// @param lancets used up, 0 to 50
-  public record Extracted(String step, Map<Zone, Integer> points, int lancets) implements Caring {
+  /// @param points at most 50 at once; may be empty
+  /// @param lancets 0 to 50
+  public record Extracted(String step, List<Point> points, int lancets) implements Caring {
     public Extracted {
       Require.text("step", step, 20);
-      points = Map.copyOf(points);
-      points.forEach((zone, many) -> Require.range("points on " + zone.label(), many, 1, 50));
-      if (points.isEmpty()) throw new IllegalArgumentException("the extraction names no zone");
+      points = List.copyOf(points);
+      Require.range("points", points.size(), 0, 50);
       Require.range("lancets", lancets, 0, 50);
+      if (points.isEmpty() && lancets == 0) {
+        throw new IllegalArgumentException("the extraction names neither point nor lancet");
+      }
+    }
+  }
+
+  /// A place on the drawn figure.
+  ///
+  /// @param across from its left edge, in thousandths of its width, 0 to 1,000
+  /// @param down from its top, in thousandths of its height, 0 to 1,000
+  public record Point(Zone zone, int across, int down) {
+    public Point {
+      Require.range("across, thousandths", across, 0, 1000);
+      Require.range("down, thousandths", down, 0, 1000);
     }
   }
 

@@ -61,6 +61,7 @@ class ShelfTest {
             false,
             "",
             Optional.empty(),
+            Optional.empty(),
             "",
             replaces));
   }
@@ -202,6 +203,7 @@ class ShelfTest {
                       true,
                       false,
                       "",
+                      Optional.empty(),
                       Optional.empty(),
                       "",
                       Optional.empty())))

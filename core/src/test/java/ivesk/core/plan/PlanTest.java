@@ -72,6 +72,7 @@ class PlanTest {
         Optional.empty(),
         Optional.of(Duration.ofSeconds(seconds)),
         Optional.empty(),
+        Map.of(),
         Optional.empty(),
         Optional.empty());
   }
@@ -131,6 +132,7 @@ class PlanTest {
           Optional.of(atMost),
           Optional.empty(),
           Optional.empty(),
+          Map.of(),
           Optional.empty(),
           Optional.empty());
     }
@@ -204,6 +206,7 @@ class PlanTest {
                   Optional.empty(),
                   Optional.empty(),
                   Optional.of(List.of(Zone.NOSE, Zone.CHIN)),
+                  Map.of(),
                   Optional.empty(),
                   Optional.empty()));
       assertThat(plan.area().cm2()).isCloseTo(84, within(0.1));
@@ -221,6 +224,7 @@ class PlanTest {
                       Optional.empty(),
                       Optional.empty(),
                       Optional.of(List.of(Zone.NOSE, Zone.NOSE)),
+                      Map.of(),
                       Optional.empty(),
                       Optional.empty())))
           .hasMessageContaining("twice");

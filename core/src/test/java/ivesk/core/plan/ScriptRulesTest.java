@@ -166,6 +166,10 @@ class ScriptRulesTest {
         row("PRO-TIME", calmBut(ACID, "GLY-20 3 A"), CALM),
         row("PRO-TIME", calmBut(ACID, "GLY-20 2:00 3 A ~61"), calmBut(ACID, "GLY-20 2:00 3 A ~60")),
         row("PRO-TIME", calmBut("SOLVENT", "ACID-PREP 1:01"), calmBut("SOLVENT", "ACID-PREP 1:00")),
+        row(
+            "PRO-TIME",
+            calmBut(ACID, "GLY-20 2:00 3 A CHIN<2:00"),
+            calmBut(ACID, "GLY-20 2:00 3 A CHIN<1:59")),
         // A first visit takes the first time: 2:00.
         row("PRO-TIME", calmBut(ACID, "GLY-20 2:05 3 A"), of(easy()), CALM, of(easy())),
         row("PRO-GATE-A", calmBut(ACID, "GLY-20 2:00 3"), CALM),

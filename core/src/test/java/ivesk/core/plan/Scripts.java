@@ -23,7 +23,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /// Protocols as a test writes them, a step a line: what, then in any order its minutes ("2:00"),
-/// amount ("24"), layers ("x2"), spread ("~90"), zones ("@NOSE+CHIN"), gate ("A"), kind ("MASK").
+/// amount ("24"), layers ("x2"), spread ("~90"), a zone off sooner ("CHIN<1:30"), zones
+/// ("@NOSE+CHIN"), gate ("A"), kind ("MASK").
 final class Scripts {
 
   /// A sheet to which nothing is objected.
@@ -57,12 +58,13 @@ final class Scripts {
     Step step = first(id, words[0], catalogue);
     for (String word : List.of(words).subList(1, words.length)) {
       if (word.matches("\\d+:\\d\\d")) {
-        String[] time = word.split(":");
-        step =
-            step.with(Timing.seconds(Integer.parseInt(time[0]) * 60L + Integer.parseInt(time[1])));
+        step = step.with(Timing.of(time(word)));
       } else if (word.startsWith("x")) {
         int layers = Integer.parseInt(word.substring(1));
         step = step.layers(layers, layers);
+      } else if (word.contains("<")) {
+        String[] part = word.split("<");
+        step = step.off(Map.of(Zone.valueOf(part[0]), time(part[1])));
       } else if (word.startsWith("~")) {
         step =
             step.spreadOver(Optional.of(Duration.ofSeconds(Integer.parseInt(word.substring(1)))));
@@ -75,6 +77,11 @@ final class Scripts {
       }
     }
     return step;
+  }
+
+  private static Duration time(String clock) {
+    String[] part = clock.split(":");
+    return Duration.ofSeconds(Integer.parseInt(part[0]) * 60L + Integer.parseInt(part[1]));
   }
 
   private static Step first(String id, String what, Catalogue catalogue) {

@@ -39,6 +39,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -290,6 +291,7 @@ class SeriesTest {
       return new TreatmentPlan(
           formula,
           List.of(Zone.FOREHEAD, Zone.NOSE),
+          Map.of(),
           layers,
           layers,
           formula.mostContact(),
@@ -308,6 +310,7 @@ class SeriesTest {
           DepthClass.VERY_SUPERFICIAL,
           Area.cm2(150),
           Volume.ml(0.8),
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Staging.ALONE);

@@ -423,6 +423,25 @@ class AdvisorTest {
     }
 
     @Test
+    void aZonePlannedToComeOffSoonerIsCalledFor() {
+      Peel peel = Peel.of("MAN-20").sooner(CHIN, 120).onSkin().feels(80, 2);
+      assertThat(peel.rowAt(119.9)).isNotEqualTo(10);
+      row(peel.advice(120), 10, Kind.END_ZONE);
+      assertThat(peel.advice(120).line()).isEqualTo("End the chin");
+      assertThat(peel.advice(120).reason()).startsWith("Its planned time is over.");
+      assertThat(Advisor.cues(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(120)));
+      peel.say(121, new ZoneEnded(CHIN));
+      assertThat(peel.rowAt(122)).isNotEqualTo(10);
+    }
+
+    @Test
+    void shortenedAtGateATheZoneComesOffSoonerToo() {
+      Peel peel = Peel.of("MAN-20").contact(240).sooner(CHIN, 120).shortenedOnSkin().feels(80, 2);
+      assertThat(peel.rowAt(89.9)).isNotEqualTo(10);
+      row(peel.advice(90), 10, Kind.END_ZONE);
+    }
+
+    @Test
     void whenEveryZoneIsEndedThePeelIs() {
       Peel peel = Peel.of("GLY-20").onSkin().feels(30, 3);
       for (Zone zone : FACE) peel.say(40, new ZoneEnded(zone));
@@ -580,6 +599,27 @@ class AdvisorTest {
       Peel peel = Peel.of("JES-RF").onSkin().feels(200, 3);
       row(peel.advice(206), 14, Kind.FINISH);
       assertThat(peel.advice(206).action()).isEqualTo(Action.END);
+    }
+
+    /// The gap between coats and the time that the last one stays are two fields: domain/03.
+    @Test
+    void theLastLayerMayStayLongerThanTheGap() {
+      Peel peel = new Peel.Plan(Peel.lastStays("JES-RF", 400)).layers(2, 2).onSkin().feels(206, 2);
+      row(peel.advice(207), 17, Kind.SAME_AGAIN);
+      peel.layer(210).covered(230).feels(411, 2);
+      row(peel.advice(412), 14, Kind.FINISH);
+      assertThat(peel.advice(412).line()).isEqualTo("Leave the last layer on");
+      assertThat(peel.advice(412).until()).contains(at(630));
+      assertThat(peel.advice(412).action()).isEqualTo(Action.NONE);
+      peel.feels(470, 2).feels(530, 2).feels(590, 2);
+      assertThat(Advisor.cues(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(630)));
+      assertThat(peel.advice(630).action()).isEqualTo(Action.END);
+    }
+
+    @Test
+    void theLastLayerNeverStaysPastTheLimit() {
+      Peel peel = new Peel.Plan(Peel.lastStays("SLA-15", 600)).onSkin().feels(150, 3);
+      assertThat(peel.advice(151).until()).contains(at(360));
     }
 
     @Test

@@ -50,6 +50,46 @@ final class Peel {
     say(-120, new Opened(plan));
   }
 
+  /// A practice's own product of which the last layer stays longer than the gap between layers.
+  static Formula lastStays(String code, int seconds) {
+    Formula f = Library.get(code);
+    return new Formula(
+        f.code(),
+        f.name(),
+        f.family(),
+        f.rung(),
+        f.entry(),
+        f.components(),
+        f.ph(),
+        f.vehicle(),
+        f.use(),
+        f.firstContact(),
+        f.mostContact(),
+        f.layersFirst(),
+        f.layersMost(),
+        f.dwell(),
+        f.libraryDepth(),
+        f.band(),
+        f.ending(),
+        f.intervalDays(),
+        f.seriesLeast(),
+        f.seriesMost(),
+        f.peelingFirst(),
+        f.peelingLast(),
+        new Formula.Label(
+            0,
+            f.label().regions(),
+            Optional.empty(),
+            "",
+            false,
+            false,
+            "",
+            Optional.empty(),
+            Optional.of(Duration.ofSeconds(seconds)),
+            "",
+            Optional.empty()));
+  }
+
   static Plan of(String code) {
     return new Plan(Library.get(code));
   }
@@ -75,6 +115,7 @@ final class Peel {
     private Preparation preparation = Preparation.USUAL;
     private Handling handling = Handling.USUAL;
     private List<Zone> zones = FACE;
+    private Map<Zone, Duration> earlier = Map.of();
     private Staging staging = Staging.ALONE;
 
     Plan(Formula formula) {
@@ -145,6 +186,12 @@ final class Peel {
       return this;
     }
 
+    /// Comes off this zone before the others.
+    Plan sooner(Zone zone, int seconds) {
+      earlier = Map.of(zone, Duration.ofSeconds(seconds));
+      return this;
+    }
+
     Plan staged(Staging value) {
       staging = value;
       return this;
@@ -155,6 +202,7 @@ final class Peel {
       return new TreatmentPlan(
           formula,
           zones,
+          earlier,
           layers,
           most,
           contact,
@@ -174,24 +222,34 @@ final class Peel {
           Area.cm2(560),
           Volume.ml(2.8),
           Optional.empty(),
+          Optional.empty(),
           addOn,
           staging);
     }
 
     /// Ready done, timer armed, no acid yet.
     Peel armed() {
+      return armed(GateA.KEEP);
+    }
+
+    private Peel armed(GateA choice) {
       Peel peel = new Peel(plan());
       for (ReadyStep step : ReadyStep.of(peel.plan)) {
         switch (step) {
           case BASELINE -> peel.say(-60, new RednessSeen(all(0)));
           case GATE_A -> {
             peel.say(-50, new SensationAnswered(1));
-            peel.say(-49, new GateADecided(GateA.KEEP, ""));
+            peel.say(-49, new GateADecided(choice, ""));
           }
           default -> peel.say(-100, new StepDone(step, ""));
         }
       }
       return peel.say(-10, new TimerArmed());
+    }
+
+    /// The same, with less time since the skin was awake.
+    Peel shortenedOnSkin() {
+      return armed(GateA.SHORTEN).layer(0).covered(25);
     }
 
     /// The first layer is on and covered at 25 s.

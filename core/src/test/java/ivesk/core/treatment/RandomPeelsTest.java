@@ -39,6 +39,7 @@ import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -196,6 +197,9 @@ class RandomPeelsTest {
       assertThat(Endpoints.ends(peel.now(), seen)).as("no layer over ending whitening").isFalse();
       assertThat(seen.whitening().frost()).isFalse();
       assertThat(seen.ended()).isFalse();
+      assertThat(Look.earlier(peel.now(), state).getOrDefault(zone, Instant.MAX))
+          .as("no layer on a zone whose time is over")
+          .isAfter(now);
       assertThat(seen.hotSpot().orElse(0)).isLessThan(state.layers().isEmpty() ? 1 : 7);
     }
   }
@@ -218,13 +222,19 @@ class RandomPeelsTest {
   }
 
   private static Peel draw(Random random) {
-    Formula formula = FORMULAS.get(random.nextInt(FORMULAS.size()));
+    Formula drawn = FORMULAS.get(random.nextInt(FORMULAS.size()));
+    Formula formula =
+        random.nextInt(6) == 0 ? Peel.lastStays(drawn.code(), random.nextInt(10, 400)) : drawn;
     int most = random.nextInt(1, Math.max(2, formula.layersMost() + 1));
     Peel.Plan plan =
         new Peel.Plan(formula)
             .layers(random.nextInt(1, most + 1), most)
             .type(Phototype.values()[random.nextInt(6)])
             .sensitivity(Sensitivity.values()[random.nextInt(3)]);
+    if (random.nextInt(6) == 0) {
+      int limit = formula.mostContact().map(time -> (int) time.toSeconds()).orElse(600);
+      plan.sooner(Peel.FACE.get(random.nextInt(Peel.FACE.size())), random.nextInt(30, limit));
+    }
     if (random.nextInt(3) == 0) plan.retinol(random.nextBoolean());
     if (random.nextInt(4) == 0) plan.firstVisit();
     if (random.nextInt(4) == 0) plan.firstFrostEnds();
@@ -310,7 +320,7 @@ class RandomPeelsTest {
               ? new CareStarted(step.id())
               : random.nextBoolean()
                   ? new CareDone(step.id())
-                  : new Extracted(step.id(), Map.of(zone, 1), 1);
+                  : new Extracted(step.id(), List.of(new Point(zone, 500, 500)), 1);
         }
         case CARE_OFF -> {
           return new CareDone(CareState.running(peel.now(), state).orElseThrow().id());

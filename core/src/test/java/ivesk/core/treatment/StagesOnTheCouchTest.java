@@ -33,10 +33,12 @@ import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentEvent.SpotPassed;
 import ivesk.core.treatment.TreatmentEvent.StageOpened;
 import ivesk.core.treatment.TreatmentEvent.TakenBack;
@@ -44,6 +46,7 @@ import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Duration;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -306,16 +309,31 @@ class StagesOnTheCouchTest {
     }
 
     @Test
+    void anAlarmTakesOffWhatIsOn() {
+      Peel peel = atRest(MASK);
+      peel.say(370, new RednessSeen(all(0))).say(375, new BarrierWipedOff());
+      peel.say(400, new CareStarted("mask")).say(430, new SignSeen(Sign.FAINT));
+      assertThat(peel.advice(431).steps()).contains(AlarmStep.CARE_OFF.words());
+      peel.say(440, new CareDone("mask"));
+      assertThat(peel.advice(441).steps()).doesNotContain(AlarmStep.CARE_OFF.words());
+    }
+
+    private Extracted extracted(Zone zone, int points) {
+      return new Extracted("points", Collections.nCopies(points, new Point(zone, 500, 500)), 1);
+    }
+
+    @Test
     void pointsAreTakenOnlyWhereItIsPinkAtMost() {
       Peel peel = atRest(EXTRACTION);
       Map<Zone, Integer> points = new java.util.EnumMap<>(all(0));
       points.put(Zone.CHIN, 2);
       peel.say(370, new RednessSeen(points)).say(375, new BarrierWipedOff());
-      assertThat(peel.refuses(380, new Extracted("points", Map.of(Zone.CHIN, 1), 1)))
-          .contains("the chin is red, 2");
-      peel.say(381, new Extracted("points", Map.of(Zone.NOSE, 3), 1));
-      peel.say(390, new Extracted("points", Map.of(Zone.NOSE, 1), 1));
-      assertThat(peel.state().care().extracted()).containsEntry(Zone.NOSE, 4);
+      assertThat(peel.refuses(380, extracted(Zone.CHIN, 1))).contains("the chin is red, 2");
+      peel.say(381, extracted(Zone.NOSE, 3));
+      peel.say(390, extracted(Zone.NOSE, 1));
+      assertThat(peel.state().care().extracted())
+          .hasSize(4)
+          .allMatch(point -> point.zone() == Zone.NOSE);
       assertThat(peel.state().care().lancets()).isEqualTo(2);
       assertThat(Outcome.summary(peel.stages(), at(400)))
           .contains("extracted on nose 4, 2 lancets");

@@ -125,6 +125,9 @@ public record LabelColumn(
           of("layersFirst", "layers_first", USED, WHOLE, "Layers, first visit").must("1"),
           of("layersMost", "layers_most", USED, WHOLE, "Layers, at most").must("1"),
           of("dwellSeconds", "dwell_s", USED, MINUTES, "Between layers").in("min").must("0"),
+          of("lastSeconds", "last_s", USED, MINUTES, "Last layer stays")
+              .in("min")
+              .help("empty: as long as between layers"),
           choice(
               "depth",
               "depth",

@@ -38,6 +38,7 @@ public record Product(
     Optional<Integer> mostSeconds,
     Optional<Integer> leastSeconds,
     Optional<Integer> staysHours,
+    Optional<Integer> lastSeconds,
     int layersFirst,
     int layersMost,
     int dwellSeconds,
@@ -77,6 +78,7 @@ public record Product(
         seconds(formula.mostContact()),
         seconds(label.leastContact()),
         label.staysHours(),
+        seconds(label.lastStays()),
         formula.layersFirst(),
         formula.layersMost(),
         (int) formula.dwell().toSeconds(),
@@ -160,6 +162,7 @@ public record Product(
             warms,
             measure,
             use == Formula.Use.STAYS ? staysHours.or(() -> Optional.of(6)) : Optional.empty(),
+            duration(lastSeconds),
             maker,
             replaces));
   }

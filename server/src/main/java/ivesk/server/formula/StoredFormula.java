@@ -43,7 +43,7 @@ public record StoredFormula(
 
   /// The label of a practice's own product.
   static final Shape<StoredFormula> PRODUCT =
-      Shape.of("Product", StoredFormula.class, Upcaster.SAME);
+      Shape.of("Product", StoredFormula.class, Upcaster.SAME, Upcaster.SAME);
 
   public record Component(Substance substance, double percentWv) {}
 
@@ -58,6 +58,7 @@ public record StoredFormula(
       boolean warms,
       String measure,
       Optional<Integer> staysHours,
+      Optional<Duration> lastStays,
       String maker,
       Optional<String> replaces) {}
 
@@ -109,6 +110,7 @@ public record StoredFormula(
             label.warms(),
             label.measure(),
             label.staysHours(),
+            label.lastStays(),
             label.maker(),
             label.replaces()));
   }
@@ -146,6 +148,7 @@ public record StoredFormula(
             label.warms(),
             label.measure(),
             label.staysHours(),
+            label.lastStays(),
             label.maker(),
             label.replaces()));
   }

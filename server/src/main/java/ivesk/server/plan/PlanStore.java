@@ -77,6 +77,7 @@ class PlanStore {
                     Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
                         .map(Duration::ofSeconds),
                     zones.isEmpty() ? Optional.empty() : Optional.of(zones),
+                    Map.of(),
                     Optional.ofNullable(row.getObject("layer_ml", Double.class)).map(Volume::ml),
                     Optional.ofNullable(row.getString("edge")).map(Edge::valueOf)),
                 row.getBoolean("kept"),

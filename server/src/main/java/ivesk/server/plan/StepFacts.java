@@ -10,7 +10,9 @@ import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /// A step over the wire and in the file of a protocol: what it is about is one of peel, product and
@@ -18,6 +20,7 @@ import java.util.stream.Stream;
 ///
 /// @param amount in the product's units, mL of one layer for a peel
 /// @param zones all of the region when empty
+/// @param earlierSeconds zones that come off before the others; files from before it have none
 record StepFacts(
     String id,
     StepKind kind,
@@ -28,6 +31,7 @@ record StepFacts(
     int layers,
     int layersAtMost,
     List<Zone> zones,
+    Optional<Map<Zone, Integer>> earlierSeconds,
     Optional<Integer> leastSeconds,
     Optional<Integer> plannedSeconds,
     Optional<Integer> mostSeconds,
@@ -50,6 +54,13 @@ record StepFacts(
         step.layers(),
         step.layersAtMost(),
         step.zones(),
+        step.earlier().isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                step.earlier().entrySet().stream()
+                    .collect(
+                        Collectors.toMap(
+                            Map.Entry::getKey, entry -> (int) entry.getValue().toSeconds()))),
         seconds(step.timing().least()),
         seconds(step.timing().planned()),
         seconds(step.timing().most()),
@@ -81,6 +92,9 @@ record StepFacts(
         layers,
         layersAtMost,
         zones,
+        earlierSeconds.orElse(Map.of()).entrySet().stream()
+            .collect(
+                Collectors.toMap(Map.Entry::getKey, entry -> Duration.ofSeconds(entry.getValue()))),
         new Timing(time(leastSeconds), time(plannedSeconds), time(mostSeconds)),
         time(spreadSeconds),
         strokes,

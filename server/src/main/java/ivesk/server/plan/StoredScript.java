@@ -13,22 +13,41 @@ import ivesk.server.app.StorageMapper.Shape;
 import ivesk.server.app.StorageMapper.Upcaster;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /// The runs of a visit as they are kept, each with the protocol that it was copied from.
 record StoredScript(List<Run> runs) {
   static final Shape<StoredScript> SHAPE =
-      Shape.of("VisitScript", StoredScript.class, Upcaster.SAME);
+      Shape.of(
+          "VisitScript",
+          StoredScript.class,
+          Upcaster.SAME,
+          StoredScript::offTogetherInRuns);
 
   /// @param protocol that it was copied from; empty where Ivesk composed it
   record Run(Region region, Optional<From> protocol, List<StoredStep> steps) {}
 
   record From(UUID id, int version, String name) {}
 
+  /// Before zones could come off earlier than others.
+  private static ObjectNode offTogether(ObjectNode kept) {
+    for (JsonNode step : kept.get("steps")) ((ObjectNode) step).putObject("earlier");
+    return kept;
+  }
+
+  private static ObjectNode offTogetherInRuns(ObjectNode kept) {
+    for (JsonNode run : kept.get("runs")) offTogether((ObjectNode) run);
+    return kept;
+  }
+
   /// A protocol as it is kept.
   record Sheet(String name, Region region, List<StoredStep> steps) {
-    static final Shape<Sheet> SHAPE = Shape.of("Protocol", Sheet.class, Upcaster.SAME);
+    static final Shape<Sheet> SHAPE = Shape.of(
+            "Protocol", Sheet.class, Upcaster.SAME, StoredScript::offTogether);
 
     static Sheet of(Protocol protocol) {
       return new Sheet(
@@ -53,6 +72,7 @@ record StoredScript(List<Run> runs) {
       int layers,
       int layersAtMost,
       List<Zone> zones,
+      Map<Zone, Duration> earlier,
       Optional<Duration> least,
       Optional<Duration> planned,
       Optional<Duration> most,
@@ -75,6 +95,7 @@ record StoredScript(List<Run> runs) {
           step.layers(),
           step.layersAtMost(),
           step.zones(),
+          step.earlier(),
           step.timing().least(),
           step.timing().planned(),
           step.timing().most(),
@@ -98,6 +119,7 @@ record StoredScript(List<Run> runs) {
           layers,
           layersAtMost,
           zones,
+          earlier,
           new Timing(least, planned, most),
           spread,
           strokes,

@@ -224,10 +224,12 @@ final class StoredFacts {
     return kept;
   }
 
-  /// Before a visit had stages on the couch, each was the only one, and no client had a handset.
+  /// Before a visit had stages on the couch, each was the only one, all zones came off together,
+  /// and no client had a handset.
   private static ObjectNode alone(ObjectNode kept) {
     ObjectNode plan = (ObjectNode) kept.get("plan");
     ((ObjectNode) plan.get("handling")).put("handset", false);
+    plan.putObject("earlier");
     ObjectNode staging = plan.putObject("staging");
     staging.put("number", 1).put("of", 1).putArray("after");
     return kept;

@@ -28,12 +28,14 @@ import ivesk.server.formula.StoredFormula;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// A plan as it is kept with the treatment that it opened.
 record StoredPlan(
     StoredFormula formula,
     List<Zone> zones,
+    Map<Zone, Duration> earlier,
     int layersPlanned,
     int layersAtMost,
     Optional<Duration> contactLimit,
@@ -53,6 +55,7 @@ record StoredPlan(
     double areaCm2,
     double layerMl,
     Optional<String> lot,
+    Optional<String> nextLot,
     Optional<StoredAddOn> addOn,
     StoredStaging staging) {
 
@@ -230,6 +233,7 @@ record StoredPlan(
     return new StoredPlan(
         StoredFormula.of(plan.formula()),
         plan.zones(),
+        plan.earlier(),
         plan.layersPlanned(),
         plan.layersAtMost(),
         plan.contactLimit(),
@@ -249,6 +253,7 @@ record StoredPlan(
         plan.area().cm2(),
         plan.layer().ml(),
         plan.lot(),
+        plan.nextLot(),
         plan.addOn()
             .map(after -> new StoredAddOn(StoredFormula.of(after.formula()), after.shortContact())),
         StoredStaging.of(plan.staging()));
@@ -258,6 +263,7 @@ record StoredPlan(
     return new TreatmentPlan(
         formula.formula(),
         zones,
+        earlier,
         layersPlanned,
         layersAtMost,
         contactLimit,
@@ -277,6 +283,7 @@ record StoredPlan(
         Area.cm2(areaCm2),
         Volume.ml(layerMl),
         lot,
+        nextLot,
         addOn.map(after -> new AddOn(after.formula().formula(), after.shortContact())),
         staging.staging());
   }

@@ -71,6 +71,7 @@ final class GoldenScripts {
     return new TreatmentPlan(
         Library.get(formula),
         FACE,
+        Map.of(),
         layers,
         layers,
         Library.get(formula).mostContact(),
@@ -90,6 +91,7 @@ final class GoldenScripts {
         Area.cm2(560),
         Volume.ml(2.8),
         Optional.of("M-114"),
+        Optional.empty(),
         retinol ? Optional.of(new AddOn(Library.get("RET-1"), true)) : Optional.empty(),
         staging);
   }
