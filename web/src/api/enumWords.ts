@@ -265,7 +265,15 @@ export const ALARM_LINES = {
 } as const;
 
 export const ALARM_STEPS_OF = {
-  EMERGENCY: ["CALL", "LIE_FLAT", "ADRENALINE", "WASH_OFF", "DO_NOT_LEAVE", "POISON_CENTRE"],
+  EMERGENCY: [
+    "CALL",
+    "LIE_FLAT",
+    "ADRENALINE",
+    "CARE_OFF",
+    "WASH_OFF",
+    "DO_NOT_LEAVE",
+    "POISON_CENTRE",
+  ],
   EYE: [
     "RINSE_EYE",
     "LENSES_OUT",
@@ -273,7 +281,7 @@ export const ALARM_STEPS_OF = {
     "ACID_OFF_BY_ANOTHER",
     "EMERGENCY_CARE",
   ],
-  INJURY: ["TAKE_OFF", "ADD_ON_OFF", "COOL", "WRITE_DOWN", "CALL_CLINICIAN"],
+  INJURY: ["TAKE_OFF", "ADD_ON_OFF", "CARE_OFF", "COOL", "WRITE_DOWN", "CALL_CLINICIAN"],
   WISH: [],
 } as const;
 
@@ -291,6 +299,7 @@ export const ALARM_STEPS = {
   EMERGENCY_CARE: "Go on to emergency care, even if it feels well",
   TAKE_OFF: "Take the acid off, as its ending says",
   ADD_ON_OFF: "Wipe the add-on off",
+  CARE_OFF: "Take the mask or product off, mouth and nose first",
   COOL: "Cool with wet compresses, no ice",
   WRITE_DOWN: "Write the incident down",
   CALL_CLINICIAN: "Call the supervising clinician",

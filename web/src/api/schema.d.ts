@@ -2064,7 +2064,7 @@ export interface components {
             signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
             /** Format: date-time */
             since: string;
-            steps: ("CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN")[];
+            steps: ("CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "CARE_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN")[];
             /** Format: date-time */
             until?: string;
             /** @enum {string} */
@@ -2072,7 +2072,7 @@ export interface components {
         };
         AlarmStepDone: {
             /** @enum {string} */
-            step: "CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN";
+            step: "CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "CARE_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -2699,18 +2699,21 @@ export interface components {
             targetPercent: number;
         };
         DoneStageView: {
+            answers: components["schemas"]["Told"][];
             care: components["schemas"]["CareView"][];
-            code: string;
+            clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
-            contactSeconds: number;
-            /** Format: int32 */
-            layers: number;
+            contactLimitSeconds?: number;
+            /** Format: date-time */
+            from: string;
+            layers: components["schemas"]["LayerView"][];
             /** Format: int32 */
             number: number;
+            plan: components["schemas"]["PlanView"];
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
-            /** Format: int64 */
-            restSeconds?: number;
+            /** Format: date-time */
+            restAt?: string;
         };
         DoseAnswer: {
             /** Format: double */
@@ -2830,9 +2833,7 @@ export interface components {
         Extracted: {
             /** Format: int32 */
             lancets: number;
-            points: {
-                [key: string]: number;
-            };
+            points: components["schemas"]["ExtractedPoint"][];
             step: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2840,7 +2841,15 @@ export interface components {
              */
             type: "Extracted";
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["StageOpened"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["LayerMeasured"] | components["schemas"]["SpotPassed"] | components["schemas"]["BaseLaidOut"] | components["schemas"]["BaseOutrunPassed"] | components["schemas"]["ZoneTakenOff"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["ZoneAnswered"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["CareStarted"] | components["schemas"]["CareDone"] | components["schemas"]["Extracted"] | components["schemas"]["BarrierWipedOff"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["EdgeSeen"] | components["schemas"]["IncidentReported"] | components["schemas"]["HandedOver"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        ExtractedPoint: {
+            /** Format: int32 */
+            across: number;
+            /** Format: int32 */
+            down: number;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["StageOpened"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["LayerMeasured"] | components["schemas"]["SpotPassed"] | components["schemas"]["BaseLaidOut"] | components["schemas"]["BaseOutrunPassed"] | components["schemas"]["ZoneTakenOff"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["ZoneAnswered"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EdgeSeen"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["CareStarted"] | components["schemas"]["CareDone"] | components["schemas"]["Extracted"] | components["schemas"]["BarrierWipedOff"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["IncidentReported"] | components["schemas"]["HandedOver"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         Factor: {
             key: string;
             qr: string;
@@ -3139,6 +3148,8 @@ export interface components {
             bufferedInWater: boolean;
             doneWhen: string;
             /** Format: duration */
+            lastStays?: string;
+            /** Format: duration */
             leastContact?: string;
             maker: string;
             measure: string;
@@ -3146,6 +3157,8 @@ export interface components {
             replaces?: string;
             /** Format: int32 */
             staysHours?: number;
+            /** Format: double */
+            unitMl?: number;
             /** Format: int32 */
             version: number;
             warms: boolean;
@@ -3219,6 +3232,11 @@ export interface components {
         LayerView: {
             /** Format: date-time */
             coveredAt?: string;
+            formula: string;
+            lot?: string;
+            measured: boolean;
+            /** Format: double */
+            ml: number;
             /** Format: int32 */
             number: number;
             /** Format: date-time */
@@ -3857,6 +3875,9 @@ export interface components {
             doneWhen: string;
             /** Format: int64 */
             dwellSeconds: number;
+            earlierSeconds: {
+                [key: string]: number;
+            };
             /** @enum {string} */
             edge?: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
             /** @enum {string} */
@@ -3873,6 +3894,7 @@ export interface components {
             /** Format: int32 */
             layersPlanned: number;
             mayCrystallise: boolean;
+            measure: string;
             /** Format: double */
             mgPerCm2PerLayer: number;
             /** Format: int64 */
@@ -3889,6 +3911,8 @@ export interface components {
             sensitivity: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
             /** Format: int32 */
             stop: number;
+            /** Format: double */
+            unitMl?: number;
             /** @enum {string} */
             use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
@@ -3986,6 +4010,8 @@ export interface components {
             /** Format: int32 */
             intervalDays: number;
             /** Format: int32 */
+            lastSeconds?: number;
+            /** Format: int32 */
             layersFirst: number;
             /** Format: int32 */
             layersMost: number;
@@ -4013,6 +4039,8 @@ export interface components {
             /** Format: int32 */
             staysHours?: number;
             thenFalling: boolean;
+            /** Format: double */
+            unitMl?: number;
             /** @enum {string} */
             use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
             /** @enum {string} */
@@ -4684,6 +4712,9 @@ export interface components {
             amount?: number;
             applicator: string;
             doneSign: string;
+            earlierSeconds?: {
+                [key: string]: number;
+            };
             /** @enum {string} */
             gate?: "A" | "B" | "C";
             id: string;
@@ -4884,6 +4915,9 @@ export interface components {
             contactLimit?: string;
             /** @enum {string} */
             depth: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM";
+            earlier: {
+                [key: string]: string;
+            };
             /** @enum {string} */
             edge?: "ABOVE_THE_JAW" | "HIGH_ON_THE_NECK" | "BELOW_THE_JAW" | "UPPER_NECK";
             firstFrostEnds: boolean;
@@ -4899,6 +4933,7 @@ export interface components {
             /** Format: int32 */
             layersPlanned: number;
             lot?: string;
+            nextLot?: string;
             nextRung?: components["schemas"]["Formula"];
             /** @enum {string} */
             phototype: "I" | "II" | "III" | "IV" | "V" | "VI";
@@ -4942,9 +4977,7 @@ export interface components {
             events: components["schemas"]["EventView"][];
             /** Format: int32 */
             eventsFrom: number;
-            extracted: {
-                [key: string]: number;
-            };
+            extracted: components["schemas"]["ExtractedPoint"][];
             fanOn: boolean;
             /** @enum {string} */
             gateA?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";

@@ -1,5 +1,5 @@
 import classNames from "classnames/bind";
-import type { KeyboardEvent } from "react";
+import type { KeyboardEvent, MouseEvent } from "react";
 import { EDGES } from "../api/enumWords";
 import type { Edge, Whitening, Zone } from "../api/types";
 import { FIGURES, type Figure, type FigureId } from "./figures";
@@ -34,6 +34,12 @@ const TEXTURE: Partial<Record<Whitening, string>> = {
   F4: "url(#f4)",
 };
 
+/** A place on a figure, in thousandths of its width and height. */
+export interface Place {
+  across: number;
+  down: number;
+}
+
 /** Where a peel of the face may fade, as a line across jaw or neck. */
 const EDGE_PATHS: Record<Edge, string> = {
   ABOVE_THE_JAW: "M 86 270 C 104 312 140 344 180 346 C 220 344 256 312 274 270",
@@ -50,14 +56,17 @@ export function FaceMap({
   figure = "FACE",
   crop = "shoulders",
   edge,
+  points = [],
 }: {
   zones: Partial<Record<Zone, ZoneLook>>;
-  onPick?: (zone: Zone) => void;
+  onPick?: (zone: Zone, place: Place) => void;
   label: string;
   figure?: FigureId;
   crop?: "shoulders" | "neck";
   /** How far the peel goes below, and fades. */
   edge?: Edge;
+  /** What was done at a point. */
+  points?: Place[];
 }) {
   const cropped = figure === "FACE" && crop === "neck";
   const drawn = FIGURES[figure];
@@ -83,7 +92,7 @@ export function FaceMap({
                 key={zone}
                 d={drawn.paths[zone]}
                 className={cx("reach")}
-                onClick={() => onPick(zone)}
+                onClick={(event) => onPick(zone, placeOf(event, drawn, zone))}
               />
             ))}
         {(Object.keys(drawn.paths) as Zone[]).map((zone) => (
@@ -95,6 +104,19 @@ export function FaceMap({
         {edge && figure === "FACE" && (
           <path d={EDGE_PATHS[edge]} className={cx("edge")} role="img" aria-label={EDGES[edge]} />
         )}
+        {points.map(({ across, down }, i) => {
+          const [x, y, width, height] = box(drawn);
+          return (
+            <circle
+              // Points stay in their order, and may lie on one another.
+              key={i}
+              cx={x + (across * width) / 1000}
+              cy={y + (down * height) / 1000}
+              r="3"
+              className={cx("point")}
+            />
+          );
+        })}
         <text x={right} y={y} textAnchor={end(right)} className={cx("side-word")}>
           right
         </text>
@@ -106,6 +128,31 @@ export function FaceMap({
   );
 }
 
+function box(drawn: Figure): [number, number, number, number] {
+  return drawn.viewBox.split(" ").map(Number) as [number, number, number, number];
+}
+
+function thousandths(drawn: Figure, at: { x: number; y: number }): Place {
+  const [x, y, width, height] = box(drawn);
+  const within = (part: number) => Math.min(1000, Math.max(0, Math.round(part * 1000)));
+  return { across: within((at.x - x) / width), down: within((at.y - y) / height) };
+}
+
+/** The middle of a zone, for whoever has no pointer. */
+export function middleOf(figure: FigureId, zone: Zone): Place {
+  const [x, y] = FIGURES[figure].centres[zone] ?? [0, 0];
+  return thousandths(FIGURES[figure], { x, y });
+}
+
+function placeOf(event: MouseEvent<SVGElement>, drawn: Figure, zone: Zone): Place {
+  const [x, y] = drawn.centres[zone] ?? [0, 0];
+  const screen = event.currentTarget.ownerSVGElement?.getScreenCTM?.();
+  // A click by key has no place.
+  if (!screen || event.detail === 0) return thousandths(drawn, { x, y });
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(screen.inverse());
+  return thousandths(drawn, at);
+}
+
 function ZoneShape({
   drawn,
   zone,
@@ -115,7 +162,7 @@ function ZoneShape({
   drawn: Figure;
   zone: Zone;
   look: ZoneLook | undefined;
-  onPick: ((zone: Zone) => void) | undefined;
+  onPick: ((zone: Zone, place: Place) => void) | undefined;
 }) {
   const path = drawn.paths[zone];
   if (!look) return <path d={path} className={cx("zone", "aside")} />;
@@ -131,13 +178,13 @@ function ZoneShape({
     role: "button",
     tabIndex: 0,
     "aria-pressed": look.chosen ?? false,
-    onClick: () => onPick(zone),
+    onClick: (event: MouseEvent<SVGElement>) => onPick(zone, placeOf(event, drawn, zone)),
     onKeyDown: (event: KeyboardEvent) => {
       // A zone that was tapped does not take Space from what the screen uses it for.
       if (event.key === "Enter" || (event.key === " " && ledByTab())) {
         event.preventDefault();
         event.stopPropagation();
-        onPick(zone);
+        onPick(zone, thousandths(drawn, { x, y }));
       }
     },
   };

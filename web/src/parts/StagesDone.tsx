@@ -1,25 +1,39 @@
 import { REGIONS } from "../api/enumWords";
 import type { Treatment } from "../api/types";
-import { clock, plural } from "./words";
+import { clock, decimal } from "./words";
 
-/** The stages before the last, a line each; nothing where a visit has but one. */
+/** Each layer of each stage: with what, from which bottle, how much, how long until END. */
 export function StagesDone({ treatment }: { treatment: Treatment }) {
-  const { before, of } = treatment.stage;
-  if (before.length === 0) return null;
+  const { before, of, number } = treatment.stage;
+  const stages = [
+    ...before,
+    {
+      number,
+      region: undefined,
+      layers: treatment.layers,
+      clocks: treatment.clocks,
+      restAt: treatment.restAt,
+    },
+  ];
   return (
     <>
-      {before.map((stage) => (
-        <div key={stage.number} className="line">
-          <span>
-            stage {stage.number} of {of}: {stage.code}, {REGIONS[stage.region]}
-            {stage.restSeconds !== undefined &&
-              `, at rest after ${clock(stage.restSeconds * 1000)}`}
-          </span>
-          <span className="value mono">
-            {plural(stage.layers, "layer")} · {clock(stage.contactSeconds * 1000)}
-          </span>
-        </div>
-      ))}
+      {stages.flatMap((stage) =>
+        stage.layers.map((layer) => (
+          <div key={`${stage.number} ${layer.number}`} className="line">
+            <span>
+              {of > 1 &&
+                `stage ${stage.number}${stage.region ? `, ${REGIONS[stage.region]}` : ""}: `}
+              layer {layer.number}, {layer.formula}
+              {layer.lot && `, lot ${layer.lot}`}
+            </span>
+            <span className="value mono">
+              {decimal(layer.ml, 1)} mL {layer.measured ? "measured" : "as planned"}
+              {stage.clocks.endedAt &&
+                ` · ${clock(Date.parse(stage.clocks.endedAt) - Date.parse(layer.startedAt))}`}
+            </span>
+          </div>
+        )),
+      )}
     </>
   );
 }

@@ -108,9 +108,10 @@ export function factWords(fact: Fact): string {
     case "CareDone":
       return `${stepWords(fact.step)} done`;
     case "Extracted":
-      return `extracted ${Object.entries(fact.points)
-        .map(([zone, many]) => `${zoneName(zone as Zone)} ${many}`)
-        .join(", ")}; ${plural(fact.lancets, "lancet")}`;
+      return [
+        ...fact.points.map(({ zone }) => `a point extracted, ${zoneName(zone)}`),
+        ...(fact.lancets > 0 ? [plural(fact.lancets, "lancet")] : []),
+      ].join("; ");
     case "BarrierWipedOff":
       return "barrier wiped off";
     case "AddOnPutOn":

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { PlanStation, Verdict } from "../api/types";
-import { FaceMap } from "./FaceMap";
+import { FaceMap, middleOf } from "./FaceMap";
 import { CENTRES, FACE_PATHS } from "./faceZones";
 import { Grade } from "./Grade";
 import { Ribbon } from "./Ribbon";
@@ -93,7 +93,11 @@ describe("the face", () => {
     expect(screen.getAllByRole("button")).toHaveLength(2);
     fireEvent.click(screen.getByRole("button", { name: "chin, worst 2" }));
     fireEvent.keyDown(screen.getByRole("button", { name: "nose" }), { key: "Enter" });
-    expect(pick.mock.calls).toEqual([["CHIN"], ["NOSE"]]);
+    // Without a pointer the place is the middle of the zone, in thousandths of the figure.
+    expect(pick.mock.calls).toEqual([
+      ["CHIN", middleOf("FACE", "CHIN")],
+      ["NOSE", { across: 500, down: 435 }],
+    ]);
   });
 
   it("draws redness by its number of contours and whitening by its texture", () => {

@@ -113,27 +113,85 @@ export function ribbonOfPlan(station: PlanStation): RibbonModel {
   };
 }
 
-/** A running or finished treatment: seconds from the first touch. */
+/** A running or finished stage: seconds from its first touch. */
 export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonModel | null {
-  const first = treatment.clocks.firstTouch;
-  if (!first) return null;
-  const zero = Date.parse(first);
-  const at = (instant: string) => (Date.parse(instant) - zero) / 1000;
-  const nowAt = now === undefined ? undefined : (now - zero) / 1000;
-  const limit = treatment.contactLimitSeconds;
-  const ended = treatment.clocks.endedAt ? at(treatment.clocks.endedAt) : undefined;
   const last = treatment.events.at(-1);
   const closed = treatment.phase === "SIGNED";
-  const rest = treatment.restAt ? at(treatment.restAt) : undefined;
-  const runs = nowAt ?? (last ? at(last.at) : 0);
-  const through = ended ?? runs;
-  const span = closed || rest !== undefined ? (rest ?? through) + 40 : runs * 1.12 + 30;
-  const to = Math.max(span, (limit ?? 240) * 1.35, 60);
-  const underAcid = treatment.answers.filter((told) => told.phase !== "READY");
+  const model = ribbonOfStage(
+    {
+      plan: treatment.plan,
+      clocks: treatment.clocks,
+      limit: treatment.contactLimitSeconds,
+      layers: treatment.layers,
+      answers: treatment.answers,
+      restAt: treatment.restAt,
+      events: standing(treatment).filter(({ at }) => at >= treatment.stage.from),
+    },
+    now ?? (last ? Date.parse(last.at) : 0),
+    closed || treatment.restAt !== undefined,
+  );
+  if (!model) return null;
   return {
+    ...model,
+    now: closed || now === undefined ? undefined : (now - model.zero) / 1000,
+    own: treatment.ownCurve?.points.map(({ minute, ...felt }) => ({ at: minute * 60, ...felt })),
+  };
+}
+
+/** Every stage in which acid went on, the last included, each on its own clock. */
+export function ribbonsOfRecord(treatment: Treatment): { label: string; model: RibbonModel }[] {
+  const { before, of, number } = treatment.stage;
+  const done = before.flatMap((stage, i) => {
+    const until = before[i + 1]?.from ?? treatment.stage.from;
+    const model = ribbonOfStage(
+      {
+        ...stage,
+        limit: stage.contactLimitSeconds,
+        events: standing(treatment).filter(({ at }) => at >= stage.from && at < until),
+      },
+      Date.parse(until),
+      true,
+    );
+    return model ? [{ label: named(stage.number, of, stage.plan), model }] : [];
+  });
+  const last = ribbonOfTreatment(treatment);
+  return last ? [...done, { label: named(number, of, treatment.plan), model: last }] : done;
+}
+
+function named(number: number, of: number, plan: PlanView): string {
+  return of === 1 ? plan.formulaCode : `stage ${number} of ${of}: ${plan.formulaCode}`;
+}
+
+interface StageTold {
+  plan: PlanView;
+  clocks: Treatment["clocks"];
+  limit: number | undefined;
+  layers: Treatment["layers"];
+  answers: Treatment["answers"];
+  restAt?: string;
+  /** What was said in it, without mistaken taps. */
+  events: Treatment["events"];
+}
+
+/** @param runsTo how far it has come where it has not ended */
+function ribbonOfStage(
+  stage: StageTold,
+  runsTo: number,
+  over: boolean,
+): (RibbonModel & { zero: number }) | null {
+  const { plan, clocks, limit, layers, events } = stage;
+  if (!clocks.firstTouch) return null;
+  const zero = Date.parse(clocks.firstTouch);
+  const at = (instant: string) => (Date.parse(instant) - zero) / 1000;
+  const ended = clocks.endedAt ? at(clocks.endedAt) : undefined;
+  const rest = stage.restAt ? at(stage.restAt) : undefined;
+  const runs = (runsTo - zero) / 1000;
+  const through = ended ?? runs;
+  const span = over ? (rest ?? through) + 40 : runs * 1.12 + 30;
+  return {
+    zero,
     from: 0,
-    to,
-    now: closed ? undefined : nowAt,
+    to: Math.max(span, (limit ?? 240) * 1.35, 60),
     limit,
     steps:
       ended === undefined
@@ -146,25 +204,24 @@ export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonMod
               kind: "ending",
             },
           ],
-    layers: treatment.layers.map((layer) => ({
+    layers: layers.map((layer) => ({
       start: at(layer.startedAt),
       end: through,
       number: layer.number,
       planned: false,
     })),
-    layersMost: Math.max(treatment.plan.layersAtMost, treatment.layers.length),
-    feel: underAcid.map((told) => ({ at: at(told.at), value: told.value })),
-    hold: treatment.plan.hold,
-    stop: treatment.plan.stop,
-    bands: treatment.layers
+    layersMost: Math.max(plan.layersAtMost, layers.length),
+    feel: stage.answers
+      .filter((told) => told.phase !== "READY")
+      .map((told) => ({ at: at(told.at), value: told.value })),
+    hold: plan.hold,
+    stop: plan.stop,
+    bands: layers
       .slice(0, 1)
-      .map((layer) =>
-        band(treatment.plan, at(layer.startedAt), limit ?? at(layer.startedAt) + 180),
-      ),
-    own: treatment.ownCurve?.points.map(({ minute, ...felt }) => ({ at: minute * 60, ...felt })),
-    looks: looks(treatment, at),
-    marks: marks(treatment, at),
-    mgPerCm2PerLayer: treatment.plan.mgPerCm2PerLayer,
+      .map((layer) => band(plan, at(layer.startedAt), limit ?? at(layer.startedAt) + 180)),
+    looks: looks(events, at),
+    marks: marks(events, at),
+    mgPerCm2PerLayer: plan.mgPerCm2PerLayer,
   };
 }
 
@@ -178,8 +235,8 @@ function band(plan: PlanView, start: number, end: number) {
   };
 }
 
-function looks(treatment: Treatment, at: (instant: string) => number) {
-  return standing(treatment).flatMap(({ at: when, fact }) => {
+function looks(events: Treatment["events"], at: (instant: string) => number) {
+  return events.flatMap(({ at: when, fact }) => {
     if (!fact || at(when) < 0) return [];
     switch (fact.type) {
       case "RednessSeen": {
@@ -210,8 +267,8 @@ function looks(treatment: Treatment, at: (instant: string) => number) {
   });
 }
 
-function marks(treatment: Treatment, at: (instant: string) => number) {
-  return standing(treatment).flatMap(({ at: when, fact }) => {
+function marks(events: Treatment["events"], at: (instant: string) => number) {
+  return events.flatMap(({ at: when, fact }) => {
     if (!fact || at(when) < 0) return [];
     switch (fact.type) {
       case "EndingStarted":

@@ -2,13 +2,13 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { STEP_KINDS } from "../api/enumWords";
-import type { Run, ScriptLine, ScriptWords, Step } from "../api/types";
+import type { Run, ScriptLine, ScriptWords, Step, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { CommitField } from "../parts/CommitField";
 import { number } from "../parts/NumberField";
 import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
-import { clock, secondsOf } from "../parts/words";
+import { clock, secondsOf, zoneName } from "../parts/words";
 import { type Change, whatOf } from "./script";
 import styles from "./LinePanel.module.css";
 
@@ -38,6 +38,7 @@ export function LinePanel({
   const what = whatOf(step, words);
   const zones = words.regions.find(({ id }) => id === run.region)?.zones ?? [];
   const peel = step.peel !== undefined;
+  const sooner: Partial<Record<Zone, number>> = step.earlierSeconds ?? {};
   return (
     <section aria-label={`Line ${line + 1}`} key={step.id}>
       <Strip title={`Line ${line + 1}`} code={STEP_KINDS[step.kind]} />
@@ -123,9 +124,43 @@ export function LinePanel({
           label="Zones"
           options={zones}
           chosen={step.zones}
-          onChange={(chosen) => edit({ zones: chosen })}
+          onChange={(chosen) =>
+            edit({ zones: chosen, earlierSeconds: among(step.earlierSeconds, chosen) })
+          }
         />
       </div>
+      {peel && (
+        <div className={cx("asked")}>
+          <span className="small soft">comes off sooner than the rest</span>
+          <Chips
+            label="Sooner"
+            options={zones.filter(({ id }) => step.zones.length === 0 || step.zones.includes(id))}
+            chosen={Object.keys(sooner) as Zone[]}
+            onChange={(chosen) =>
+              edit({
+                earlierSeconds: Object.fromEntries(
+                  chosen.map((zone) => [zone, sooner[zone] ?? half(step)]),
+                ),
+              })
+            }
+          />
+          {Object.entries(sooner).map(([zone, seconds]) => (
+            <Time
+              key={zone}
+              label={zoneName(zone as Zone)}
+              seconds={seconds}
+              onSet={(time) => {
+                const others = Object.entries(sooner).filter(([other]) => other !== zone);
+                edit({
+                  earlierSeconds: Object.fromEntries(
+                    time === undefined ? others : [...others, [zone, time]],
+                  ),
+                });
+              }}
+            />
+          ))}
+        </div>
+      )}
       <div className={cx("texts")}>
         <TextField
           label="said to the client before it"
@@ -206,6 +241,18 @@ export function LinePanel({
         </Button>
       </div>
     </section>
+  );
+}
+
+/** Where nothing is said, a zone comes off after half the time of the rest. */
+function half(step: Step): number {
+  return Math.max(30, Math.round((step.plannedSeconds ?? 120) / 2));
+}
+
+function among(sooner: Step["earlierSeconds"], zones: Zone[]): Step["earlierSeconds"] {
+  if (sooner === undefined || zones.length === 0) return sooner;
+  return Object.fromEntries(
+    Object.entries(sooner).filter(([zone]) => zones.includes(zone as Zone)),
   );
 }
 

@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useEffect, useRef } from "react";
 import { SEVERITIES, STEP_GATES, STEP_KINDS } from "../api/enumWords";
-import type { Judged, Objection, Run, ScriptLine, ScriptWords, Step } from "../api/types";
+import type { Judged, Objection, Run, ScriptLine, ScriptWords, Step, Zone } from "../api/types";
 import { clock, zoneName } from "../parts/words";
 import { AddLine } from "./AddLine";
 import type { Change } from "./script";
@@ -144,6 +144,13 @@ function Line({
 }
 
 function zonesOf(step: Step): string {
+  const sooner = Object.entries(step.earlierSeconds ?? {}).map(
+    ([zone, seconds]) => `${zoneName(zone as Zone)} off at ${clock(seconds * 1000)}`,
+  );
+  return [allZonesOf(step), ...sooner].join(", ");
+}
+
+function allZonesOf(step: Step): string {
   if (step.zones.length === 0) return "all";
   return step.zones.length > 2
     ? `${step.zones.length} zones`

@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import type { Visit, Zone } from "../api/types";
 import { clientVisitsQuery } from "../client/queries";
 import { Ribbon } from "../parts/Ribbon";
-import { ribbonOfTreatment } from "../parts/ribbonModel";
+import { ribbonsOfRecord } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, firstName, zoneName } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
@@ -29,13 +29,21 @@ export const WhatChanged = memo(function WhatChanged({
   });
   if (!last || !treatment.data) return null;
   const data = treatment.data;
-  const ribbon = ribbonOfTreatment(data);
   const signature = data.events.findLast(({ fact }) => fact?.type === "Signed");
   const spots = Object.entries(data.zones).filter(([, state]) => state.hotSpot !== undefined);
   return (
     <section className={cx("changed")} aria-label="What changed">
       <Strip title="What changed" code={`${last.formula}, ${day(last.startsAt)}`} />
-      {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(last.startsAt)}`} />}
+      {ribbonsOfRecord(data).map(({ label, model }, i, all) => (
+        <div key={label}>
+          {all.length > 1 && <p className="small soft">{label}</p>}
+          <Ribbon
+            model={model}
+            unit="clock"
+            label={`Peel of ${day(last.startsAt)}${all.length > 1 ? `, ${i + 1}` : ""}`}
+          />
+        </div>
+      ))}
       <p>{data.summary}</p>
       {spots.length > 0 && (
         <p>

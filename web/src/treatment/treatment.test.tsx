@@ -53,6 +53,14 @@ function cue(seconds: number, kind: Cue["kind"], then: Advice, ifAnswered = ahea
   return { at: at(seconds), kind, advice: then, ifAnswered };
 }
 
+const LAYER: Treatment["layers"][number] = {
+  number: 1,
+  formula: "SAL-10",
+  ml: 2.8,
+  measured: false,
+  startedAt: at(0),
+  zones: ["FOREHEAD", "NOSE", "CHIN"],
+};
 const ZONE = {
   redness: 0,
   whitening: "NONE" as const,
@@ -99,6 +107,8 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       percentWv: 10,
       ph: 2.6,
       areaCm2: 560,
+      earlierSeconds: {},
+      measure: "",
       layerMl: 2.8,
       mgPerCm2PerLayer: 0.5,
     },
@@ -111,9 +121,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
     checkInSeconds: [60, 60, 60, 60, 30, 30, 30, 30, 30, 30, 30],
     contactLimitSeconds: 180,
     layersPlanned: 1,
-    layers: [
-      { number: 1, startedAt: at(0), coveredAt: at(25), zones: ["FOREHEAD", "NOSE", "CHIN"] },
-    ],
+    layers: [{ ...LAYER, coveredAt: at(25) }],
     zones: { FOREHEAD: { ...ZONE, reached: true }, NOSE: ZONE, CHIN: ZONE },
     signs: [],
     response: "AWAKE",
@@ -128,7 +136,7 @@ function treatment(part: Partial<Treatment> = {}): Treatment {
       cue(180, "LIMIT", advice("END_NOW", "LIMIT")),
     ],
     endingSteps: [],
-    extracted: {},
+    extracted: [],
     barrierOn: false,
     endedZones: [],
     stage: { number: 1, of: 1, from: at(-300), before: [] },
@@ -426,7 +434,7 @@ describe("what a key means while a panel is open", () => {
 describe("the face", () => {
   it("lights the next zone while a layer is spread", () => {
     const spreading = treatment({
-      layers: [{ number: 1, startedAt: at(0), zones: ["FOREHEAD", "NOSE", "CHIN"] }],
+      layers: [LAYER],
     });
     const { zones, next } = zoneLooks(spreading, []);
     expect(next).toEqual(["NOSE", "CHIN"]);

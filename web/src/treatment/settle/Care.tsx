@@ -2,6 +2,8 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Fact, NewEvent, Treatment, Zone } from "../../api/types";
+import { middleOf, type Place } from "../../parts/FaceMap";
+import { figureOf } from "../../parts/figures";
 import { Stepper } from "../../parts/Stepper";
 import { useNow } from "../../parts/useNow";
 import { capital, hour, left, plural, zoneName } from "../../parts/words";
@@ -38,7 +40,18 @@ export function doCare(step: CareStep, say: (fact: Fact) => void) {
 }
 
 /** Tools, masks and products in their order, each with its time, its gate and what was said to it. */
-export function Care({ treatment, live }: { treatment: Treatment; live: LiveTreatment }) {
+export function Care({
+  treatment,
+  live,
+  taking,
+  onTake,
+}: {
+  treatment: Treatment;
+  live: LiveTreatment;
+  /** The step whose points are being taken. */
+  taking: string | null;
+  onTake: (step: string) => void;
+}) {
   const now = useNow(live.offset, 1000);
   const steps = careSteps(treatment, live.unsent);
   if (steps.length === 0) return null;
@@ -46,7 +59,14 @@ export function Care({ treatment, live }: { treatment: Treatment; live: LiveTrea
     <ol className={cx("care")} aria-label="On the skin, in order">
       {steps.map((step) => (
         <li key={step.id} className={cx(step.doneAt && "done")}>
-          <Step step={step} treatment={treatment} now={now} say={live.say} />
+          <Step
+            step={step}
+            treatment={treatment}
+            now={now}
+            live={live}
+            taking={step.id === taking}
+            onTake={() => onTake(step.id)}
+          />
         </li>
       ))}
       {treatment.barrierOn && steps.some(({ doneAt }) => doneAt === undefined) && (
@@ -64,14 +84,18 @@ function Step({
   step,
   treatment,
   now,
-  say,
+  live,
+  taking,
+  onTake,
 }: {
   step: CareStep;
   treatment: Treatment;
   now: number;
-  say: LiveTreatment["say"];
+  live: LiveTreatment;
+  /** Its points are being taken. */
+  taking: boolean;
+  onTake: () => void;
 }) {
-  const [taking, setTaking] = useState(false);
   if (step.doneAt) {
     return (
       <p>
@@ -87,7 +111,7 @@ function Step({
       <Button
         color="inherit"
         disabled={shut}
-        onClick={() => (step.extracts && !taking ? setTaking(true) : doCare(step, say))}
+        onClick={() => (step.extracts ? onTake() : doCare(step, live.say))}
       >
         {capital(step.label)}
         {over !== undefined &&
@@ -101,7 +125,7 @@ function Step({
           Mind: {mind}.
         </p>
       ))}
-      {taking && <Points step={step} treatment={treatment} say={say} />}
+      {taking && <Points step={step} treatment={treatment} live={live} />}
     </>
   );
 }
@@ -110,55 +134,81 @@ function placed(step: CareStep, treatment: Treatment): string {
   return step.zones.length < treatment.plan.zones.length ? step.zones.map(zoneName).join(", ") : "";
 }
 
-/** Points by zone, and the lancets that they took: each is counted as it is done. */
+/** The points as they are taken, on the figure or by the zone's key, and the lancets they took. */
 function Points({
   step,
   treatment,
-  say,
+  live,
 }: {
   step: CareStep;
   treatment: Treatment;
-  say: LiveTreatment["say"];
+  live: LiveTreatment;
 }) {
   const [lancets, setLancets] = useState(1);
-  const [points, setPoints] = useState<Partial<Record<Zone, number>>>({});
-  const fit = step.zones.filter((zone) => {
-    const seen = treatment.zones[zone];
-    return seen !== undefined && seen.redness <= 1;
-  });
-  const all = Object.values(points).reduce((sum, many) => sum + many, 0);
+  const points = extractedPoints(treatment, live.unsent);
+  const figure = figureOf(treatment.plan.zones[0]);
   return (
     <div role="group" aria-label="Points">
-      <p className="soft">A tap is one point. Only where it is pink at most.</p>
+      <p className="soft">Tap each point on the figure, or its zone here. Pink at most.</p>
       <div className={cx("points")} data-repeat>
-        {fit.map((zone) => (
+        {fitFor(step, treatment).map((zone) => (
           <Button
             key={zone}
             color="inherit"
-            onClick={() => setPoints((was) => ({ ...was, [zone]: (was[zone] ?? 0) + 1 }))}
+            onClick={() => live.say(extracted(step, { zone, ...middleOf(figure, zone) }))}
           >
-            {zoneName(zone)} {points[zone] !== undefined && <b className="mono">{points[zone]}</b>}
+            {zoneName(zone)}
+            <b className="mono">{points.filter((point) => point.zone === zone).length || ""}</b>
           </Button>
         ))}
       </div>
       <Stepper
         label="lancets"
         value={String(lancets)}
-        onLess={lancets > 0 ? () => setLancets(lancets - 1) : undefined}
+        onLess={lancets > 1 ? () => setLancets(lancets - 1) : undefined}
         onMore={lancets < 50 ? () => setLancets(lancets + 1) : undefined}
       />
       <Button
         variant="contained"
-        disabled={all === 0}
+        disabled={points.length === 0}
         onClick={() =>
-          say(
-            { type: "Extracted", step: step.id, points: points as Record<Zone, number>, lancets },
+          live.say(
+            { type: "Extracted", step: step.id, points: [], lancets },
             { type: "CareDone", step: step.id },
           )
         }
       >
-        {plural(all, "point")} done
+        {plural(points.length, "point")} done
       </Button>
     </div>
   );
+}
+
+type Point = Treatment["extracted"][number];
+
+/** Zones where a tool may go: of the step, and no more than pink. */
+function fitFor(step: CareStep, treatment: Treatment): Zone[] {
+  return step.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 3) <= 1);
+}
+
+function extracted(step: CareStep, point: Point): Fact {
+  return { type: "Extracted", step: step.id, points: [point], lancets: 0 };
+}
+
+/** A tap on the figure while points are taken; nothing where the zone is not fit for it. */
+export function pointAt(
+  step: CareStep,
+  treatment: Treatment,
+  zone: Zone,
+  place: Place,
+): Fact | undefined {
+  return fitFor(step, treatment).includes(zone) ? extracted(step, { zone, ...place }) : undefined;
+}
+
+/** Points that were taken, with those that are not sent yet. */
+export function extractedPoints(treatment: Treatment, unsent: NewEvent[]): Point[] {
+  return [
+    ...treatment.extracted,
+    ...unsent.flatMap(({ fact }) => (fact.type === "Extracted" ? fact.points : [])),
+  ];
 }

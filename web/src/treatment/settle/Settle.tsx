@@ -21,7 +21,7 @@ import { answerKeys, useCouchKeys } from "../useCouchKeys";
 import { useSpokenCues } from "../useClientCues";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { ACTION } from "../treat/AdviceBox";
-import { Care, careSteps, doCare, runningCare } from "./Care";
+import { Care, careSteps, doCare, extractedPoints, pointAt, runningCare } from "./Care";
 import { NextStage } from "./NextStage";
 import { zoneLooks } from "../zoneLooks";
 import couchStyles from "../Couch.module.css";
@@ -56,6 +56,7 @@ function Settling({
   const { say } = live;
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [chosen, setChosen] = useState<Zone[]>([]);
+  const [taking, setTaking] = useState<string | null>(null);
   const standing = adviceNow(treatment, live.unsent, now, live.away);
   const advice = standing ?? NO_ADVICE;
   const sent = (step: Treatment["endingSteps"][number]["id"]) =>
@@ -72,6 +73,7 @@ function Settling({
   const answered = (value: number) => say({ type: "SensationAnswered", value });
   const steps = careSteps(treatment, live.unsent);
   const on = runningCare(steps);
+  const takes = steps.find(({ id, doneAt }) => id === taking && doneAt === undefined);
   const act = (action: Advice["action"]) => {
     const next = steps.find(({ doneAt }) => doneAt === undefined);
     switch (action) {
@@ -86,6 +88,7 @@ function Settling({
       case "BARRIER":
         return say({ type: "BarrierWipedOff" });
       case "CARE":
+        if (next?.extracts) return setTaking(next.id);
         return next && doCare(next, say);
       case "CARE_OFF":
         return next && say({ type: "CareDone", step: next.id });
@@ -157,7 +160,12 @@ function Settling({
             figure={figureOf(treatment.plan.zones[0])}
             crop="neck"
             label="Zones of this peel"
-            onPick={(zone) => {
+            points={extractedPoints(treatment, live.unsent)}
+            onPick={(zone, place) => {
+              if (takes) {
+                const point = pointAt(takes, treatment, zone, place);
+                return point && say(point);
+              }
               setChosen((was) =>
                 was.includes(zone) ? was.filter((z) => z !== zone) : [...was, zone],
               );
@@ -246,6 +254,8 @@ function Settling({
               treatment={treatment}
               live={live}
               chosen={chosen}
+              taking={takes?.id ?? null}
+              onTake={setTaking}
               filled={!standing || !SETTLE_KEYS[standing.action]}
               onLeft={() => void navigate(`/visits/${visit.id}/after`)}
             />
@@ -302,6 +312,7 @@ function keyWords({ action }: Advice, treatment: Treatment): string {
     return `${treatment.plan.addOn?.code} ${words}`;
   }
   const next = treatment.care.find(({ doneAt }) => doneAt === undefined);
+  if (action === "CARE" && next?.extracts) return "take points";
   return action === "CARE" && next?.seconds !== undefined ? "it is on" : words;
 }
 
@@ -341,6 +352,8 @@ function Leaving({
   treatment,
   live,
   chosen,
+  taking,
+  onTake,
   filled,
   onLeft,
 }: {
@@ -348,6 +361,8 @@ function Leaving({
   treatment: Treatment;
   live: LiveTreatment;
   chosen: Zone[];
+  taking: string | null;
+  onTake: (step: string) => void;
   /** Nothing else is to be done first. */
   filled: boolean;
   onLeft: () => void;
@@ -359,7 +374,7 @@ function Leaving({
       {treatment.care.length === 0 && treatment.stage.next === undefined && (
         <p className="soft">It stays as it is: no water, no product for the hours of the sheet.</p>
       )}
-      <Care treatment={treatment} live={live} />
+      <Care treatment={treatment} live={live} taking={taking} onTake={onTake} />
       <NextStage treatment={treatment} live={live} />
       <p className="soft">
         {chosen.length > 0

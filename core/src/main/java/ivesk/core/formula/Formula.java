@@ -159,6 +159,7 @@ public record Formula(
   ///   from the pH of a gel or alcohol
   /// @param warms holds a warming agent
   /// @param measure of one layer as the maker gives it, such as "1 level scoop"; may be empty
+  /// @param unitMl what one of that measure holds, mL, 0.05 to 50
   /// @param staysHours hours until it is washed off, for what stays
   /// @param lastStays how long the last layer stays once it is covered, where that is not the gap
   ///   between layers; 10 s to 30 min
@@ -172,6 +173,7 @@ public record Formula(
       boolean bufferedInWater,
       boolean warms,
       String measure,
+      Optional<Double> unitMl,
       Optional<Integer> staysHours,
       Optional<Duration> lastStays,
       String maker,
@@ -183,6 +185,7 @@ public record Formula(
       Require.atMost("sign that it is done", doneWhen, 120);
       Require.atMost("measure", measure, 40);
       Require.atMost("maker", maker, 80);
+      unitMl.ifPresent(ml -> Require.range("one measure, mL", ml, 0.05, 50));
       staysHours.ifPresent(hours -> Require.range("hours that it stays", hours, 1, 24));
       lastStays.ifPresent(
           time -> Require.range("last layer stays, s", (int) time.toSeconds(), 10, 1800));
@@ -197,6 +200,7 @@ public record Formula(
           false,
           false,
           "",
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           "",

@@ -211,6 +211,7 @@ final class Row {
             false,
             warms,
             measure,
+            Optional.empty(),
             staysHours,
             Optional.empty(),
             "",

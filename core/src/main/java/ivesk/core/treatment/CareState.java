@@ -11,8 +11,8 @@ import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.Ending;
 import ivesk.core.treatment.TreatmentEvent.Extracted;
+import ivesk.core.treatment.TreatmentEvent.ExtractedPoint;
 import ivesk.core.treatment.TreatmentEvent.Looking;
-import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import java.time.Instant;
@@ -34,7 +34,7 @@ import java.util.Optional;
 public record CareState(
     Map<String, Instant> started,
     Map<String, Instant> done,
-    List<Point> extracted,
+    List<ExtractedPoint> extracted,
     int lancets,
     Optional<Instant> barrierOffAt,
     Optional<Instant> addOnAt,
@@ -77,8 +77,8 @@ public record CareState(
     return new CareState(begun, ended, extracted, lancets, barrierOff, on, off);
   }
 
-  private CareState extracted(List<Point> points, int used) {
-    List<Point> more = new ArrayList<>(extracted);
+  private CareState extracted(List<ExtractedPoint> points, int used) {
+    List<ExtractedPoint> more = new ArrayList<>(extracted);
     more.addAll(points);
     return new CareState(started, done, more, lancets + used, barrierOffAt, addOnAt, addOnOffAt);
   }

@@ -80,7 +80,7 @@ public record OnSkin(
   }
 
   /// As measured; else the planned layer, by the share of the area that it went on.
-  static Volume volume(TreatmentPlan plan, Layer layer) {
+  public static Volume volume(TreatmentPlan plan, Layer layer) {
     return layer
         .delivered()
         .orElseGet(() -> plan.layer().times(share(layer.zones()) / share(plan.zones())));
@@ -90,7 +90,8 @@ public record OnSkin(
     return zones.stream().mapToDouble(Zone::share).sum();
   }
 
-  static Formula formula(TreatmentPlan plan, Layer layer) {
+  /// Of the layer: the next rung's where the strength was stepped.
+  public static Formula formula(TreatmentPlan plan, Layer layer) {
     return layer.nextRung() ? plan.nextRung().orElse(plan.formula()) : plan.formula();
   }
 }

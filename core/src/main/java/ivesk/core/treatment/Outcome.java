@@ -221,7 +221,8 @@ public final class Outcome {
         parts.add("edge " + (came ? "" : "not ") + "reached on " + Words.list(there));
       }
     }
-    List<Zone> points = state.care().extracted().stream().map(TreatmentEvent.Point::zone).toList();
+    List<Zone> points =
+        state.care().extracted().stream().map(TreatmentEvent.ExtractedPoint::zone).toList();
     if (!points.isEmpty()) {
       parts.add(
           "extracted on "

@@ -383,8 +383,12 @@ public final class Treatment {
   }
 
   private static Optional<String> extracted(
-      TreatmentPlan plan, TreatmentState state, CareStep step, List<TreatmentEvent.Point> points) {
-    Set<Zone> on = points.stream().map(TreatmentEvent.Point::zone).collect(Collectors.toSet());
+      TreatmentPlan plan,
+      TreatmentState state,
+      CareStep step,
+      List<TreatmentEvent.ExtractedPoint> points) {
+    Set<Zone> on =
+        points.stream().map(TreatmentEvent.ExtractedPoint::zone).collect(Collectors.toSet());
     return when(!step.extracts(), "that step extracts nothing")
         .or(() -> known(plan, on))
         .or(() -> when(!step.zones().containsAll(on), "not planned on all of these zones"))

@@ -345,7 +345,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// @param step its id
   /// @param points at most 50 at once; may be empty
   /// @param lancets 0 to 50
-  public record Extracted(String step, List<Point> points, int lancets) implements Caring {
+  public record Extracted(String step, List<ExtractedPoint> points, int lancets) implements Caring {
     public Extracted {
       Require.text("step", step, 20);
       points = List.copyOf(points);
@@ -361,8 +361,8 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   ///
   /// @param across from its left edge, in thousandths of its width, 0 to 1,000
   /// @param down from its top, in thousandths of its height, 0 to 1,000
-  public record Point(Zone zone, int across, int down) {
-    public Point {
+  public record ExtractedPoint(Zone zone, int across, int down) {
+    public ExtractedPoint {
       Require.range("across, thousandths", across, 0, 1000);
       Require.range("down, thousandths", down, 0, 1000);
     }

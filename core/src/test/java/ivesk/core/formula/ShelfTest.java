@@ -62,6 +62,7 @@ class ShelfTest {
             "",
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             "",
             replaces));
   }
@@ -203,6 +204,7 @@ class ShelfTest {
                       true,
                       false,
                       "",
+                      Optional.empty(),
                       Optional.empty(),
                       Optional.empty(),
                       "",

@@ -85,6 +85,7 @@ final class Peel {
             false,
             "",
             Optional.empty(),
+            Optional.empty(),
             Optional.of(Duration.ofSeconds(seconds)),
             "",
             Optional.empty()));

@@ -28,6 +28,7 @@ import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Extracted;
+import ivesk.core.treatment.TreatmentEvent.ExtractedPoint;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.TreatmentEvent.GateA;
@@ -39,7 +40,6 @@ import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.TreatmentEvent.NoteWritten;
-import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -320,7 +320,7 @@ class RandomPeelsTest {
               ? new CareStarted(step.id())
               : random.nextBoolean()
                   ? new CareDone(step.id())
-                  : new Extracted(step.id(), List.of(new Point(zone, 500, 500)), 1);
+                  : new Extracted(step.id(), List.of(new ExtractedPoint(zone, 500, 500)), 1);
         }
         case CARE_OFF -> {
           return new CareDone(CareState.running(peel.now(), state).orElseThrow().id());

@@ -28,12 +28,12 @@ import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.TreatmentEvent.Extracted;
+import ivesk.core.treatment.TreatmentEvent.ExtractedPoint;
 import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
 import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
-import ivesk.core.treatment.TreatmentEvent.Point;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
@@ -319,7 +319,8 @@ class StagesOnTheCouchTest {
     }
 
     private Extracted extracted(Zone zone, int points) {
-      return new Extracted("points", Collections.nCopies(points, new Point(zone, 500, 500)), 1);
+      return new Extracted(
+          "points", Collections.nCopies(points, new ExtractedPoint(zone, 500, 500)), 1);
     }
 
     @Test

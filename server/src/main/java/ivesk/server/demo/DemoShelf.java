@@ -121,6 +121,7 @@ class DemoShelf {
         Optional.of(480),
         Optional.of(120),
         Optional.empty(),
+        Optional.empty(),
         1,
         1,
         0,
@@ -138,6 +139,7 @@ class DemoShelf {
         "it has gone matt all over",
         false,
         false,
-        "1 level scoop");
+        "1 level scoop",
+        Optional.of(2.5));
   }
 }

@@ -9,6 +9,7 @@ import static ivesk.server.formula.LabelColumn.Kind.COMPONENTS;
 import static ivesk.server.formula.LabelColumn.Kind.DECIMAL;
 import static ivesk.server.formula.LabelColumn.Kind.FLAG;
 import static ivesk.server.formula.LabelColumn.Kind.MINUTES;
+import static ivesk.server.formula.LabelColumn.Kind.NUMBER;
 import static ivesk.server.formula.LabelColumn.Kind.REGIONS;
 import static ivesk.server.formula.LabelColumn.Kind.SHIPPED;
 import static ivesk.server.formula.LabelColumn.Kind.TEXT;
@@ -160,7 +161,8 @@ public record LabelColumn(
           of("doneWhen", "done_when", USED, TEXT, "Done when").help("the maker’s sign"),
           of("bufferedInWater", "buffered_in_water", HOLDS, FLAG, "buffered in water"),
           of("warms", "warms", HOLDS, FLAG, "holds a warming agent"),
-          of("measure", "measure", USED, TEXT, "One layer is").help("as the maker measures it"));
+          of("measure", "measure", USED, TEXT, "One layer is").help("as the maker measures it"),
+          of("unitMl", "unit_ml", USED, NUMBER, "One measure holds").in("mL"));
 
   /// The heads of a table of products.
   static List<String> heads() {

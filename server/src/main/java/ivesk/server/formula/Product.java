@@ -56,7 +56,8 @@ public record Product(
     String doneWhen,
     boolean bufferedInWater,
     boolean warms,
-    String measure) {
+    String measure,
+    Optional<Double> unitMl) {
 
   private static final Pattern CODE = Pattern.compile("[A-Z0-9][A-Z0-9-]{1,11}");
 
@@ -96,7 +97,8 @@ public record Product(
         label.doneWhen(),
         label.bufferedInWater(),
         label.warms(),
-        label.measure());
+        label.measure(),
+        label.unitMl());
   }
 
   /// @param version of the label, from 1
@@ -161,6 +163,7 @@ public record Product(
             bufferedInWater,
             warms,
             measure,
+            unitMl,
             use == Formula.Use.STAYS ? staysHours.or(() -> Optional.of(6)) : Optional.empty(),
             duration(lastSeconds),
             maker,

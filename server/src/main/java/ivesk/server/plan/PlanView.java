@@ -10,11 +10,15 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /// A plan on the wire: times in seconds, the formula reduced to what a screen shows.
 ///
 /// @param doneWhen the maker's sign that it is done; may be empty
+/// @param earlierSeconds zones that come off before the others, from the first touch
+/// @param unitMl what one measure of the maker's holds
 /// @param bandSeconds how long the expected feel may last, from each layer's first touch
 public record PlanView(
     String formulaCode,
@@ -24,6 +28,7 @@ public record PlanView(
     DepthClass depth,
     String depthLabel,
     List<Zone> zones,
+    Map<Zone, Long> earlierSeconds,
     int layersPlanned,
     int layersAtMost,
     Optional<Long> contactSeconds,
@@ -46,6 +51,8 @@ public record PlanView(
     Optional<Ph> ph,
     double areaCm2,
     double layerMl,
+    String measure,
+    Optional<Double> unitMl,
     double mgPerCm2PerLayer,
     Optional<Edge> edge,
     Optional<AddOnView> addOn) {
@@ -63,6 +70,8 @@ public record PlanView(
         plan.depth(),
         plan.depth().label(),
         plan.zones(),
+        plan.earlier().entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, one -> one.getValue().toSeconds())),
         plan.layersPlanned(),
         plan.layersAtMost(),
         plan.contactLimit().map(Duration::toSeconds),
@@ -85,6 +94,8 @@ public record PlanView(
         formula.ph(),
         plan.area().cm2(),
         plan.layer().ml(),
+        formula.label().measure(),
+        formula.label().unitMl(),
         plan.dosePerLayer().mgPerCm2(),
         plan.edge(),
         plan.addOn()

@@ -22,11 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 /// The runs of a visit as they are kept, each with the protocol that it was copied from.
 record StoredScript(List<Run> runs) {
   static final Shape<StoredScript> SHAPE =
-      Shape.of(
-          "VisitScript",
-          StoredScript.class,
-          Upcaster.SAME,
-          StoredScript::offTogetherInRuns);
+      Shape.of("VisitScript", StoredScript.class, Upcaster.SAME, StoredScript::offTogetherInRuns);
 
   /// @param protocol that it was copied from; empty where Ivesk composed it
   record Run(Region region, Optional<From> protocol, List<StoredStep> steps) {}
@@ -46,8 +42,8 @@ record StoredScript(List<Run> runs) {
 
   /// A protocol as it is kept.
   record Sheet(String name, Region region, List<StoredStep> steps) {
-    static final Shape<Sheet> SHAPE = Shape.of(
-            "Protocol", Sheet.class, Upcaster.SAME, StoredScript::offTogether);
+    static final Shape<Sheet> SHAPE =
+        Shape.of("Protocol", Sheet.class, Upcaster.SAME, StoredScript::offTogether);
 
     static Sheet of(Protocol protocol) {
       return new Sheet(

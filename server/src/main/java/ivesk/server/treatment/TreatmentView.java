@@ -116,7 +116,7 @@ record TreatmentView(
     boolean handset,
     List<EndingStepView> endingSteps,
     List<CareView> care,
-    Map<Zone, Integer> extracted,
+    List<TreatmentEvent.ExtractedPoint> extracted,
     boolean barrierOn,
     List<EndedZoneView> endedZones,
     StageNow stage,
@@ -217,13 +217,18 @@ record TreatmentView(
   /// @param notNow why it may not begin; empty when it may
   record StageAhead(String code, Region region, boolean sameSkin, Optional<String> notNow) {}
 
+  /// @param plan by which it was done
+  /// @param from when it began
   record DoneStageView(
       int number,
-      String code,
+      PlanView plan,
       Region region,
-      int layers,
-      long contactSeconds,
-      Optional<Long> restSeconds,
+      Instant from,
+      Optional<Long> contactLimitSeconds,
+      List<LayerView> layers,
+      List<Looks.Told> answers,
+      Advisor.Clocks clocks,
+      Optional<Instant> restAt,
       List<CareView> care) {}
 
   /// @param acidMmol titratable, of all layers of this stage
@@ -245,7 +250,18 @@ record TreatmentView(
   /// @param words as they are counted
   record MoreBase(String words, double mmol) {}
 
-  record LayerView(int number, Instant startedAt, Optional<Instant> coveredAt, List<Zone> zones) {}
+  /// @param formula its code, the next rung's where the strength was stepped
+  /// @param lot of its bottle; empty where bottles are not counted
+  /// @param measured its volume was measured; otherwise it is as planned
+  record LayerView(
+      int number,
+      String formula,
+      Optional<String> lot,
+      double ml,
+      boolean measured,
+      Instant startedAt,
+      Optional<Instant> coveredAt,
+      List<Zone> zones) {}
 
   /// The event that may still be taken back, and until when.
   record UndoView(UUID event, Instant until) {}
@@ -301,9 +317,7 @@ record TreatmentView(
             .map(left -> new ShortenedView(left.contact().map(Duration::toSeconds), left.layers())),
         state.ready().contactLimit().map(Duration::toSeconds),
         state.layersPlanned(),
-        state.layers().stream()
-            .map(l -> new LayerView(l.number(), l.startedAt(), l.coveredAt(), l.zones()))
-            .toList(),
+        layers(live.plan(), state),
         state.zones().entrySet().stream()
             .collect(Collectors.toMap(Map.Entry::getKey, entry -> ZoneView.of(entry.getValue()))),
         state.signs(),
@@ -413,15 +427,33 @@ record TreatmentView(
             .map(done ->
                 new DoneStageView(
                     done.plan().staging().number(),
-                    done.plan().formula().code(),
+                    PlanView.of(done.plan()),
                     done.plan().region(),
-                    done.state().layers().size(),
-                    done.state().contact(done.state().lastEventAt()).toSeconds(),
-                    done.state().timeToRest().map(Duration::toSeconds),
+                    done.from(),
+                    done.state().ready().contactLimit().map(Duration::toSeconds),
+                    layers(done.plan(), done.state()),
+                    done.state().looks().answers(),
+                    Advisor.clocks(done.plan(), done.state()),
+                    done.state().ending().restAt(),
                     CareState.offered(done.plan(), done.state()).stream()
                         .map(step -> care(step, done.plan(), done.state()))
                         .toList()))
             .toList());
+  }
+
+  private static List<LayerView> layers(TreatmentPlan plan, TreatmentState state) {
+    return state.layers().stream()
+        .map(layer ->
+            new LayerView(
+                layer.number(),
+                OnSkin.formula(plan, layer).code(),
+                layer.nextRung() ? plan.nextLot() : plan.lot(),
+                OnSkin.volume(plan, layer).ml(),
+                layer.delivered().isPresent(),
+                layer.startedAt(),
+                layer.coveredAt(),
+                layer.zones()))
+        .toList();
   }
 
   private static final int MOST_MORE = 3;

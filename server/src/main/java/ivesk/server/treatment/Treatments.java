@@ -1,8 +1,10 @@
 package ivesk.server.treatment;
 
+import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
 import ivesk.core.skin.Phototype;
+import ivesk.core.treatment.AcidState;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
@@ -390,18 +392,24 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
   private void takeOffStock(Live done, LocalDate day, String who) {
     if (done.peeled().isEmpty()) return;
     for (Stage stage : done.peeled()) {
-      stage
-          .plan()
-          .lot()
-          .ifPresent(lot ->
-              shelf.take(
-                  stage.plan().formula().code(),
-                  lot,
-                  Trolley.poured(stage.plan(), stage.state().layers().size()),
-                  day,
-                  who));
+      TreatmentPlan plan = stage.plan();
+      int stepped = (int) stage.state().layers().stream().filter(AcidState.Layer::nextRung).count();
+      take(plan, plan.formula(), plan.lot(), stage.state().layers().size() - stepped, day, who);
+      plan.nextRung().ifPresent(next -> take(plan, next, plan.nextLot(), stepped, day, who));
     }
     events.publishEvent(new PeelSigned(done.visitId(), day, who));
+  }
+
+  private void take(
+      TreatmentPlan plan,
+      Formula formula,
+      Optional<String> lot,
+      int layers,
+      LocalDate day,
+      String who) {
+    if (layers == 0) return;
+    lot.ifPresent(
+        number -> shelf.take(formula.code(), number, Trolley.poured(plan, layers), day, who));
   }
 
   /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.

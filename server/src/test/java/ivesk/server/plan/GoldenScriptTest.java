@@ -15,6 +15,7 @@ import ivesk.server.app.GoldenFiles;
 import ivesk.server.app.StorageMapper;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -35,6 +36,7 @@ class GoldenScriptTest {
               1,
               2,
               List.of(Zone.CHIN, Zone.NOSE),
+              Map.of(Zone.CHIN, Duration.ofSeconds(90)),
               new Timing(
                   Optional.of(Duration.ofSeconds(60)),
                   Optional.of(Duration.ofSeconds(120)),
@@ -47,14 +49,33 @@ class GoldenScriptTest {
               Optional.of(StepGate.A),
               Step.Who.CLINICIAN));
 
+  /// Before zones could come off earlier than others.
+  private static final List<Step> OFF_TOGETHER =
+      STEPS.stream().map(step -> step.off(Map.of())).toList();
+
+  private static List<Step> visit(String file) {
+    return STORAGE
+        .read(GoldenFiles.bytes(file), StoredScript.SHAPE)
+        .runs()
+        .getFirst()
+        .steps()
+        .stream()
+        .map(StoredScript.StoredStep::step)
+        .toList();
+  }
+
+  private static List<Step> protocol(String file) {
+    return STORAGE.read(GoldenFiles.bytes(file), StoredScript.Sheet.SHAPE).protocol().steps();
+  }
+
   @Test
   void aProtocolIsReadAsItWasKept() {
     Protocol protocol = new Protocol("Short", Region.FACE, STEPS);
     byte[] kept = STORAGE.write(StoredScript.Sheet.SHAPE, StoredScript.Sheet.of(protocol));
-    GoldenFiles.addMissing("Protocol.v1", kept);
-    assertThat(STORAGE.read(GoldenFiles.bytes("Protocol.v1"), StoredScript.Sheet.SHAPE).protocol())
-        .isEqualTo(protocol);
-    assertThat(GoldenFiles.tree(kept)).isEqualTo(GoldenFiles.json("Protocol.v1"));
+    GoldenFiles.addMissing("Protocol.v2", kept);
+    assertThat(protocol("Protocol.v1")).isEqualTo(OFF_TOGETHER);
+    assertThat(protocol("Protocol.v2")).isEqualTo(STEPS);
+    assertThat(GoldenFiles.tree(kept)).isEqualTo(GoldenFiles.json("Protocol.v2"));
   }
 
   @Test
@@ -67,10 +88,9 @@ class GoldenScriptTest {
                     Optional.of(new StoredScript.From(new UUID(1, 2), 4, "Short")),
                     STEPS.stream().map(StoredScript.StoredStep::of).toList())));
     byte[] kept = STORAGE.write(StoredScript.SHAPE, script);
-    GoldenFiles.addMissing("VisitScript.v1", kept);
-    StoredScript read = STORAGE.read(GoldenFiles.bytes("VisitScript.v1"), StoredScript.SHAPE);
-    assertThat(read).isEqualTo(script);
-    assertThat(read.runs().getFirst().steps().stream().map(StoredScript.StoredStep::step).toList())
-        .isEqualTo(STEPS);
+    GoldenFiles.addMissing("VisitScript.v2", kept);
+    assertThat(visit("VisitScript.v1")).isEqualTo(OFF_TOGETHER);
+    assertThat(visit("VisitScript.v2")).isEqualTo(STEPS);
+    assertThat(GoldenFiles.tree(kept)).isEqualTo(GoldenFiles.json("VisitScript.v2"));
   }
 }
