@@ -4254,6 +4254,7 @@ export interface components {
             label: string;
         };
         RegionZones: {
+            besides: ("FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS")[];
             /** @enum {string} */
             id: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             label: string;

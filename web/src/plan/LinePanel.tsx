@@ -36,7 +36,12 @@ export function LinePanel({
   if (!step) return null;
   const edit = (fields: Partial<Step>) => change({ type: "edit", run: at, at: line, fields });
   const what = whatOf(step, words);
-  const zones = words.regions.find(({ id }) => id === run.region)?.zones ?? [];
+  const here = words.regions.find(({ id }) => id === run.region);
+  // What is made for two regions of one figure may go on both in one run.
+  const besides = words.regions.filter(
+    ({ id }) => here?.besides.includes(id) && what?.kind === "ACID" && what.regions.includes(id),
+  );
+  const zones = [here, ...besides].flatMap((region) => region?.zones ?? []);
   const peel = step.peel !== undefined;
   const sooner: Partial<Record<Zone, number>> = step.earlierSeconds ?? {};
   return (

@@ -2,10 +2,12 @@ package ivesk.core.plan;
 
 import ivesk.core.plan.Objection.Severity;
 import ivesk.core.selection.Appointment;
+import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// What there is to say to the lines of a visit, or of a protocol by itself.
@@ -13,7 +15,17 @@ public final class Objections {
   private Objections() {}
 
   /// The script of one region in its setting.
-  public record Run(Script script, Setting setting) {}
+  ///
+  /// @param besides settings of other regions of which it names zones
+  public record Run(Script script, Setting setting, Map<Region, Setting> besides) {
+    public Run {
+      besides = Map.copyOf(besides);
+    }
+
+    public Run(Script script, Setting setting) {
+      this(script, setting, Map.of());
+    }
+  }
 
   /// @param runs in the order in which they are done
   /// @param slot booked; empty where nothing is
@@ -25,6 +37,7 @@ public final class Objections {
           new ScriptRules.Sight(
               runs.get(i).script(),
               runs.get(i).setting(),
+              runs.get(i).besides(),
               runs.subList(0, i),
               i == runs.size() - 1 ? slot.filter(time -> minutes(runs) > time.toMinutes()) : none(),
               minutes(runs));

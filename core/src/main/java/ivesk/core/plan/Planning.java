@@ -15,6 +15,7 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -195,12 +196,20 @@ public final class Planning {
                   + least.toSeconds()
                   + " s");
         });
-    List<Zone> zones = wishes.zones().orElse(facts.zones());
+    // Where two regions share a run, its own comes first.
+    List<Zone> zones =
+        wishes.zones().orElse(facts.zones()).stream()
+            .sorted(Comparator.comparing(zone -> zone.region() != facts.client().region()))
+            .toList();
     for (Zone zone : zones) {
       if (limits.excludedZones().contains(zone)) {
         throw new IllegalArgumentException(zone.label() + " is left out today; Screen says why");
       }
-      if (zone.region() != facts.client().region()) {
+      boolean besides =
+          zone != zones.getFirst()
+              && zone.region().besides(facts.client().region())
+              && formula.label().regions().contains(zone.region());
+      if (zone.region() != facts.client().region() && !besides) {
         throw new IllegalArgumentException(
             zone.label() + " is another region than " + facts.client().region().label());
       }

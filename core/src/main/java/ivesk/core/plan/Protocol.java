@@ -20,7 +20,7 @@ public record Protocol(String name, Region region, List<Step> steps) {
     }
     for (Step step : steps) {
       step.zones().stream()
-          .filter(zone -> zone.region() != region)
+          .filter(zone -> zone.region() != region && !zone.region().besides(region))
           .findFirst()
           .ifPresent(zone -> {
             throw new IllegalArgumentException(

@@ -36,6 +36,7 @@ import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -61,12 +62,14 @@ public final class ScriptRules {
 
   /// What a rule sees.
   ///
+  /// @param besides settings of other regions of which it names zones
   /// @param before runs done earlier in the visit
   /// @param tooShort the slot, where it is shorter than the steps
   /// @param minutes of the whole appointment
   record Sight(
       Script script,
       Setting setting,
+      Map<Region, Setting> besides,
       List<Objections.Run> before,
       Optional<Duration> tooShort,
       long minutes) {
@@ -77,6 +80,10 @@ public final class ScriptRules {
 
     boolean chose(Choice choice) {
       return setting.policies().chose(choice);
+    }
+
+    Setting settingOf(Region there) {
+      return besides.getOrDefault(there, setting);
     }
 
     boolean isFace() {
@@ -282,12 +289,22 @@ public final class ScriptRules {
     List<Found> found = new ArrayList<>();
     for (Line line : sight.script().stages().toList()) {
       String code = line.formula().orElseThrow().code();
-      List<Shut> shut = sight.setting().client().get().rack().tile(code).shut();
-      if (!shut.isEmpty()) {
-        found.add(Found.of(line, code + " is shut today: " + shut.getFirst().words()));
-      }
+      line.zones().stream()
+          .map(Zone::region)
+          .distinct()
+          .flatMap(there -> shut(code, there, sight).stream())
+          .findFirst()
+          .ifPresent(why -> found.add(Found.of(line, why)));
     }
     return found;
+  }
+
+  private static Optional<String> shut(String code, Region there, Sight sight) {
+    List<Shut> shut = sight.settingOf(there).client().orElseThrow().rack().tile(code).shut();
+    String where = there == sight.script().region() ? "" : " on " + there.withArticle();
+    return shut.stream()
+        .findFirst()
+        .map(first -> code + " is shut today" + where + ": " + first.words());
   }
 
   private static List<Found> acid(Sight sight) {
@@ -312,16 +329,23 @@ public final class ScriptRules {
     for (Line line : sight.script().lines()) {
       line.formula()
           .filter(Formula::peels)
-          .ifPresent(formula -> peelTime(line, formula, sight.setting()).forEach(found::add));
+          .ifPresent(formula -> peelTime(line, formula, sight).forEach(found::add));
       if (line.acidProduct()) productTime(line).ifPresent(found::add);
     }
     return found;
   }
 
-  private static List<Found> peelTime(Line line, Formula formula, Setting setting) {
+  private static List<Found> peelTime(Line line, Formula formula, Sight sight) {
     List<Found> found = new ArrayList<>();
+    Setting setting = sight.setting();
     Optional<Duration> planned = line.step().timing().planned();
-    Optional<Duration> most = setting.most(formula);
+    Optional<Duration> most =
+        line.zones().stream()
+            .map(Zone::region)
+            .distinct()
+            .map(sight::settingOf)
+            .flatMap(of -> of.most(formula).stream())
+            .min(Comparator.naturalOrder());
     if (formula.mostContact().isPresent()) {
       Duration least = formula.firstContact().orElseThrow();
       if (planned.isEmpty()) {
@@ -1005,7 +1029,6 @@ public final class ScriptRules {
 
   private static List<Found> where(Sight sight) {
     List<Found> found = new ArrayList<>();
-    Set<Zone> leftOut = sight.setting().limits().excludedZones();
     Region region = sight.script().region();
     for (Line line : sight.script().lines()) {
       Set<Region> made =
@@ -1013,8 +1036,15 @@ public final class ScriptRules {
               .map(CareProduct::regions)
               .or(() -> line.formula().map(formula -> formula.label().regions()))
               .orElse(Set.of(region));
-      if (!made.contains(region)) {
-        found.add(swapped(line, line.words() + " is not made for " + region.withArticle()));
+      Optional<Region> elsewhere =
+          Stream.concat(
+                  Stream.of(region).filter(own -> line.step().zones().isEmpty()),
+                  line.zones().stream().map(Zone::region))
+              .filter(there -> !made.contains(there))
+              .findFirst();
+      if (elsewhere.isPresent()) {
+        found.add(
+            swapped(line, line.words() + " is not made for " + elsewhere.get().withArticle()));
         continue;
       }
       boolean never =
@@ -1024,7 +1054,8 @@ public final class ScriptRules {
           touches(line)
               ? line.zones().stream()
                   .filter(zone ->
-                      leftOut.contains(zone) || never && zone.region() == Region.EYE_CONTOUR)
+                      sight.settingOf(zone.region()).limits().excludedZones().contains(zone)
+                          || never && zone.region() == Region.EYE_CONTOUR)
                   .toList()
               : List.of();
       // Where nothing else is said, a line goes over what is left; a named zone is meant.

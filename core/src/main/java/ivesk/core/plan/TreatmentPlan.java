@@ -1,6 +1,7 @@
 package ivesk.core.plan;
 
 import ivesk.core.Require;
+import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
@@ -13,6 +14,7 @@ import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -151,9 +153,25 @@ public record TreatmentPlan(
     return firstVisit || sensitivity.atLeast(Sensitivity.SENSITIVE);
   }
 
-  /// Where the peel is done; regions are treated one at a time.
+  /// Where the peel is done; regions are treated one at a time. Of two that share a run, that of
+  /// its first zone.
   public Region region() {
     return zones.getFirst().region();
+  }
+
+  /// Every region that has a zone in it, the first first.
+  public List<Region> regions() {
+    return zones.stream().map(Zone::region).distinct().toList();
+  }
+
+  /// Whether another stage goes on some of the same regions.
+  public boolean sharesSkin(TreatmentPlan other) {
+    return !Collections.disjoint(regions(), other.regions());
+  }
+
+  /// "the face and the eye contour".
+  public String where() {
+    return Words.list(regions().stream().map(Region::withArticle).toList());
   }
 
   /// The supervising clinician is in the room: more TCA coats than usual, or a medium depth.

@@ -30,6 +30,14 @@ public enum Region {
     return withArticle;
   }
 
+  /// Whether zones of both may share a run, where the formula is made for both: face and eye
+  /// contour, which are one figure.
+  public boolean besides(Region other) {
+    return this != other
+        && (this == FACE || this == EYE_CONTOUR)
+        && (other == FACE || other == EYE_CONTOUR);
+  }
+
   /// Thin skin, which takes up more: eye contour, neck, decolletage, backs of the hands.
   public boolean thin() {
     return thin;

@@ -236,7 +236,7 @@ public final class Advisor {
 
   private static Duration awakeCheckIn(TreatmentPlan plan, TreatmentState state) {
     boolean close =
-        plan.region() == Region.EYE_CONTOUR
+        plan.regions().contains(Region.EYE_CONTOUR)
             || state
                 .lastUnderAcid()
                 .filter(told ->
@@ -493,12 +493,12 @@ public final class Advisor {
                   next.staging().number(),
                   next.staging().of(),
                   next.formula().code(),
-                  next.region().withArticle());
+                  next.where());
           Optional<String> shut = Gate.next(plan, state);
           if (shut.isPresent()) {
             return outside(Kind.REST, "Not yet: " + what, Words.capital(shut.get()) + ".")
                 .key(
-                    state.ending().lookedAt().isEmpty() && next.region() == plan.region()
+                    state.ending().lookedAt().isEmpty() && next.sharesSkin(plan)
                         ? Action.REDNESS
                         : Action.ASK)
                 .other(Action.LEAVING_CHECK)

@@ -97,7 +97,7 @@ public final class Gate {
         CareState.running(plan, state).map(step -> "the " + step.label() + " is still on");
     if (on.isPresent()) return on;
     if (state.care().addOnOn()) return Optional.of("the add-on is on");
-    if (plan.staging().next().get().region() != plan.region()) {
+    if (!plan.staging().next().get().sharesSkin(plan)) {
       return injured(state).or(() -> awake(state));
     }
     return seenSinceEnd(state).or(() -> b(plan, state));

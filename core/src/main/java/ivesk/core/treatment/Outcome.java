@@ -7,6 +7,7 @@ import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Looks.Told;
 import java.time.Duration;
@@ -56,10 +57,15 @@ public final class Outcome {
   }
 
   public static PastPeel peel(TreatmentPlan plan, TreatmentState state, LocalDate on) {
+    return peel(plan, plan.region(), state, on);
+  }
+
+  private static PastPeel peel(
+      TreatmentPlan plan, Region region, TreatmentState state, LocalDate on) {
     Duration contact = state.contact(state.lastEventAt());
     return new PastPeel(
         plan.formula(),
-        plan.region(),
+        region,
         on,
         Math.max(1, state.layers().size()),
         state.ready().contactLimit().filter(limit -> limit.compareTo(contact) < 0).orElse(contact),
@@ -68,7 +74,8 @@ public final class Outcome {
   }
 
   /// The stages of a visit as the chart counts them: one formula on one region is one peel, however
-  /// often it went on; as it was taken worst, and never as more layers than one stage had.
+  /// often it went on; as it was taken worst, and never as more layers than one stage had. Where
+  /// two regions shared a run, each has had the peel.
   ///
   /// @param stages in which acid went on, in order
   /// @param days on which each first touched
@@ -76,8 +83,10 @@ public final class Outcome {
     Map<String, PastPeel> peels = new LinkedHashMap<>();
     for (int i = 0; i < stages.size(); i++) {
       Treatment.Stage stage = stages.get(i);
-      PastPeel peel = peel(stage.plan(), stage.state(), days.get(i));
-      peels.merge(peel.formula().code() + " " + peel.region(), peel, Outcome::together);
+      for (Region region : stage.plan().regions()) {
+        PastPeel peel = peel(stage.plan(), region, stage.state(), days.get(i));
+        peels.merge(peel.formula().code() + " " + region, peel, Outcome::together);
+      }
     }
     return List.copyOf(peels.values());
   }
@@ -112,9 +121,7 @@ public final class Outcome {
       paragraphs.add(
           Words.fill(
               "Stage %d, %s on %s, was planned and not done.",
-              left.get().staging().number(),
-              left.get().formula().code(),
-              left.get().region().withArticle()));
+              left.get().staging().number(), left.get().formula().code(), left.get().where()));
       left = left.get().staging().next();
     }
     return String.join(" ", paragraphs);
@@ -129,7 +136,7 @@ public final class Outcome {
     parts.add(
         plan.formula().name()
             + " on "
-            + plan.region().withArticle()
+            + plan.where()
             + ", "
             + Words.count(state.layers().size(), "layer")
             + ", "

@@ -61,7 +61,7 @@ public record TreatmentState(
 
   /// As the next stage begins, on clocks of its own.
   TreatmentState onTo(TreatmentPlan plan, TreatmentPlan next, TreatmentEvent opened) {
-    boolean sameSkin = next.region() == plan.region();
+    boolean sameSkin = next.sharesSkin(plan);
     ReadyState readied = ready.onTo(next, sameSkin);
     return new TreatmentState(
         readied.stepsDone().keySet().containsAll(ReadyStep.of(next)) ? Phase.ARMED : Phase.READY,

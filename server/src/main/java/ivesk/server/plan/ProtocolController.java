@@ -256,7 +256,8 @@ class ProtocolController {
 
   record ZoneOption(Zone id, String label) {}
 
-  record RegionZones(Region id, String label, List<ZoneOption> zones) {}
+  /// @param besides regions of which zones may share a run with it
+  record RegionZones(Region id, String label, List<ZoneOption> zones, List<Region> besides) {}
 
   record RuleWords(String id, Severity severity, String when, String source) {}
 
@@ -296,7 +297,8 @@ class ProtocolController {
                     region.label(),
                     Zone.inOrder(region).stream()
                         .map(zone -> new ZoneOption(zone, zone.label()))
-                        .toList()))
+                        .toList(),
+                    Arrays.stream(Region.values()).filter(region::besides).toList()))
             .toList(),
         ScriptRules.ALL.stream()
             .map(rule ->

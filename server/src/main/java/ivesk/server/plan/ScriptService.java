@@ -4,6 +4,7 @@ import ivesk.core.plan.Objections;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.product.CatalogueService;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /// The scripts of visits, in the setting of their clients.
@@ -55,9 +57,21 @@ class ScriptService {
     List<Objections.Run> runs = new ArrayList<>();
     for (Planned run : planned) {
       Setting setting = settings.apply(run.region());
-      runs.add(new Objections.Run(setting.script(run.region(), run.steps()), setting));
+      runs.add(
+          new Objections.Run(
+              setting.script(run.region(), run.steps()), setting, besides(settings, run)));
     }
     return runs;
+  }
+
+  /// Of other regions that a run names zones of.
+  private static Map<Region, Setting> besides(Function<Region, Setting> settings, Planned run) {
+    return run.steps().stream()
+        .flatMap(step -> step.zones().stream())
+        .map(Zone::region)
+        .distinct()
+        .filter(region -> region != run.region())
+        .collect(Collectors.toMap(Function.identity(), settings));
   }
 
   /// The setting of each region of a visit, made once each.

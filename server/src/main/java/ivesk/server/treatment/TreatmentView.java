@@ -421,7 +421,7 @@ record TreatmentView(
                 new StageAhead(
                     next.formula().code(),
                     next.region(),
-                    next.region() == now.plan().region(),
+                    next.sharesSkin(now.plan()),
                     Treatment.nextNotNow(now.plan(), now.state()))),
         live.stages().subList(0, live.stages().size() - 1).stream()
             .map(done ->
