@@ -11,6 +11,9 @@ import styles from "./Rooms.module.css";
 
 const cx = classNames.bind(styles);
 
+/** Not at rest yet: somebody has to look, ask or end. */
+const WATCHED = ["ACID", "ENDING", "SETTLING"];
+
 /** What runs or stands in alarm in other rooms, on every screen; alarms and what is overdue first. */
 export function Rooms({ but }: { but?: string }) {
   const today = useQuery(todayQuery);
@@ -22,7 +25,7 @@ export function Rooms({ but }: { but?: string }) {
   const now = useNow(offset, 500);
   const others = (today.data?.visits ?? [])
     .filter((visit) => visit.id !== but)
-    .filter(({ running }) => running?.alarm !== undefined || running?.phase === "ACID")
+    .filter(({ running }) => running?.alarm !== undefined || WATCHED.includes(running?.phase ?? ""))
     .sort((one, other) => rank(one, now) - rank(other, now));
   if (others.length === 0) return null;
   return (
@@ -43,7 +46,7 @@ function rank(visit: Visit, now: number): number {
 }
 
 function Room({ visit, now }: { visit: Visit; now: number }) {
-  const { elapsed, alarm } = visit.running ?? {};
+  const { elapsed, alarm, advice } = visit.running ?? {};
   const over = overdue(visit, now);
   return (
     <Link
@@ -52,7 +55,7 @@ function Room({ visit, now }: { visit: Visit; now: number }) {
     >
       {firstName(visit.clientName)}, {visit.room}{" "}
       {elapsed && <b className="mono">{clock(now - Date.parse(elapsed))}</b>}
-      {alarm ? ` ${alarm}` : over ? " end now" : ""}
+      <span className={cx("advice")}>{alarm ?? (over ? "end now" : advice)}</span>
     </Link>
   );
 }

@@ -74,6 +74,13 @@ function Settling({
   const steps = careSteps(treatment, live.unsent);
   const on = runningCare(steps);
   const takes = steps.find(({ id, doneAt }) => id === taking && doneAt === undefined);
+  const take = (id: string) => {
+    const step = steps.find((one) => one.id === id);
+    if (step?.seconds !== undefined && step.startedAt === undefined) {
+      say({ type: "CareStarted", step: id });
+    }
+    setTaking(id);
+  };
   const act = (action: Advice["action"]) => {
     const next = steps.find(({ doneAt }) => doneAt === undefined);
     switch (action) {
@@ -88,7 +95,7 @@ function Settling({
       case "BARRIER":
         return say({ type: "BarrierWipedOff" });
       case "CARE":
-        if (next?.extracts) return setTaking(next.id);
+        if (next?.extracts) return take(next.id);
         return next && doCare(next, say);
       case "CARE_OFF":
         return next && say({ type: "CareDone", step: next.id });
@@ -255,7 +262,7 @@ function Settling({
               live={live}
               chosen={chosen}
               taking={takes?.id ?? null}
-              onTake={setTaking}
+              onTake={take}
               filled={!standing || !SETTLE_KEYS[standing.action]}
               onLeft={() => void navigate(`/visits/${visit.id}/after`)}
             />

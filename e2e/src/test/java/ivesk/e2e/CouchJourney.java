@@ -20,25 +20,6 @@ class CouchJourney extends Journey {
     super.stop();
   }
 
-  private void as(String who) {
-    browser.driver.manage().deleteAllCookies();
-    browser.signIn(who);
-  }
-
-  private void policy(String question, String answer) {
-    as("thea");
-    browser.driver.executeAsyncScript(
-        """
-        const [question, answer, done] = arguments;
-        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
-        fetch("/api/practice/policies/" + question, {method: "PUT", body: JSON.stringify({answer}),
-          headers: {"Content-Type": "application/json", "X-XSRF-TOKEN": token}}).then(done);
-        """,
-        question,
-        answer);
-    as("ines");
-  }
-
   @Test
   void theClientsPhoneSaysTheNumberAndStop() {
     policy("HANDSET", "on");

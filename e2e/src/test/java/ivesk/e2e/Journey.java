@@ -43,6 +43,26 @@ abstract class Journey {
     assertThat(browser.violations()).as("axe-core").isEmpty();
   }
 
+  void as(String who) {
+    browser.driver.manage().deleteAllCookies();
+    browser.signIn(who);
+  }
+
+  /// The practice's answer, given by its clinician; then the therapist is back.
+  void policy(String question, String answer) {
+    as("thea");
+    browser.driver.executeAsyncScript(
+        """
+        const [question, answer, done] = arguments;
+        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+        fetch("/api/practice/policies/" + question, {method: "PUT", body: JSON.stringify({answer}),
+          headers: {"Content-Type": "application/json", "X-XSRF-TOKEN": token}}).then(done);
+        """,
+        question,
+        answer);
+    as("ines");
+  }
+
   /// Opens a client's visit from Today.
   void openVisit(String client) {
     browser.press(client);
