@@ -6,10 +6,16 @@ import DialogTitle from "@mui/material/DialogTitle";
 import { useEffect } from "react";
 import { useBlocker } from "react-router";
 
-/** Leaving while acid is on asks first, whether by a link or by closing the page. */
+/** Couch screens, which show what runs in other rooms. */
+const COUCH = /\/(ready|treat|settle)$/;
+
+/**
+ * Leaving while acid is on asks first, whether by a link or by closing the page; not on the way to
+ * another room's couch, at whose top this one stays.
+ */
 export function LeaveQuestion({ running, away }: { running: boolean; away: boolean }) {
   const blocker = useBlocker(
-    ({ nextLocation }) => running && !nextLocation.pathname.endsWith("/settle"),
+    ({ nextLocation }) => running && (away || !COUCH.test(nextLocation.pathname)),
   );
   useEffect(() => {
     if (!running) return;
