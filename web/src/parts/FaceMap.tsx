@@ -112,7 +112,7 @@ export function FaceMap({
               key={i}
               cx={x + (across * width) / 1000}
               cy={y + (down * height) / 1000}
-              r="3"
+              r="5"
               className={cx("point")}
             />
           );

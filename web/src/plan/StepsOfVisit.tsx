@@ -110,7 +110,11 @@ export function StepsOfVisit({
         </div>
         {helping && <KeyHelp table={keys} />}
       </section>
-      <section className="side" aria-label="The line, and what it comes to" tabIndex={0}>
+      <section
+        className={cx("side", side === "line" && "line-side")}
+        aria-label="The line, and what it comes to"
+        tabIndex={0}
+      >
         <div className={cx("sides")}>
           <Button
             size="small"
@@ -130,18 +134,20 @@ export function StepsOfVisit({
           </Button>
         </div>
         {side === "line" && run ? (
-          <LinePanel
-            key={run.steps[picked.line]?.id}
-            run={run}
-            at={picked.run}
-            line={picked.line}
-            said={judged.runs[picked.run]?.lines.find(
-              (one) => one.id === run.steps[picked.line]?.id,
-            )}
-            words={words.data}
-            change={change}
-            onPick={pick(picked.run)}
-          />
+          <div className={cx("line-alone")}>
+            <LinePanel
+              key={run.steps[picked.line]?.id}
+              run={run}
+              at={picked.run}
+              line={picked.line}
+              said={judged.runs[picked.run]?.lines.find(
+                (one) => one.id === run.steps[picked.line]?.id,
+              )}
+              words={words.data}
+              change={change}
+              onPick={pick(picked.run)}
+            />
+          </div>
         ) : null}
         <div className={cx(side === "line" ? "only-foot" : "whole-side")}>{children}</div>
       </section>

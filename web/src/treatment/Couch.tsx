@@ -61,7 +61,13 @@ export function CouchTop({
       {use(PersonSlot)}
       <span className={cx("mono", "time")}>
         {hour(new Date(now))}
-        {opened && ` · with client ${clock(now - Date.parse(opened.at))}`}
+        {opened && (
+          <>
+            {" · "}
+            <span className={cx("with")}>with client </span>
+            {clock(now - Date.parse(opened.at))}
+          </>
+        )}
       </span>
     </header>
   );
@@ -75,9 +81,11 @@ function TakeOver({ treatment, live }: { treatment: Treatment; live: LiveTreatme
   return (
     <Button
       color="inherit"
+      aria-label={`take over from ${treatment.therapist}`}
+      title={`from ${treatment.therapist}`}
       onClick={() => live.say({ type: "HandedOver", from: treatment.therapist })}
     >
-      take over from {treatment.therapist}
+      take over
     </Button>
   );
 }

@@ -150,18 +150,6 @@ function Points({
   return (
     <div role="group" aria-label="Points">
       <p className="soft">Tap each point on the figure, or its zone here. Pink at most.</p>
-      <div className={cx("points")} data-repeat>
-        {fitFor(step, treatment).map((zone) => (
-          <Button
-            key={zone}
-            color="inherit"
-            onClick={() => live.say(extracted(step, { zone, ...middleOf(figure, zone) }))}
-          >
-            {zoneName(zone)}
-            <b className="mono">{points.filter((point) => point.zone === zone).length || ""}</b>
-          </Button>
-        ))}
-      </div>
       <Stepper
         label="lancets"
         value={String(lancets)}
@@ -180,6 +168,18 @@ function Points({
       >
         {plural(points.length, "point")} done
       </Button>
+      <div className={cx("points")} data-repeat>
+        {fitFor(step, treatment).map((zone) => (
+          <Button
+            key={zone}
+            color="inherit"
+            onClick={() => live.say(extracted(step, { zone, ...middleOf(figure, zone) }))}
+          >
+            {zoneName(zone)}
+            <b className="mono">{points.filter((point) => point.zone === zone).length || ""}</b>
+          </Button>
+        ))}
+      </div>
     </div>
   );
 }

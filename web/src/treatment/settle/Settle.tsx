@@ -159,7 +159,7 @@ function Settling({
     <div className={cx("couch-screen")}>
       <CouchTop visit={visit} treatment={treatment} live={live} />
       <CouchNotes live={live} />
-      <main className={cx("settle")}>
+      <main className={cx("settle", takes && "taking")}>
         <section className={cx("treat-face", "settle-face")} aria-label="Where">
           <StagePlace treatment={treatment} />
           <FaceMap
