@@ -148,7 +148,7 @@ function Points({
   const points = extractedPoints(treatment, live.unsent);
   const figure = figureOf(treatment.plan.zones[0]);
   return (
-    <div role="group" aria-label="Points">
+    <div role="group" aria-label="Points" className={cx("taken")}>
       <p className="soft">Tap each point on the figure, or its zone here. Pink at most.</p>
       <Stepper
         label="lancets"

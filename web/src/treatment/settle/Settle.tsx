@@ -231,7 +231,8 @@ function Settling({
                     </Button>
                   )
                 : standing &&
-                  SETTLE_KEYS[standing.action] && (
+                  SETTLE_KEYS[standing.action] &&
+                  !takes && (
                     <Button variant="contained" onClick={() => act(standing.action)}>
                       <kbd>Space</kbd> {keyWords(standing, treatment)}
                     </Button>
