@@ -113,6 +113,18 @@ class HandsetTest {
 
   @Test
   @Order(4)
+  void isSlowedDownInWhatItSaysButNeverInStop() {
+    int slowed = 0;
+    for (int i = 0; i < 80; i++) {
+      Answer answer = said(phone, "{\"type\":\"SensationAnswered\",\"value\":2}");
+      assertThat(answer.status()).isIn(200, 429);
+      if (answer.status() == 429) slowed++;
+    }
+    assertThat(slowed).isBetween(15, 25);
+  }
+
+  @Test
+  @Order(5)
   void saysStop() {
     assertThat(said(phone, "{\"type\":\"SignSeen\",\"sign\":\"ASKS_TO_STOP\"}").status())
         .isEqualTo(200);
@@ -120,7 +132,7 @@ class HandsetTest {
   }
 
   @Test
-  @Order(5)
+  @Order(6)
   void doesNothingElse() {
     for (String fact :
         new String[] {
@@ -138,7 +150,7 @@ class HandsetTest {
   }
 
   @Test
-  @Order(6)
+  @Order(7)
   void isOutWhenAnotherCodeIsShownOrTheTreatmentIsClosed() {
     String code = practice.post(treatment + "/handset", "").body().get("code").asString();
     assertThat(phone.get("/api/handset").status()).isEqualTo(422);
@@ -157,7 +169,7 @@ class HandsetTest {
   }
 
   @Test
-  @Order(7)
+  @Order(8)
   void twentyWrongCodesInARowAreSlowedDown() {
     Practice guesser = visitor();
     int slowed = 0;

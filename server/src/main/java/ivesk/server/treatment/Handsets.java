@@ -28,6 +28,11 @@ class Handsets {
 
   private static final int LETTERS = 6;
 
+  /// No client says more; Ivesk's own default. STOP is never slowed down.
+  private static final int MOST_A_MINUTE = 60;
+
+  private static final Duration PAUSE = Duration.ofSeconds(10);
+
   private final HandsetStore store;
   private final Treatments treatments;
   private final Clock clock;
@@ -93,6 +98,7 @@ class Handsets {
 
   /// @param eventId made by the handset, so that sending twice counts once
   /// @throws Refused for anything but a number, a hot spot or STOP
+  /// @throws SlowDown.Slowed after sixty within a minute, STOP excepted
   Treatments.Live say(Optional<String> token, UUID eventId, Fact fact) {
     Treatments.Live live = live(token);
     boolean its =
@@ -102,6 +108,17 @@ class Handsets {
           default -> false;
         };
     if (!its) throw new Refused("A handset says a number, a hot spot or stop. Nothing was kept.");
-    return treatments.append(live.id(), eventId, clock.instant(), fact, SOURCE);
+    Instant now = clock.instant();
+    if (!(fact instanceof SignSeen) && saidLately(live, now) >= MOST_A_MINUTE) {
+      throw new SlowDown.Slowed(PAUSE);
+    }
+    return treatments.append(live.id(), eventId, now, fact, SOURCE);
+  }
+
+  private static long saidLately(Treatments.Live live, Instant now) {
+    return live.events().stream()
+        .filter(event -> event.who().equals(SOURCE))
+        .filter(event -> event.at().isAfter(now.minus(Duration.ofMinutes(1))))
+        .count();
   }
 }
