@@ -159,7 +159,10 @@ class HandsetTest {
         treatment + "/events",
         "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"StepDone\",\"step\":\"PREP\",\"note\":\"\"}}"
             .formatted(UUID.randomUUID(), Instant.now()));
-    said(phone, "{\"type\":\"SensationAnswered\",\"value\":5}");
+    practice.post(
+        treatment + "/events",
+        "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"SensationAnswered\",\"value\":5}}"
+            .formatted(UUID.randomUUID(), Instant.now()));
     String stop =
         "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":{\"type\":\"GateADecided\",\"choice\":\"STOP\",\"note\":\"\"}}"
             .formatted(UUID.randomUUID(), Instant.now());
