@@ -34,7 +34,7 @@ export function OnTheSkin({ treatment, onVolume }: { treatment: Treatment; onVol
 
 function Line({ what, value }: { what: string; value: string }) {
   return (
-    <div>
+    <div className={cx(what)}>
       <dt>{what}</dt>
       <dd className="mono">{value}</dd>
     </div>
