@@ -73,6 +73,25 @@ class EveryViewJourney extends Journey {
     assertThat(tooWide).isEmpty();
   }
 
+  /// The couch alone on a phone; the desk is for larger screens.
+  @Test
+  void theCouchFitsAPhone() {
+    size = "390x844, ";
+    browser.size(390, 844);
+    couch();
+    browser.keys(org.openqa.selenium.Keys.ESCAPE);
+    browser.keys("e");
+    browser.saved();
+    browser.at("/settle");
+    browser.see("since END");
+    look("Settle");
+    show("Maren Holt", "ready");
+    browser.press("Begin");
+    browser.see("Consent");
+    look("Ready");
+    assertThat(tooWide).isEmpty();
+  }
+
   private void look(String view) {
     browser.axe(size + view);
     long over =
