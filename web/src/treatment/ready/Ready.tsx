@@ -320,6 +320,7 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   );
   return (
     <>
+      <h1 className="hidden">{steps.map(({ label }) => label).join(", ")}</h1>
       <div className={cx("with-map")}>
         <ul className={cx("in-one-go")} aria-label="Done in one go">
           {steps.map((one) => (
