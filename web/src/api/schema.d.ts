@@ -2338,7 +2338,7 @@ export interface components {
             id: string;
             /** @enum {string} */
             kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
-            minds: string[];
+            minds: components["schemas"]["Mind"][];
             mix?: components["schemas"]["MaskMix"];
             name?: string;
             /** @enum {string} */
@@ -2357,7 +2357,7 @@ export interface components {
             /** @enum {string} */
             kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
             label: string;
-            minds: string[];
+            minds: components["schemas"]["MindView"][];
             notNow?: string;
             said: string;
             /** Format: int64 */
@@ -3391,6 +3391,14 @@ export interface components {
             slopePercent?: number;
             /** Format: double */
             zeroMv?: number;
+        };
+        Mind: {
+            rule: string;
+            swap?: string;
+        };
+        MindView: {
+            swap?: string;
+            words: string;
         };
         MixtureAnswer: {
             /** Format: double */

@@ -120,9 +120,9 @@ function Step({
       </Button>
       {step.said && !runs && <p className="soft">Say first: {step.said}</p>}
       {shut && <p className="warn">{capital(step.notNow!)}.</p>}
-      {step.minds.map((mind) => (
-        <p key={mind} className="warn">
-          Mind: {mind}.
+      {step.minds.map(({ words, swap }) => (
+        <p key={words} className="warn">
+          Mind: {words}. {swap && `${swap}.`}
         </p>
       ))}
       {taking && <Points step={step} treatment={treatment} live={live} />}

@@ -27,7 +27,7 @@ import java.util.Optional;
 /// @param alcoholWet wet with alcohol: dry before current
 /// @param said to the client before it; may be empty
 /// @param doneSign the maker's sign that it is done; may be empty
-/// @param minds ids of the rules that minded the line when the plan was kept
+/// @param minds what minded the line when the plan was kept
 public record CareStep(
     String id,
     StepKind kind,
@@ -42,7 +42,11 @@ public record CareStep(
     boolean alcoholWet,
     String said,
     String doneSign,
-    List<String> minds) {
+    List<Mind> minds) {
+
+  /// @param rule its id
+  /// @param swap that was offered, as on its key; empty where there was none
+  public record Mind(String rule, Optional<String> swap) {}
 
   /// @param count of units, above 0
   public record Units(UnitDose dose, double count) {}
@@ -110,7 +114,7 @@ public record CareStep(
         objections.stream()
             .filter(objection -> objection.step().equals(line.step().id()))
             .filter(objection -> objection.severity() == Severity.MIND)
-            .map(Objection::rule)
+            .map(said -> new Mind(said.rule(), said.swap().map(Objection.Swap::words)))
             .toList());
   }
 

@@ -170,7 +170,7 @@ record StoredPlan(
       boolean alcoholWet,
       String said,
       String doneSign,
-      List<String> minds) {
+      List<CareStep.Mind> minds) {
     static StoredCare of(CareStep step) {
       return new StoredCare(
           step.id(),

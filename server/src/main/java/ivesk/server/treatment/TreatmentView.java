@@ -185,7 +185,7 @@ record TreatmentView(
   /// A step on calm skin.
   ///
   /// @param seconds its time; empty where it is put on and left
-  /// @param minds what was said to its line in the plan
+  /// @param minds what was said to its line in the plan, and the swap that was offered
   /// @param notNow why it may not begin; empty when it may
   record CareView(
       String id,
@@ -196,10 +196,12 @@ record TreatmentView(
       Optional<Long> seconds,
       boolean extracts,
       String said,
-      List<String> minds,
+      List<MindView> minds,
       Optional<Instant> startedAt,
       Optional<Instant> doneAt,
       Optional<String> notNow) {}
+
+  record MindView(String words, Optional<String> swap) {}
 
   record EndedZoneView(
       Zone zone,
@@ -402,7 +404,11 @@ record TreatmentView(
         step.time().map(Duration::toSeconds),
         step.extracts(),
         step.said(),
-        step.minds().stream().flatMap(rule -> ScriptRules.says(rule).stream()).toList(),
+        step.minds().stream()
+            .flatMap(mind ->
+                ScriptRules.says(mind.rule()).stream()
+                    .map(words -> new MindView(words, mind.swap())))
+            .toList(),
         Optional.ofNullable(state.care().started().get(step.id())),
         Optional.ofNullable(state.care().done().get(step.id())),
         begun ? Optional.empty() : Treatment.careNotNow(plan, state, step));

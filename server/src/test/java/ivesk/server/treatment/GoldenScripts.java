@@ -123,7 +123,7 @@ final class GoldenScripts {
         false,
         "it warms as it sets",
         "",
-        List.of("PRO-PAIR"));
+        List.of(new CareStep.Mind("PRO-PAIR", Optional.of("Swap: bland moisturiser"))));
   }
 
   static void addMissing() {
