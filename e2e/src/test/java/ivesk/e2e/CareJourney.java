@@ -14,6 +14,14 @@ class CareJourney extends Journey {
   void pointsAndAMaskBehindGateC() {
     policy("EXTRACTION", "yes");
     show("Maren Holt", "plan");
+    browser.see("Its edge");
+    assertThat(
+            browser
+                .driver
+                .findElement(By.xpath("//label[contains(.,'fades high on the neck')]/input"))
+                .isSelected())
+        .as("chosen by hand at the visit before, taken up today")
+        .isTrue();
     browser.press("Change the steps");
     browser.click(By.xpath("//button[contains(@class,'script-line')][contains(.,'ask each')]"));
     browser.keys("/");

@@ -24,6 +24,7 @@ import static ivesk.core.skin.Condition.SUN_DAMAGE;
 
 import ivesk.core.formula.Family;
 import ivesk.core.plan.Comfort;
+import ivesk.core.plan.Edge;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.core.screening.ConsentText;
@@ -241,7 +242,13 @@ class DemoScenario implements ApplicationRunner {
     for (int peel = 6; peel >= 1; peel--) {
       past(client, skin, Map.of(), "GLY-20", 28 + peel * 14, List.of(2, 2), "Same again");
     }
-    past(client, skin, Map.of(), "GLY-35", 21, List.of(3, 4, 3), "Same again, 3:00");
+    Instant start = at(day(-21), 10, 0);
+    UUID last = visit(client, start, "room 1", INES);
+    screened(last, skin, Map.of());
+    choose(last, "GLY-35");
+    // Her wish since a holiday by the sea; it is taken up today.
+    plans.edge(last, Edge.HIGH_ON_THE_NECK, INES);
+    done(last, start, List.of(3, 4, 3), "Same again, 3:00");
     UUID visit = visit(client, today(11, 0), "room 1", INES);
     screened(visit, skin, Map.of());
     choose(visit, "GLY-35");
@@ -458,6 +465,10 @@ class DemoScenario implements ApplicationRunner {
 
   private void peel(UUID visit, String formula, Instant start, List<Integer> told, String next) {
     choose(visit, formula);
+    done(visit, start, told, next);
+  }
+
+  private void done(UUID visit, Instant start, List<Integer> told, String next) {
     plans.keep(visit, INES);
     new DemoPeel(treatments, past, INES).whole(visit, plans.ready(visit), start, told, next);
   }
