@@ -53,8 +53,10 @@ function Room({ visit, now }: { visit: Visit; now: number }) {
       to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}
       className={cx("room", alarm !== undefined || over ? "over" : "")}
     >
-      {firstName(visit.clientName)}, {visit.room}{" "}
-      {elapsed && <b className="mono">{clock(now - Date.parse(elapsed))}</b>}
+      <span>
+        {firstName(visit.clientName)}, {visit.room}{" "}
+        {elapsed && <b className="mono">{clock(now - Date.parse(elapsed))}</b>}
+      </span>{" "}
       <span className={cx("advice")}>{alarm ?? (over ? "end now" : advice)}</span>
     </Link>
   );
