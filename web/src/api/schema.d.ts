@@ -1652,6 +1652,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/flakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put: operations["tell"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/overrides": {
         parameters: {
             query?: never;
@@ -2683,6 +2699,12 @@ export interface components {
             /** @enum {string} */
             mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
         };
+        Days: {
+            /** Format: int32 */
+            firstDay: number;
+            /** Format: int32 */
+            lastDay: number;
+        };
         DilutionAnswer: {
             /** Format: double */
             finalMl: number;
@@ -2940,6 +2962,15 @@ export interface components {
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
             why: string;
+        };
+        FlakesView: {
+            told?: components["schemas"]["Flaking"];
+        };
+        Flaking: {
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
         };
         Formula: {
             band: components["schemas"]["Band"];
@@ -4847,6 +4878,7 @@ export interface components {
             /** Format: int64 */
             mostSeconds?: number;
             name: string;
+            ownFlaking: boolean;
             /** Format: int32 */
             peelingFirst: number;
             /** Format: int32 */
@@ -7998,6 +8030,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanStation"];
+                };
+            };
+        };
+    };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FlakesView"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Days"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FlakesView"];
                 };
             };
         };

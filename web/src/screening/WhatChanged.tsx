@@ -9,6 +9,7 @@ import { ribbonsOfRecord } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, firstName, zoneName } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
+import { FlakesTold } from "./FlakesTold";
 import styles from "./WhatChanged.module.css";
 
 const cx = classNames.bind(styles);
@@ -56,6 +57,7 @@ export const WhatChanged = memo(function WhatChanged({
           <b>For this time:</b> {signature.fact.nextTime}
         </p>
       )}
+      <FlakesTold visitId={last.id} />
       <p className="small">
         <Link to={`/visits/${visit.id}/consult`}>Consult</Link> is as it was. Ask{" "}
         {firstName(visit.clientName)} what can change since then:

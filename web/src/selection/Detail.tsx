@@ -65,7 +65,10 @@ export function Detail({
           }
         />
         <Figure value={decimal(tile.mgPerCm2, 2)} words="mg/cm² in all layers" />
-        <Figure value={flaking(tile)} words="days of flaking" />
+        <Figure
+          value={flaking(tile)}
+          words={tile.ownFlaking ? "days of flaking, by own peels" : "days of flaking"}
+        />
       </dl>
       {!open && <ShutList shut={tile.shut} />}
       {open && (

@@ -26,6 +26,56 @@ class BookingApiTest {
     practice.close();
   }
 
+  /// Three peels told of take the place of the formula's days: GLY-35 is 0 to 2 days in the library
+  /// of domain/03.
+  @Test
+  void ownFlakingTakesThePlaceOfTheFormulas() {
+    JsonNode visits =
+        practice
+            .get(
+                "/api/clients/"
+                    + practice.visit("Maren Holt").get("clientId").asString()
+                    + "/visits")
+            .body();
+    String today = "/api/visits/" + practice.visit("Maren Holt").get("id").asString();
+    assertThat(flaking(today, "GLY-20")).isEqualTo("0 to 0, own false");
+    int told = 0;
+    for (JsonNode visit : visits) {
+      if (!visit.has("signedAt") || told == 3) continue;
+      String flakes = "/api/visits/" + visit.get("id").asString() + "/flakes";
+      assertThat(practice.get(flakes).body().has("told")).isFalse();
+      assertThat(flaking(today, "GLY-20")).as("fewer than three").isEqualTo("0 to 0, own false");
+      Answer kept = practice.put(flakes, "{\"firstDay\":2,\"lastDay\":%d}".formatted(3 + told++));
+      assertThat(kept.status()).isEqualTo(200);
+      assertThat(practice.get(flakes).body().get("told").get("first").asInt()).isEqualTo(2);
+    }
+    assertThat(flaking(today, "GLY-20")).isEqualTo("2 to 5, own true");
+    assertThat(flaking(today, "GLY-35")).as("of a milder rung").isEqualTo("1 to 2, own false");
+  }
+
+  private static String flaking(String visit, String code) {
+    for (JsonNode tile : practice.get(visit + "/selection").body().get("tiles")) {
+      if (tile.get("code").asString().equals(code)) {
+        return tile.get("peelingFirst").asInt()
+            + " to "
+            + tile.get("peelingLast").asInt()
+            + ", own "
+            + tile.get("ownFlaking").asBoolean();
+      }
+    }
+    throw new AssertionError(code);
+  }
+
+  @Test
+  void flakesAreToldOfAPeelThatWasAndInTheirOrder() {
+    String jonas = "/api/visits/" + practice.visit("Jonas Arkwright").get("id").asString();
+    assertThat(practice.put(jonas + "/flakes", "{\"firstDay\":4,\"lastDay\":2}").status())
+        .isEqualTo(400);
+    String yara = "/api/visits/" + practice.visit("Yara Minhas").get("id").asString();
+    assertThat(practice.put(yara + "/flakes", "{\"firstDay\":1,\"lastDay\":2}").detail())
+        .isEqualTo("There was no peel at this visit.");
+  }
+
   /// What is on the skin counts from its own time, whatever was booked when.
   @Test
   void aSecondVisitOfTheSameDayKnowsThePeelOfTheFirst() {

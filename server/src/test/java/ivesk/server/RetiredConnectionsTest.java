@@ -77,6 +77,10 @@ class RetiredConnectionsTest {
               "INSERT INTO handset (id, treatment_id, code_hash, shown_at)"
                   + " SELECT RANDOM_UUID(), id, 'abc', CURRENT_TIMESTAMP FROM treatment LIMIT 1"),
           Map.entry(
+              "FLAKES_TOLD",
+              "INSERT INTO flakes_told (visit_id, first_day, last_day, told_at, told_to)"
+                  + " SELECT visit_id, 0, 0, CURRENT_TIMESTAMP, 'ines' FROM treatment LIMIT 1"),
+          Map.entry(
               "CLOSED_DAY",
               "INSERT INTO closed_day (on_date, why) VALUES (CURRENT_DATE, 'stocktaking')"));
 

@@ -133,6 +133,8 @@ class RightsTest {
       PUT /api/visits/{id}/consult
       POST /api/visits/{id}/overrides
       POST /api/visits/{id}/patch-tests
+      GET /api/visits/{id}/flakes
+      PUT /api/visits/{id}/flakes
       GET /api/visits/{id}/plan
       PUT /api/visits/{id}/plan
       PUT /api/visits/{id}/steps

@@ -97,7 +97,13 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
   /// @param first the client's first peel
   /// @param pigmentProne marks may show late
   /// @param care limits of the day that the sheet tells
-  public record Client(boolean first, boolean pigmentProne, Set<Care.Kind> care) {}
+  /// @param ownFlaking of a peel by itself, where three earlier ones were told of
+  public record Client(
+      boolean first, boolean pigmentProne, Set<Care.Kind> care, Optional<Flaking> ownFlaking) {
+    public Client(boolean first, boolean pigmentProne, Set<Care.Kind> care) {
+      this(first, pigmentProne, care, Optional.empty());
+    }
+  }
 
   /// One peel of the visit.
   ///
@@ -140,10 +146,15 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
     List<Until> rules = new ArrayList<>();
 
-    Flaking flaking =
+    Flaking usual =
         Flaking.of(
-                Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
-                    .toList())
+            Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
+                .toList());
+    Flaking flaking =
+        client
+            .ownFlaking()
+            .filter(_ -> formulas.size() == 1 && worn.isEmpty())
+            .orElse(usual)
             .frosted(frosted);
     LocalDate flakesFrom = day.plusDays(flaking.first());
     LocalDate flakesTo = day.plusDays(flaking.last());

@@ -1,5 +1,6 @@
 package ivesk.core.formula;
 
+import ivesk.core.Require;
 import java.util.List;
 import java.util.OptionalInt;
 
@@ -8,6 +9,10 @@ import java.util.OptionalInt;
 /// @param first day on which it may start, 0 when none is expected
 /// @param last day of it, 0 when none is expected
 public record Flaking(int first, int last) {
+  public Flaking {
+    Require.range("last day of flaking", last, 0, 30);
+    Require.range("first day of flaking", first, 0, last);
+  }
 
   /// From the acids' first day to their last, with the days that a retinoid adds; its own first day
   /// where the acids bring none.

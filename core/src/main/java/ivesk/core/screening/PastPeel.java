@@ -1,6 +1,7 @@
 package ivesk.core.screening;
 
 import ivesk.core.Require;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.skin.Region;
 import java.time.Duration;
@@ -13,6 +14,7 @@ import java.util.Optional;
 /// @param worstSensation 0 to 10; empty when nobody was asked
 /// @param next what was signed for the next time
 /// @param outside empty for a peel of this practice
+/// @param flaked from which day to which, as the client told it; empty until it is told
 public record PastPeel(
     Formula formula,
     Region region,
@@ -22,7 +24,8 @@ public record PastPeel(
     PeelOutcome outcome,
     Optional<Integer> worstSensation,
     Optional<NextTime> next,
-    Optional<Outside> outside) {
+    Optional<Outside> outside,
+    Optional<Flaking> flaked) {
 
   /// What the next visit proposes.
   ///
@@ -65,12 +68,18 @@ public record PastPeel(
         outcome,
         worstSensation,
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   public PastPeel planning(Optional<NextTime> time) {
     return new PastPeel(
-        formula, region, on, layers, contact, outcome, worstSensation, time, outside);
+        formula, region, on, layers, contact, outcome, worstSensation, time, outside, flaked);
+  }
+
+  public PastPeel flaking(Optional<Flaking> told) {
+    return new PastPeel(
+        formula, region, on, layers, contact, outcome, worstSensation, next, outside, told);
   }
 
   /// Entered from elsewhere: one layer for the formula's first time, as far as anybody knows.
@@ -85,7 +94,8 @@ public record PastPeel(
         outcome,
         Optional.empty(),
         Optional.empty(),
-        Optional.of(outside));
+        Optional.of(outside),
+        Optional.empty());
   }
 
   public boolean here() {

@@ -143,24 +143,21 @@ final class Gates {
 
   private static List<Shut> downtime(Formula formula, DepthClass depth, SelectionFacts facts) {
     List<Shut> shut = new ArrayList<>();
+    int last = facts.flaking(formula).last();
     facts
         .flakingDaysThatFit()
-        .filter(days -> formula.peelingLast() > days && days < 10)
+        .filter(days -> last > days && days < 10)
         .ifPresent(days ->
             shut.add(
                 gate(
                     "DOWNTIME",
-                    "may flake to day "
-                        + formula.peelingLast()
-                        + "; "
-                        + days
-                        + " fit the client's life",
+                    "may flake to day " + last + "; " + days + " fit the client's life",
                     Clearing.FREE_DAYS)));
     if (facts.event().isEmpty()) return shut;
     LocalDate event = facts.event().get();
     long days = ChronoUnit.DAYS.between(facts.client().peelDate(), event);
     if (days < 0) return shut;
-    int needed = formula.peelingLast() + 2;
+    int needed = last + 2;
     if (facts.ladders().firstWith(formula.family())) needed = Math.max(needed, 14);
     // Superficial, first or not.
     if (depth.deeperThan(DepthClass.VERY_SUPERFICIAL)) needed = Math.max(needed, 28);

@@ -1,5 +1,7 @@
 package ivesk.core.selection;
 
+import ivesk.core.formula.Flaking;
+import ivesk.core.formula.Formula;
 import ivesk.core.quantity.Area;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
@@ -57,6 +59,13 @@ public record SelectionFacts(
         areas,
         weightKg,
         bookedMinutes);
+  }
+
+  /// When a formula may make this client flake: by their own earlier peels where three were told
+  /// of, else by the formula.
+  public Flaking flaking(Formula formula) {
+    return OwnFlaking.of(formula, client.region(), client.pastPeels())
+        .orElseGet(() -> new Flaking(formula.peelingFirst(), formula.peelingLast()));
   }
 
   /// The zones of the planned region in their order, without those that are left out today.

@@ -195,8 +195,6 @@ class PoliciesTest {
         layers,
         Library.get(code).firstContact().orElse(Duration.ZERO),
         PeelOutcome.WELL_TAKEN,
-        Optional.empty(),
-        Optional.empty(),
         Optional.empty());
   }
 

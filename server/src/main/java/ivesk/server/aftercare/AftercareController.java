@@ -6,6 +6,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Phase;
@@ -123,7 +124,8 @@ class AftercareController {
     return new Aftercare.Client(
         client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(day)),
         client.pigmentProne(),
-        live.plan().preparation().care());
+        live.plan().preparation().care(),
+        OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()));
   }
 
   @GetMapping

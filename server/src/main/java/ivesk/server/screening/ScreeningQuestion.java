@@ -69,7 +69,8 @@ public record ScreeningQuestion(
           outcome,
           worstSensation,
           Optional.empty(),
-          outside);
+          outside,
+          Optional.empty());
     }
   }
 

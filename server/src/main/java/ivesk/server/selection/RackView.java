@@ -4,12 +4,14 @@ import ivesk.core.Words;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Component;
 import ivesk.core.quantity.Ph;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.selection.Counsel;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
@@ -95,13 +97,15 @@ record RackView(
       double mgPerCm2,
       int peelingFirst,
       int peelingLast,
+      boolean ownFlaking,
       int intervalDays,
       boolean aboveSalonFigure,
       String doneWhen,
       Reasons reasons) {
 
-    static TileView of(Selection.Tile tile) {
+    static TileView of(Selection.Tile tile, SelectionFacts facts) {
       Formula formula = tile.formula();
+      Flaking flaking = facts.flaking(formula);
       return new TileView(
           formula.code(),
           formula.name(),
@@ -128,8 +132,9 @@ record RackView(
           formula.ph(),
           tile.freeAcid().percent(),
           tile.dose().mgPerCm2(),
-          formula.peelingFirst(),
-          formula.peelingLast(),
+          flaking.first(),
+          flaking.last(),
+          OwnFlaking.of(formula, facts.client().region(), facts.client().pastPeels()).isPresent(),
           formula.peels() ? formula.intervalDays(tile.layers()) : 0,
           formula.aboveSalonFigure(),
           formula.label().doneWhen(),
@@ -160,7 +165,7 @@ record RackView(
         Arrays.stream(Family.values())
             .map(family -> new FamilyColumn(family, family.label(), family.ranked()))
             .toList(),
-        rack.tiles().stream().map(TileView::of).toList(),
+        rack.tiles().stream().map(tile -> TileView.of(tile, facts)).toList(),
         rack.ranked(),
         rack.advice(),
         (int) rack.tiles().stream().filter(Selection.Tile::open).count(),

@@ -1,5 +1,6 @@
 package ivesk.server.treatment;
 
+import ivesk.core.formula.Flaking;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
@@ -33,6 +34,7 @@ class RecordedPeels implements PastPeels {
 
   private final VisitStore visits;
   private final Treatments treatments;
+  private final FlakesStore flakes;
   private final Clock clock;
 
   /// A signed record changes no more, so that it is replayed only once.
@@ -43,10 +45,15 @@ class RecordedPeels implements PastPeels {
   /// A stage for which a curve was drawn.
   private record Ahead(UUID treatment, int stage, String formula) {}
 
-  private record Done(Instant firstTouch, PastPeel peel) {}
+  private record Done(Instant firstTouch, PastPeel peel) {
+    Done flaking(Optional<Flaking> told) {
+      return new Done(firstTouch, peel.flaking(told));
+    }
+  }
 
-  RecordedPeels(VisitStore visits, Treatments treatments, Clock clock) {
+  RecordedPeels(VisitStore visits, Treatments treatments, FlakesStore flakes, Clock clock) {
     this.visits = visits;
+    this.flakes = flakes;
     this.treatments = treatments;
     this.clock = clock;
   }
@@ -67,9 +74,12 @@ class RecordedPeels implements PastPeels {
             .flatMap(row -> done(row).stream())
             .map(Done::firstTouch)
             .findFirst();
+    Map<UUID, Flaking> flaked = flakes.ofVisits(booked);
     return all.stream()
         .filter(row -> !row.visitId().equals(visit.id()))
-        .flatMap(row -> done(row).stream())
+        .flatMap(row ->
+            done(row).stream()
+                .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId())))))
         .filter(other -> own.isEmpty() || other.firstTouch().isBefore(own.get()))
         .sorted(Comparator.comparing(Done::firstTouch))
         .map(Done::peel)

@@ -174,5 +174,6 @@ class TreatmentStore implements Audit.Owners {
         .param(visitId)
         .update();
     jdbc.sql("DELETE FROM treatment WHERE visit_id = ?").param(visitId).update();
+    jdbc.sql("DELETE FROM flakes_told WHERE visit_id = ?").param(visitId).update();
   }
 }
