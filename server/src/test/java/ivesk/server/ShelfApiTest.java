@@ -240,8 +240,8 @@ class ShelfApiTest {
           + code
           + ",Maker,mandelic,1,,mandelic "
           + percent
-          + ",2.6,gel,timed,face + hands,180,600,,,1,1,0,very_superficial,1,3,240,,"
-          + "lift_then_neutralise,7,6,8,1,2,,,,3 drops";
+          + ",2.6,gel,timed,face + hands,180,600,,,1,1,0,,very_superficial,1,3,240,,"
+          + "lift_then_neutralise,7,6,8,1,2,,,,3 drops,0.1";
     }
 
     @Test
