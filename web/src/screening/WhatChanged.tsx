@@ -57,7 +57,9 @@ export const WhatChanged = memo(function WhatChanged({
           <b>For this time:</b> {signature.fact.nextTime}
         </p>
       )}
-      <FlakesTold visitId={last.id} />
+      <div className={cx("flakes")}>
+        <FlakesTold visitId={last.id} />
+      </div>
       <p className="small">
         <Link to={`/visits/${visit.id}/consult`}>Consult</Link> is as it was. Ask{" "}
         {firstName(visit.clientName)} what can change since then:
