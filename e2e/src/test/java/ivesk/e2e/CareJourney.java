@@ -23,6 +23,9 @@ class CareJourney extends Journey {
         .as("chosen by hand at the visit before, taken up today")
         .isTrue();
     browser.press("Change the steps");
+    browser.click(By.xpath("//button[contains(@class,'script-line')][contains(.,'GLY-35')]"));
+    browser.click(By.xpath("//*[@aria-label='Sooner']//button[.='upper lip']"));
+    browser.see("upper lip off at 1:30");
     browser.click(By.xpath("//button[contains(@class,'script-line')][contains(.,'ask each')]"));
     browser.keys("/");
     browser.keys("extraction, c", Keys.ENTER);
@@ -31,13 +34,14 @@ class CareJourney extends Journey {
     browser.axe("Plan, with points and a mask");
     browser.press("Keep and go to Ready");
     ready("Keep");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     browser.pass(30);
     browser.keys("2");
+    browser.saved();
+    browser.pass(45);
+    browser.see("End the upper lip");
+    browser.see("Its planned time is over.");
+    browser.keys(Keys.SPACE);
     browser.saved();
     browser.keys("e");
     browser.saved();
@@ -107,11 +111,7 @@ class CareJourney extends Journey {
     By other = By.cssSelector("[aria-label='Other rooms'] a");
     browser.see("Jonas, room 2");
     assertThat(browser.textOf(other)).as("his clock and his advice").containsPattern("\\d:\\d\\d");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     browser.click(other);
     browser.see("Jonas");
     browser.see("Maren, room 1");

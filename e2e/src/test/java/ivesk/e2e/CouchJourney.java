@@ -66,11 +66,7 @@ class CouchJourney extends Journey {
     browser.press("Arm the timer");
     browser.at("/treat");
     browser.see("Start the first layer");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     // The carrier settles for three minutes; each number comes from the phone.
     for (int i = 0; i < 6; i++) {
       phone.click(By.cssSelector("[role=group] button:nth-child(4)"));
@@ -81,11 +77,7 @@ class CouchJourney extends Journey {
     phone.click(By.cssSelector("[role=group] button:nth-child(3)"));
     phone.see("Heard: 2");
     browser.see("Layer 2 of 2");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     phone.press("Hotter in one place");
     phone.click(By.cssSelector(".face [aria-label^='nose'], .face [aria-label*='nose']"));
     phone.see("How hot there?");
@@ -112,11 +104,7 @@ class CouchJourney extends Journey {
   private void onTheSkin() {
     show("Maren Holt", "ready");
     ready("Keep");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     browser.pass(20);
     browser.keys("2");
     browser.saved();

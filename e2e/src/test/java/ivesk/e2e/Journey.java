@@ -148,6 +148,15 @@ abstract class Journey {
     browser.see("Start the first layer");
   }
 
+  /// The layer that is advised goes on, and is covered 20 s later; by keys.
+  void layer() {
+    browser.keys(Keys.SPACE);
+    browser.saved();
+    browser.pass(20);
+    browser.keys("c");
+    browser.saved();
+  }
+
   /// A sensation key by touch.
   static By key(int value) {
     return By.cssSelector(".keys button:nth-child(" + (value + 1) + ")");

@@ -29,11 +29,7 @@ class StagesJourney extends Journey {
   /// A layer, an answer and END; the steps of the ending and rest, all by keys.
   private void peel(int feels) {
     browser.see("Start the first layer");
-    browser.keys(Keys.SPACE);
-    browser.saved();
-    browser.pass(20);
-    browser.keys("c");
-    browser.saved();
+    layer();
     browser.pass(30);
     browser.keys(String.valueOf(feels));
     browser.saved();

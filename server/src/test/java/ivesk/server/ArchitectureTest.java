@@ -204,6 +204,7 @@ class ArchitectureTest {
                 Set.of(
                     "visit_plan",
                     "plan_zone",
+                    "plan_sooner",
                     "plan_stage",
                     "protocol",
                     "visit_script",

@@ -326,6 +326,31 @@ class PracticeTest {
       practice.put(visit + "/choice", "{\"formula\":\"MAN-20\"}");
     }
 
+    /// What is written in the steps reaches the plan of the couch.
+    @Test
+    void aZoneIsPlannedToComeOffSooner() {
+      String visit = "/api/visits/" + visitId("Ishani Velloor");
+      JsonNode plan = practice.get(visit + "/plan").body();
+      ObjectNode body =
+          JSON.createObjectNode().put("over", plan.get("version").asInt()).put("whole", true);
+      body.set("runs", plan.get("runs").deepCopy());
+      for (JsonNode step : body.get("runs").get(0).get("steps")) {
+        if (step.hasNonNull("peel"))
+          ((ObjectNode) step).putObject("earlierSeconds").put("NOSE", 60);
+      }
+      assertThat(practice.put(visit + "/steps", body.toString()).status()).isEqualTo(200);
+      assertThat(practice.get(visit + "/plan").body().at("/plan/earlierSeconds/NOSE").asInt())
+          .isEqualTo(60);
+      for (JsonNode step : body.get("runs").get(0).get("steps")) {
+        if (step.hasNonNull("peel"))
+          ((ObjectNode) step).putObject("earlierSeconds").put("NOSE", 400);
+      }
+      body.put("over", practice.get(visit + "/plan").body().get("version").asInt());
+      assertThat(practice.put(visit + "/steps", body.toString()).detail())
+          .contains("nose is to come off earlier, and not before the rest");
+      practice.put(visit + "/choice", "{\"formula\":\"MAN-20\"}");
+    }
+
     @Test
     void aPlanBeyondTheDayIsRefused() {
       String visit = "/api/visits/" + visitId("Ishani Velloor");

@@ -77,6 +77,10 @@ class RetiredConnectionsTest {
               "INSERT INTO handset (id, treatment_id, code_hash, shown_at)"
                   + " SELECT RANDOM_UUID(), id, 'abc', CURRENT_TIMESTAMP FROM treatment LIMIT 1"),
           Map.entry(
+              "PLAN_SOONER",
+              "INSERT INTO plan_sooner (visit_id, zone, seconds)"
+                  + " SELECT visit_id, 'NOSE', 60 FROM visit_plan LIMIT 1"),
+          Map.entry(
               "FLAKES_TOLD",
               "INSERT INTO flakes_told (visit_id, first_day, last_day, told_at, told_to)"
                   + " SELECT visit_id, 0, 0, CURRENT_TIMESTAMP, 'ines' FROM treatment LIMIT 1"),

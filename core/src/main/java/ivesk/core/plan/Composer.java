@@ -82,6 +82,7 @@ public final class Composer {
     Step acid =
         Step.of("acid" + suffix, StepKind.ACID, new What.Peel(formula.code()))
             .on(inFull(plan.zones()))
+            .off(plan.earlier())
             .layers(plan.layersPlanned(), plan.layersAtMost())
             .with(gate);
     steps.add(plan.contactLimit().map(time -> acid.with(Timing.of(time))).orElse(acid));

@@ -74,6 +74,11 @@ public final class Planning {
           Optional.empty());
     }
 
+    /// Zones that come off before the others.
+    public Wishes off(Map<Zone, Duration> sooner) {
+      return new Wishes(layersPlanned, layersAtMost, contact, zones, sooner, layer, edge);
+    }
+
     /// How far it goes, and fades.
     public Wishes edged(Optional<Edge> value) {
       return new Wishes(layersPlanned, layersAtMost, contact, zones, earlier, layer, value);

@@ -385,7 +385,8 @@ public class PlanService {
     requireOpen(Selection.choose(facts), code);
     Formula formula = facts.client().shelf().get(code);
     TreatmentPlan plan =
-        Planning.plan(formula, Optional.empty(), facts, Wishes.on(before.zones()))
+        Planning.plan(
+                formula, Optional.empty(), facts, Wishes.on(before.zones()).off(before.earlier()))
             .readied(before.preparation());
     Function<Region, Setting> settings = scripts.settings(visitId);
     StoredScript.Run run = run(plan, List.of(), settings.apply(before.region()));
@@ -420,7 +421,7 @@ public class PlanService {
     SelectionFacts facts = openToday(visitId);
     requireOpen(Selection.choose(facts), code);
     Chosen chosen = store.of(visitId).orElseThrow(() -> new Refused("No formula is chosen yet."));
-    Wishes wishes = Wishes.on(before.zones()).edged(chosen.wishes().edge());
+    Wishes wishes = Wishes.on(before.zones()).off(before.earlier()).edged(chosen.wishes().edge());
     boolean together =
         chain(code, chosen.then(), wishes, facts)
             .filter(chain -> !chain.objections().isEmpty())

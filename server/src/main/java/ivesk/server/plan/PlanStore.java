@@ -54,6 +54,16 @@ class PlanStore {
             .param(visitId)
             .query((row, n) -> Zone.valueOf(row.getString("zone")))
             .list();
+    Map<Zone, Duration> sooner =
+        jdbc
+            .sql("SELECT zone, seconds FROM plan_sooner WHERE visit_id = ?")
+            .param(visitId)
+            .query((row, n) ->
+                Map.entry(
+                    Zone.valueOf(row.getString("zone")), Duration.ofSeconds(row.getInt("seconds"))))
+            .list()
+            .stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     List<NextStage> then =
         jdbc.sql("SELECT * FROM plan_stage WHERE visit_id = ? ORDER BY position")
             .param(visitId)
@@ -77,7 +87,7 @@ class PlanStore {
                     Optional.ofNullable(row.getObject("contact_seconds", Integer.class))
                         .map(Duration::ofSeconds),
                     zones.isEmpty() ? Optional.empty() : Optional.of(zones),
-                    Map.of(),
+                    sooner,
                     Optional.ofNullable(row.getObject("layer_ml", Double.class)).map(Volume::ml),
                     Optional.ofNullable(row.getString("edge")).map(Edge::valueOf)),
                 row.getBoolean("kept"),
@@ -137,6 +147,14 @@ class PlanStore {
           .params(visitId, i, zones.get(i).name())
           .update();
     }
+    jdbc.sql("DELETE FROM plan_sooner WHERE visit_id = ?").param(visitId).update();
+    chosen
+        .wishes()
+        .earlier()
+        .forEach((zone, time) ->
+            jdbc.sql("INSERT INTO plan_sooner (visit_id, zone, seconds) VALUES (?, ?, ?)")
+                .params(visitId, zone.name(), (int) time.toSeconds())
+                .update());
   }
 
   /// @param version counts up with every change
