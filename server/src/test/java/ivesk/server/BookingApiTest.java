@@ -71,6 +71,8 @@ class BookingApiTest {
     String jonas = "/api/visits/" + practice.visit("Jonas Arkwright").get("id").asString();
     assertThat(practice.put(jonas + "/flakes", "{\"firstDay\":4,\"lastDay\":2}").status())
         .isEqualTo(400);
+    assertThat(practice.put(jonas + "/flakes", "{\"firstDay\":4,\"lastDay\":31}").detail())
+        .contains("last day of flakes is 31; allowed is 0 to 30");
     String yara = "/api/visits/" + practice.visit("Yara Minhas").get("id").asString();
     assertThat(practice.put(yara + "/flakes", "{\"firstDay\":1,\"lastDay\":2}").detail())
         .isEqualTo("There was no peel at this visit.");

@@ -10,7 +10,7 @@ import java.util.OptionalInt;
 /// @param last day of it, 0 when none is expected
 public record Flaking(int first, int last) {
   public Flaking {
-    Require.range("last day of flaking", last, 0, 30);
+    Require.range("last day of flaking", last, 0, 1000);
     Require.range("first day of flaking", first, 0, last);
   }
 

@@ -60,6 +60,7 @@ final class Gates {
     ladder(formula, facts).ifPresent(shut::add);
     milderFirst(formula, facts).ifPresent(shut::add);
     downtime(formula, depth, facts).forEach(shut::add);
+    least(formula, contact).ifPresent(shut::add);
     time(formula, contact, layers, facts).ifPresent(shut::add);
     salicylate(formula, layers, facts).ifPresent(shut::add);
     return List.copyOf(shut);
@@ -170,6 +171,21 @@ final class Gates {
               Clearing.AFTER_THE_EVENT));
     }
     return shut;
+  }
+
+  /// Less is left today than the label wants: after one that was taken off too soon, say.
+  private static Optional<Shut> least(Formula formula, Optional<Duration> contact) {
+    return formula
+        .label()
+        .leastContact()
+        .filter(least -> contact.filter(time -> time.compareTo(least) < 0).isPresent())
+        .map(least ->
+            gate(
+                "LEAST",
+                Words.fill(
+                    "%s is left for it today; its label wants %s at least",
+                    Words.clock(contact.orElseThrow()), Words.clock(least)),
+                Clearing.NONE));
   }
 
   private static Optional<Shut> time(

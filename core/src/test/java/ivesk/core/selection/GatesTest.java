@@ -471,4 +471,28 @@ class GatesTest {
       assertThat(dermal.refer().orElseThrow()).contains("dermatologist").contains("melasma");
     }
   }
+
+  /// Taken off after three minutes as too strong: three quarters of that are left, and its label
+  /// wants 45 minutes at least.
+  @Test
+  void lessThanItsLabelWantsIsShut() {
+    PastPeel before =
+        new PastPeel(
+            Library.get("LWC-8"),
+            Region.FACE,
+            T.minusDays(30),
+            1,
+            Duration.ofMinutes(3),
+            PeelOutcome.TOO_STRONG,
+            Optional.of(8));
+    Clients client = easy().after(before);
+    SelectionFacts facts =
+        SelectionFacts.of(
+            client.facts(),
+            client.screened(),
+            LadderRules.of(client.facts().pastPeels(), T, Region.FACE));
+    assertThat(Selection.choose(facts).tile("LWC-8").shut())
+        .extracting(Shut::words)
+        .contains("2:15 is left for it today; its label wants 45:00 at least");
+  }
 }

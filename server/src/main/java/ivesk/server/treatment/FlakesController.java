@@ -1,5 +1,6 @@
 package ivesk.server.treatment;
 
+import ivesk.core.Require;
 import ivesk.core.formula.Flaking;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -23,6 +24,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/visits/{id}/flakes")
 class FlakesController {
+  private static final int MOST_DAYS = 30;
+
   private final FlakesStore flakes;
   private final Treatments treatments;
   private final Audit audit;
@@ -51,7 +54,13 @@ class FlakesController {
   @PutMapping
   @Transactional
   FlakesView tell(@PathVariable UUID id, @RequestBody Days body, Principal who) {
-    Flaking told = BadInput.in("lastDay", () -> new Flaking(body.firstDay(), body.lastDay()));
+    Flaking told =
+        BadInput.in(
+            "lastDay",
+            () -> {
+              Require.range("last day of flakes", body.lastDay(), 0, MOST_DAYS);
+              return new Flaking(body.firstDay(), body.lastDay());
+            });
     boolean peeled = treatments.ofVisit(id).filter(live -> !live.peeled().isEmpty()).isPresent();
     if (!peeled) throw new Refused("There was no peel at this visit.");
     flakes.save(id, told, OffsetDateTime.now(clock), who.getName());
