@@ -72,7 +72,7 @@ class BookingApiTest {
     assertThat(practice.put(jonas + "/flakes", "{\"firstDay\":4,\"lastDay\":2}").status())
         .isEqualTo(400);
     assertThat(practice.put(jonas + "/flakes", "{\"firstDay\":4,\"lastDay\":31}").detail())
-        .contains("last day of flakes is 31; allowed is 0 to 30");
+        .contains("Last day of flakes is 31; allowed is 0 to 30");
     String yara = "/api/visits/" + practice.visit("Yara Minhas").get("id").asString();
     assertThat(practice.put(yara + "/flakes", "{\"firstDay\":1,\"lastDay\":2}").detail())
         .isEqualTo("There was no peel at this visit.");
