@@ -138,17 +138,20 @@ function thousandths(drawn: Figure, at: { x: number; y: number }): Place {
   return { across: within((at.x - x) / width), down: within((at.y - y) / height) };
 }
 
+function middle(drawn: Figure, zone: Zone): Place {
+  const [x, y] = drawn.centres[zone] ?? [0, 0];
+  return thousandths(drawn, { x, y });
+}
+
 /** The middle of a zone, for whoever has no pointer. */
 export function middleOf(figure: FigureId, zone: Zone): Place {
-  const [x, y] = FIGURES[figure].centres[zone] ?? [0, 0];
-  return thousandths(FIGURES[figure], { x, y });
+  return middle(FIGURES[figure], zone);
 }
 
 function placeOf(event: MouseEvent<SVGElement>, drawn: Figure, zone: Zone): Place {
-  const [x, y] = drawn.centres[zone] ?? [0, 0];
   const screen = event.currentTarget.ownerSVGElement?.getScreenCTM?.();
   // A click by key has no place.
-  if (!screen || event.detail === 0) return thousandths(drawn, { x, y });
+  if (!screen || event.detail === 0) return middle(drawn, zone);
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(screen.inverse());
   return thousandths(drawn, at);
 }
@@ -184,7 +187,7 @@ function ZoneShape({
       if (event.key === "Enter" || (event.key === " " && ledByTab())) {
         event.preventDefault();
         event.stopPropagation();
-        onPick(zone, thousandths(drawn, { x, y }));
+        onPick(zone, middle(drawn, zone));
       }
     },
   };

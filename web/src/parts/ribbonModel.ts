@@ -125,7 +125,7 @@ export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonMod
       layers: treatment.layers,
       answers: treatment.answers,
       restAt: treatment.restAt,
-      events: standing(treatment).filter(({ at }) => at >= treatment.stage.from),
+      events: standing(treatment),
     },
     now ?? (last ? Date.parse(last.at) : 0),
     closed || treatment.restAt !== undefined,
@@ -147,7 +147,7 @@ export function ribbonsOfRecord(treatment: Treatment): { label: string; model: R
       {
         ...stage,
         limit: stage.contactLimitSeconds,
-        events: standing(treatment).filter(({ at }) => at >= stage.from && at < until),
+        events: standing(treatment).filter(({ at }) => Date.parse(at) < Date.parse(until)),
       },
       Date.parse(until),
       true,
@@ -169,7 +169,7 @@ interface StageTold {
   layers: Treatment["layers"];
   answers: Treatment["answers"];
   restAt?: string;
-  /** What was said in it, without mistaken taps. */
+  /** What was said up to its end, without mistaken taps; what came before its touch is left out. */
   events: Treatment["events"];
 }
 

@@ -41,11 +41,13 @@ export function doCare(step: CareStep, say: (fact: Fact) => void) {
 
 /** Tools, masks and products in their order, each with its time, its gate and what was said to it. */
 export function Care({
+  steps,
   treatment,
   live,
   taking,
   onTake,
 }: {
+  steps: CareStep[];
   treatment: Treatment;
   live: LiveTreatment;
   /** The step whose points are being taken. */
@@ -53,7 +55,6 @@ export function Care({
   onTake: (step: string) => void;
 }) {
   const now = useNow(live.offset, 1000);
-  const steps = careSteps(treatment, live.unsent);
   if (steps.length === 0) return null;
   return (
     <ol className={cx("care")} aria-label="On the skin, in order">

@@ -21,7 +21,15 @@ import { answerKeys, useCouchKeys } from "../useCouchKeys";
 import { useSpokenCues } from "../useClientCues";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { ACTION } from "../treat/AdviceBox";
-import { Care, careSteps, doCare, extractedPoints, pointAt, runningCare } from "./Care";
+import {
+  Care,
+  type CareStep,
+  careSteps,
+  doCare,
+  extractedPoints,
+  pointAt,
+  runningCare,
+} from "./Care";
 import { NextStage } from "./NextStage";
 import { zoneLooks } from "../zoneLooks";
 import couchStyles from "../Couch.module.css";
@@ -262,6 +270,7 @@ function Settling({
               treatment={treatment}
               live={live}
               chosen={chosen}
+              steps={steps}
               taking={takes?.id ?? null}
               onTake={take}
               filled={!standing || !SETTLE_KEYS[standing.action]}
@@ -360,6 +369,7 @@ function Leaving({
   treatment,
   live,
   chosen,
+  steps,
   taking,
   onTake,
   filled,
@@ -369,6 +379,7 @@ function Leaving({
   treatment: Treatment;
   live: LiveTreatment;
   chosen: Zone[];
+  steps: CareStep[];
   taking: string | null;
   onTake: (step: string) => void;
   /** Nothing else is to be done first. */
@@ -382,7 +393,7 @@ function Leaving({
       {treatment.care.length === 0 && treatment.stage.next === undefined && (
         <p className="soft">It stays as it is: no water, no product for the hours of the sheet.</p>
       )}
-      <Care treatment={treatment} live={live} taking={taking} onTake={onTake} />
+      <Care steps={steps} treatment={treatment} live={live} taking={taking} onTake={onTake} />
       <NextStage treatment={treatment} live={live} />
       <p className="soft">
         {chosen.length > 0

@@ -385,26 +385,7 @@ public final class ScriptRules {
                   line.step(),
                   line.step().layers(Math.min(line.step().layers(), layers), layers))));
     }
-    Optional<Duration> whole = planned.or(formula::mostContact);
-    List<Zone> late =
-        line.step().earlier().entrySet().stream()
-            .filter(one -> whole.filter(time -> one.getValue().compareTo(time) >= 0).isPresent())
-            .map(Map.Entry::getKey)
-            .sorted()
-            .toList();
-    if (!late.isEmpty()) {
-      Map<Zone, Duration> sooner = new HashMap<>(line.step().earlier());
-      sooner.keySet().removeAll(late);
-      found.add(
-          Found.of(
-              line,
-              Words.fill(
-                  "%s is to come off earlier, and not before the rest at %s",
-                  Words.list(late.stream().map(Zone::label).toList()),
-                  Words.clock(whole.orElseThrow())),
-              "Off with the rest",
-              Edit.replace(line.step(), line.step().off(sooner))));
-    }
+    notSooner(line, formula).ifPresent(found::add);
     Duration spread = formula.spread();
     line.step()
         .spread()
@@ -419,6 +400,28 @@ public final class ScriptRules {
                     Words.fill("Within %d s", spread.toSeconds()),
                     Edit.replace(line.step(), line.step().spreadOver(Optional.of(spread))))));
     return found;
+  }
+
+  /// Zones that are to come off earlier, and would not.
+  private static Optional<Found> notSooner(Line line, Formula formula) {
+    Optional<Duration> whole = line.step().timing().planned().or(formula::mostContact);
+    if (whole.isEmpty()) return Optional.empty();
+    Map<Zone, Duration> sooner = new HashMap<>(line.step().earlier());
+    sooner.values().removeIf(time -> time.compareTo(whole.get()) >= 0);
+    List<Zone> late =
+        line.step().earlier().keySet().stream()
+            .filter(zone -> !sooner.containsKey(zone))
+            .sorted()
+            .toList();
+    if (late.isEmpty()) return Optional.empty();
+    return Optional.of(
+        Found.of(
+            line,
+            Words.fill(
+                "%s is to come off earlier, and not before the rest at %s",
+                Words.list(late.stream().map(Zone::label).toList()), Words.clock(whole.get())),
+            "Off with the rest",
+            Edit.replace(line.step(), line.step().off(sooner))));
   }
 
   private static Optional<Found> productTime(Line line) {

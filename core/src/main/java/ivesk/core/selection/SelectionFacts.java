@@ -64,8 +64,13 @@ public record SelectionFacts(
   /// When a formula may make this client flake: by their own earlier peels where three were told
   /// of, else by the formula.
   public Flaking flaking(Formula formula) {
-    return OwnFlaking.of(formula, client.region(), client.pastPeels())
+    return ownFlaking(formula)
         .orElseGet(() -> new Flaking(formula.peelingFirst(), formula.peelingLast()));
+  }
+
+  /// Empty where fewer than three peels were told of.
+  public Optional<Flaking> ownFlaking(Formula formula) {
+    return OwnFlaking.of(formula, client.region(), client.pastPeels());
   }
 
   /// The zones of the planned region in their order, without those that are left out today.

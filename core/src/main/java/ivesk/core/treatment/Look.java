@@ -101,7 +101,8 @@ record Look(
   }
 
   private boolean spent(Zone zone) {
-    return spent(state.zones().get(zone)) || due(zone);
+    ZoneState seen = state.zones().get(zone);
+    return Endpoints.ends(plan, seen) || seen.redness() == 3 || tooHot(seen) || due(zone);
   }
 
   private boolean due(Zone zone) {
@@ -125,10 +126,6 @@ record Look(
     return time.multipliedBy(now.get().toMillis()).dividedBy(plan.contactLimit().get().toMillis());
   }
 
-  private boolean spent(ZoneState zone) {
-    return Endpoints.ends(plan, zone) || zone.redness() == 3 || tooHot(zone);
-  }
-
   boolean tooHot(ZoneState zone) {
     return zone.hotSpot().filter(value -> value >= HOT_SPOT_ENDS).isPresent();
   }
@@ -136,17 +133,16 @@ record Look(
   /// Zones on which another layer may go: never over frost, never on what is ended or spent. A hot
   /// spot from before the acid is under barrier and left out of the first layer.
   List<Zone> startable() {
-    return where(
-            plan.zones(),
-            zone ->
-                !zone.ended()
-                    && !zone.wipeOwed()
-                    && !zone.whitening().frost()
-                    && !spent(zone)
-                    && !(layersDone() == 0 && zone.hotSpot().isPresent()))
-        .stream()
-        .filter(zone -> !due(zone))
-        .toList();
+    return plan.zones().stream().filter(this::startable).toList();
+  }
+
+  private boolean startable(Zone zone) {
+    ZoneState seen = state.zones().get(zone);
+    return !seen.ended()
+        && !seen.wipeOwed()
+        && !seen.whitening().frost()
+        && !spent(zone)
+        && !(layersDone() == 0 && seen.hotSpot().isPresent());
   }
 
   List<Zone> where(List<Zone> among, Predicate<ZoneState> test) {

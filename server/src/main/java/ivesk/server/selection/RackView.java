@@ -11,7 +11,6 @@ import ivesk.core.quantity.Ph;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.selection.Counsel;
-import ivesk.core.selection.OwnFlaking;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
@@ -134,7 +133,7 @@ record RackView(
           tile.dose().mgPerCm2(),
           flaking.first(),
           flaking.last(),
-          OwnFlaking.of(formula, facts.client().region(), facts.client().pastPeels()).isPresent(),
+          facts.ownFlaking(formula).isPresent(),
           formula.peels() ? formula.intervalDays(tile.layers()) : 0,
           formula.aboveSalonFigure(),
           formula.label().doneWhen(),
