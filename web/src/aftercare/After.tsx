@@ -8,6 +8,7 @@ import TextField from "@mui/material/TextField";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
+import { LANGUAGES } from "../api/enumWords";
 import type { After as AfterState, Fact, Treatment, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { StagesDone } from "../parts/StagesDone";
@@ -23,7 +24,7 @@ import styles from "./After.module.css";
 const cx = classNames.bind(styles);
 
 export default function After({ visit }: StationProps) {
-  const after = useQuery(afterQuery(visit.id));
+  const after = useQuery(afterQuery(visit.id, "EN"));
   const live = useTreatment(visit.treatmentId ?? "", visit.id);
   if (!after.data || !live.treatment) {
     return (
@@ -39,11 +40,13 @@ export default function After({ visit }: StationProps) {
           <h1>
             For {firstName(visit.clientName)}, after {after.data.formulaName.toLowerCase()}
           </h1>
-          <p className="soft">One page, printed. Dates, not day numbers.</p>
-          <DayList after={after.data} />
+          <p className="soft">
+            One page, printed or sent, in {LANGUAGES[after.data.language]}. Dates, not day numbers.
+          </p>
+          <DayList days={after.data.sheet.days} />
           <div className="row">
             <Button variant="contained" component={Link} to={`/visits/${visit.id}/sheet`}>
-              Sheet to print
+              Sheet to give
             </Button>
             {!visit.signedAt && (
               <Button color="inherit" component={Link} to={`/visits/${visit.id}/settle`}>

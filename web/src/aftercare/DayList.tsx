@@ -1,17 +1,16 @@
 import classNames from "classnames/bind";
 import type { After } from "../api/types";
-import { day } from "../parts/words";
 import styles from "./DayList.module.css";
 
 const cx = classNames.bind(styles);
 
 /** The client's days, each with what it brings; dates, not day numbers. */
-export function DayList({ after }: { after: After }) {
+export function DayList({ days }: { days: After["sheet"]["days"] }) {
   return (
     <ol className={cx("day-list")}>
-      {after.sheet.days.map((entry) => (
+      {days.map((entry) => (
         <li key={entry.date}>
-          <span className="mono">{day(entry.date)}</span>
+          <span className="mono">{entry.day}</span>
           <i className={cx(entry.mark.toLowerCase())} aria-hidden="true" />
           <span>{entry.lines.join(" · ")}</span>
         </li>

@@ -1,67 +1,135 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { useParams } from "react-router";
+import { LANGUAGES } from "../api/enumWords";
+import type { After, Language } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { day } from "../parts/words";
-import { visitQuery } from "../visit/queries";
+import { Segments } from "../parts/Segments";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
 import styles from "./Sheet.module.css";
 
 const cx = classNames.bind(styles);
 
-/** The client's own page: prints on one side of A4 or Letter, in black and white. */
+/** The client's own page, in the client's language; it prints on one side of A4 or Letter. */
 export default function Sheet() {
   const { visitId = "" } = useParams();
-  const after = useQuery(afterQuery(visitId));
-  const visit = useQuery(visitQuery(visitId));
+  const [language, setLanguage] = useState<Language>();
+  const [brief, setBrief] = useState(false);
+  const after = useQuery({
+    ...afterQuery(visitId, language),
+    placeholderData: (shown) => shown,
+  });
+  const shown = after.data?.sheet;
+  const file = (name: string, more = "") =>
+    `/api/visits/${visitId}/aftercare/${name}?in=${shown?.language}${more}`;
   return (
     <main className={cx("sheet")}>
       <ErrorNote error={after.error} />
-      {after.data && visit.data && (
+      {shown && (
         <>
-          <div className="row no-print">
-            <Button variant="contained" onClick={() => window.print()}>
-              Print
-            </Button>
+          <div className={cx("tools", "no-print")}>
+            <Segments
+              label="Language of the sheet"
+              options={(Object.keys(LANGUAGES) as Language[]).map((id) => ({
+                id,
+                label: LANGUAGES[id],
+              }))}
+              value={shown.language}
+              onChange={(id) => setLanguage(id)}
+            />
+            <span className="grow" />
             <Button color="inherit" onClick={() => window.history.back()}>
               Back
             </Button>
           </div>
-          <header>
-            <h1>After your peel</h1>
-            <p>
-              {visit.data.clientName} · {after.data.formulaName} · {day(after.data.endedAt)} · with{" "}
-              {visit.data.therapist}
-            </p>
-          </header>
-          <DayList after={after.data} />
-          <h2>Until then</h2>
+          <div className={cx("tools", "no-print")}>
+            <Button variant="contained" onClick={() => window.print()}>
+              Print
+            </Button>
+            <Button href={file("sheet.pdf", "&paper=A4")} target="_blank">
+              PDF, A4
+            </Button>
+            <Button href={file("sheet.pdf", "&paper=LETTER")} target="_blank">
+              PDF, Letter
+            </Button>
+            <Button href={file("sheet.ics")} download>
+              Calendar file
+            </Button>
+            <Button color="inherit" aria-expanded={brief} onClick={() => setBrief(!brief)}>
+              Short form
+            </Button>
+          </div>
+          {brief && <Brief words={shown.brief} />}
+          <Page sheet={shown} />
+        </>
+      )}
+    </main>
+  );
+}
+
+/** A few lines for the client's phone. */
+function Brief({ words }: { words: string }) {
+  const [copied, setCopied] = useState(false);
+  return (
+    <section className={cx("brief", "no-print")} aria-label="Short form">
+      <p>{words}</p>
+      <Button onClick={() => void navigator.clipboard.writeText(words).then(() => setCopied(true))}>
+        {copied ? "Copied" : "Copy"}
+      </Button>
+    </section>
+  );
+}
+
+function Page({ sheet }: { sheet: After["sheet"] }) {
+  return (
+    <article lang={sheet.language.toLowerCase()}>
+      <header>
+        <h1>{sheet.title}</h1>
+        <p>{sheet.subtitle}</p>
+        <p>{sheet.facts.join(" · ")}</p>
+        {sheet.onTheSkin.length > 0 && (
+          <p>
+            <b>{sheet.headings.onTheSkin}:</b> {sheet.onTheSkin.join(", ")}
+          </p>
+        )}
+      </header>
+      <div className={cx("halves")}>
+        <section>
+          <h2>{sheet.headings.days}</h2>
+          <DayList days={sheet.days} />
+        </section>
+        <section>
+          <h2>{sheet.headings.rules}</h2>
           <table>
             <tbody>
-              {after.data.sheet.rules.map((rule) => (
+              {sheet.rules.map((rule) => (
                 <tr key={rule.what}>
-                  <th scope="row">No {rule.what}</th>
-                  <td>
-                    until <b>{day(rule.free)}</b>
-                  </td>
+                  <th scope="row">{rule.until}</th>
+                  <td>{rule.what}</td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <p>No flakes does not mean that it did not work. Do not pick, pull or scrub.</p>
-          <h2>Call the same day</h2>
-          <p>
-            Blister, crust, fever, spreading pain, a tingling lip, or skin that turns grey. Swelling
-            of the face, trouble with breath or sight: emergency number, at once.
-          </p>
-          <p>
-            Next peel: {day(after.data.next.earliest)} at the earliest. Your practice comes first if
-            it has told you otherwise.
-          </p>
-        </>
-      )}
-    </main>
+          <h2>{sheet.headings.answers}</h2>
+          {sheet.answers.map(({ question, answer }) => (
+            <p key={question}>
+              <b>{question}</b> {answer}
+            </p>
+          ))}
+        </section>
+      </div>
+      <section className={cx("call")}>
+        <h2>{sheet.headings.call}</h2>
+        {sheet.call.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      </section>
+      {sheet.last.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+    </article>
   );
 }

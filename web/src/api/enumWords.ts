@@ -220,6 +220,14 @@ export const COMFORTS = {
   HAND_SIGNS: "hand signs for the number",
 } as const;
 
+export const LANGUAGES = {
+  EN: "English",
+  ES: "español",
+  FR: "français",
+  DE: "Deutsch",
+  PT: "português",
+} as const;
+
 export const EDGES = {
   ABOVE_THE_JAW: "fades above the jaw",
   HIGH_ON_THE_NECK: "fades high on the neck",

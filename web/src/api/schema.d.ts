@@ -1508,6 +1508,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/aftercare/sheet.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ics"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/aftercare/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/booking": {
         parameters: {
             query?: never;
@@ -2060,19 +2092,16 @@ export interface components {
             /** Format: date-time */
             endedAt: string;
             formulaName: string;
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
             next: components["schemas"]["NextView"];
             /** @enum {string} */
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: date-time */
             restAt?: string;
-            sheet: components["schemas"]["Aftercare"];
+            sheet: components["schemas"]["SheetView"];
             /** Format: uuid */
             treatmentId: string;
-        };
-        Aftercare: {
-            answers: components["schemas"]["Reply"][];
-            days: components["schemas"]["Day"][];
-            rules: components["schemas"]["Until"][];
         };
         Alarm: {
             line: string;
@@ -2436,6 +2465,8 @@ export interface components {
             heightCm?: number;
             /** Format: uuid */
             id: string;
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
             name: string;
             occupation: string;
             sun: string;
@@ -2691,13 +2722,6 @@ export interface components {
             ifAnswered: components["schemas"]["Advice"][];
             /** @enum {string} */
             kind: "ASK" | "ADVICE" | "LIMIT";
-        };
-        Day: {
-            /** Format: date */
-            date: string;
-            lines: string[];
-            /** @enum {string} */
-            mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
         };
         Days: {
             /** Format: int32 */
@@ -3082,6 +3106,13 @@ export interface components {
             /** Format: int32 */
             told?: number;
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        Headings: {
+            answers: string;
+            call: string;
+            days: string;
+            onTheSkin: string;
+            rules: string;
         };
         HealthView: {
             backupFolder: string;
@@ -3495,6 +3526,8 @@ export interface components {
             guardian?: string;
             /** Format: double */
             heightCm?: number;
+            /** @enum {string} */
+            language?: "EN" | "ES" | "FR" | "DE" | "PT";
             name: string;
             occupation?: string;
             sun?: string;
@@ -3562,6 +3595,7 @@ export interface components {
             /** Format: date */
             earliest: string;
             formula?: string;
+            held: boolean;
             /** Format: int32 */
             peelNumber: number;
             proposal?: components["schemas"]["NextTime"];
@@ -4299,10 +4333,6 @@ export interface components {
             label: string;
             zones: components["schemas"]["ZoneOption"][];
         };
-        Reply: {
-            answer: string;
-            question: string;
-        };
         ResponseNoted: {
             /** @enum {string} */
             response: "AWAKE" | "ASLEEP" | "NUMBED";
@@ -4511,10 +4541,41 @@ export interface components {
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             steps: components["schemas"]["StepFacts"][];
         };
+        SheetDay: {
+            /** Format: date */
+            date: string;
+            day: string;
+            lines: string[];
+            /** @enum {string} */
+            mark: "PEEL" | "CARE" | "FLAKING" | "FREE" | "CHECK";
+        };
         SheetKept: {
             /** Format: int32 */
             over: number;
             sheet: components["schemas"]["Sheet"];
+        };
+        SheetReply: {
+            answer: string;
+            question: string;
+        };
+        SheetRule: {
+            until: string;
+            what: string;
+        };
+        SheetView: {
+            answers: components["schemas"]["SheetReply"][];
+            brief: string;
+            call: string[];
+            days: components["schemas"]["SheetDay"][];
+            facts: string[];
+            headings: components["schemas"]["Headings"];
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
+            last: string[];
+            onTheSkin: string[];
+            rules: components["schemas"]["SheetRule"][];
+            subtitle: string;
+            title: string;
         };
         ShelfItem: {
             aboveSalonFigure: boolean;
@@ -5083,13 +5144,6 @@ export interface components {
             /** Format: double */
             count: number;
             dose: components["schemas"]["UnitDose"];
-        };
-        Until: {
-            /** @enum {string} */
-            activity: "MAKE_UP" | "EXERCISE_AND_HEAT" | "ACIDS_AND_SCRUBS" | "HOME_ACIDS" | "RETINOID" | "OTHER_TREATMENTS" | "SUN";
-            /** Format: date */
-            free: string;
-            what: string;
         };
         Value: {
             value: string;
@@ -7742,7 +7796,9 @@ export interface operations {
     };
     after: {
         parameters: {
-            query?: never;
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+            };
             header?: never;
             path: {
                 id: string;
@@ -7764,7 +7820,9 @@ export interface operations {
     };
     answers: {
         parameters: {
-            query?: never;
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+            };
             header?: never;
             path: {
                 id: string;
@@ -7779,7 +7837,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Reply"][];
+                    "*/*": components["schemas"]["SheetReply"][];
+                };
+            };
+        };
+    };
+    ics: {
+        parameters: {
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+                paper?: "A4" | "LETTER";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };

@@ -9,6 +9,7 @@ export type Person = Schemas["PersonView"];
 export type Practice = Schemas["PracticeView"];
 export type Client = Schemas["Client"];
 export type Comfort = Client["comforts"][number];
+export type Language = Client["language"];
 export type Edge = NonNullable<Schemas["PlanView"]["edge"]>;
 export type NewClient = Schemas["NewClient"];
 export type Today = Schemas["TodayView"];

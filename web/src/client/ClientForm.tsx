@@ -3,14 +3,15 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
+import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { api, body, Problem } from "../api/client";
-import { COMFORTS } from "../api/enumWords";
-import type { Client, Comfort } from "../api/types";
+import { COMFORTS, LANGUAGES } from "../api/enumWords";
+import type { Client, Comfort, Language } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { clientQuery } from "./queries";
@@ -27,6 +28,7 @@ interface Typed {
   comforts: Comfort[];
   comfort: string;
   guardian: string;
+  language: Language;
 }
 
 /** Adds a client, or changes one. */
@@ -53,6 +55,7 @@ export function ClientForm({
       comforts: client?.comforts ?? [],
       comfort: client?.comfort ?? "",
       guardian: client?.guardian ?? "",
+      language: client?.language ?? "EN",
     },
   });
   const born = useWatch({ control, name: "dateOfBirth" });
@@ -131,6 +134,25 @@ export function ClientForm({
                 slotProps: { htmlInput: { inputMode: "decimal" } },
               })}
             </div>
+            <Controller
+              control={control}
+              name="language"
+              render={({ field: { value, onChange } }) => (
+                <TextField
+                  select
+                  label="Language of the sheets"
+                  value={value}
+                  onChange={onChange}
+                  sx={{ maxWidth: 240 }}
+                >
+                  {(Object.keys(LANGUAGES) as Language[]).map((id) => (
+                    <MenuItem key={id} value={id}>
+                      {LANGUAGES[id]}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              )}
+            />
             {field("allergies", "Allergies, as told", { multiline: true, maxRows: 4 })}
             <Controller
               control={control}

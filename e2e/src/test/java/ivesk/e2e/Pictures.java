@@ -156,7 +156,7 @@ class Pictures extends Journey {
     browser.at("/after");
     browser.see("When can I go out in the sun?");
     browser.picture("after");
-    browser.press("Sheet to print");
+    browser.press("Sheet to give");
     browser.see("After your peel");
     browser.size(1280, 1050);
     browser.picture("sheet");

@@ -124,6 +124,8 @@ class RightsTest {
       GET /api/treatments/{id}/stream
       GET /api/visits/{id}/aftercare
       GET /api/visits/{id}/aftercare/answers
+      GET /api/visits/{id}/aftercare/sheet.ics
+      GET /api/visits/{id}/aftercare/sheet.pdf
       POST /api/visits/{id}/chain
       PUT /api/visits/{id}/choice
       POST /api/visits/{id}/clearances

@@ -1,6 +1,8 @@
 package ivesk.core.aftercare;
 
-import ivesk.core.Words;
+import static ivesk.core.aftercare.Sentence.*;
+
+import ivesk.core.aftercare.Told.Part;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
@@ -10,24 +12,29 @@ import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.skin.Zone;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
+import java.time.LocalTime;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 
-/// The sheet for one peel. Days and hours are common practice.
+/// The sheet for the peels of one visit: the deepest, the longest flaking, every caution. It holds
+/// sentences by their id with dates, and no words. Days and hours are common practice, no source.
 ///
+/// @param on the day of the peel
 /// @param days what each day brings, in order
-/// @param rules what holds until when
+/// @param rules what holds until when, the soonest first
 /// @param answers to what clients ask, from the plan
-public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) {
+/// @param flakes from which day to which; empty where none are due
+public record Aftercare(
+    LocalDate on, List<Day> days, List<Until> rules, List<Reply> answers, Optional<Flakes> flakes) {
 
   public enum Mark {
     PEEL,
@@ -37,60 +44,40 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
     CHECK
   }
 
-  public record Day(LocalDate date, Mark mark, List<String> lines) {}
+  public record Day(LocalDate date, Mark mark, List<Told> lines) {}
 
-  /// What rests for a while after a peel.
-  public enum Activity {
-    MAKE_UP("make-up (mineral powder is fine)"),
-    EXERCISE_AND_HEAT("exercise, sauna, hot shower, steam"),
-    ACIDS_AND_SCRUBS("scrub, acid, vitamin C in acid form, deep-clean wash"),
-    HOME_ACIDS("home acids"),
-    RETINOID("retinoid"),
-    OTHER_TREATMENTS("wax, laser or other treatment"),
-    SUN("sun without strict care");
+  /// @param what it is called
+  /// @param from the first moment at which it is allowed again
+  public record Until(Activity activity, Sentence what, ZonedDateTime from) {
+    /// The first day on which it is allowed again.
+    public LocalDate free() {
+      return from.toLocalDate();
+    }
 
-    private final String words;
+    /// Whether it counts in hours: then the day is free from an hour on.
+    public boolean byHour() {
+      return !from.toLocalTime().equals(LocalTime.MIDNIGHT);
+    }
 
-    Activity(String words) {
-      this.words = words;
+    /// When, as it is told.
+    public Part when() {
+      return byHour() ? new Part.At(from) : new Part.Day(free());
     }
   }
 
-  /// @param what in words
-  /// @param free the first day on which it is allowed again
-  public record Until(Activity activity, String what, LocalDate free) {
-    private static Until of(Activity activity, LocalDate free) {
-      return new Until(activity, activity.words, free);
-    }
-  }
+  public record Reply(Told question, List<Told> answer) {}
 
-  /// One line of a day, and whether it says that something is free again or that the practice
-  /// checks.
-  private record Line(Mark mark, String words) {}
-
-  public record Reply(String question, String answer) {}
-
-  private static final DateTimeFormatter HOUR =
-      DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
-
-  /// Days of strict sun care: 14 after a very superficial peel, 28 after a superficial one.
-  public static int strictSunDays(DepthClass depth) {
-    return depth.deeperThan(DepthClass.VERY_SUPERFICIAL) ? 28 : 14;
-  }
+  /// @param own as this client's skin has done before
+  public record Flakes(LocalDate from, LocalDate to, boolean own) {}
 
   /// An add-on that went on at rest.
   ///
-  /// @param on local time
   /// @param wipedOff before the client left
-  public record Worn(AddOn addOn, LocalDateTime on, boolean wipedOff) {
-    private Optional<LocalDateTime> washedOff() {
+  public record Worn(AddOn addOn, ZonedDateTime on, boolean wipedOff) {
+    private Optional<ZonedDateTime> washedOff() {
       return wipedOff ? Optional.empty() : Optional.of(on.plus(addOn.most()));
     }
   }
-
-  /// The weeks after a first peel in which home acids rest, unless the practice has it otherwise;
-  /// Ivesk's own default.
-  private static final int FIRST_WEEKS_DAYS = 28;
 
   /// Whom the sheet is for.
   ///
@@ -107,285 +94,261 @@ public record Aftercare(List<Day> days, List<Until> rules, List<Reply> answers) 
 
   /// One peel of the visit.
   ///
-  /// @param ended local time at which the acid came off
-  /// @param frosted zones frosted, where flaking starts sooner
-  public record Peeled(Formula formula, DepthClass depth, LocalDateTime ended, boolean frosted) {}
+  /// @param ended when the acid came off
+  /// @param frosted zones that went white, where flaking starts sooner
+  public record Peeled(
+      Formula formula, DepthClass depth, ZonedDateTime ended, Collection<Zone> frosted) {}
 
-  /// @param ended local time at which the acid came off
-  /// @param frosted zones frosted, where flaking starts sooner
-  /// @param worn what went on after the acid
-  public static Aftercare of(
-      Formula formula,
-      DepthClass depth,
-      Client client,
-      LocalDateTime ended,
-      boolean frosted,
-      Optional<Worn> worn,
-      Policies policies) {
-    return of(List.of(new Peeled(formula, depth, ended, frosted)), client, worn, policies);
-  }
-
-  /// For all peels of a visit together: the deepest, the longest flaking, every caution.
-  ///
   /// @param peels at least one
   /// @param worn what went on after the acid
+  /// @param outlook what else clients ask about
   public static Aftercare of(
-      List<Peeled> peels, Client client, Optional<Worn> worn, Policies policies) {
-    List<Formula> formulas = peels.stream().map(Peeled::formula).toList();
-    DepthClass depth = peels.stream().map(Peeled::depth).reduce(DepthClass::deeper).orElseThrow();
-    boolean frosted = peels.stream().anyMatch(Peeled::frosted);
-    LocalDateTime ended =
-        peels.stream().map(Peeled::ended).max(Comparator.naturalOrder()).orElseThrow();
-    Optional<LocalDateTime> leftOn =
-        peels.stream()
-            .filter(peel -> peel.formula().ending() == Formula.Ending.SELF_LIMITING)
-            .map(Peeled::ended)
-            .max(Comparator.naturalOrder());
-    LocalDate day = ended.toLocalDate();
-    boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
-    TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
-    List<Until> rules = new ArrayList<>();
+      List<Peeled> peels, Client client, Optional<Worn> worn, Outlook outlook, Policies policies) {
+    return new Draft(peels, client, worn, policies).sheet(outlook);
+  }
 
-    Flaking usual =
-        Flaking.of(
-            Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
-                .toList());
-    Flaking flaking =
-        client
-            .ownFlaking()
-            .filter(_ -> formulas.size() == 1 && worn.isEmpty())
-            .orElse(usual)
-            .frosted(frosted);
-    LocalDate flakesFrom = day.plusDays(flaking.first());
-    LocalDate flakesTo = day.plusDays(flaking.last());
+  /// When a row of the sheet ends.
+  public Optional<Until> rule(Activity activity) {
+    return rules.stream().filter(rule -> rule.activity() == activity).findFirst();
+  }
 
-    Optional<LocalDateTime> wash = worn.flatMap(Worn::washedOff);
-    if (wash.isPresent()) {
-      // The maker's hours come before the policy on water.
-      add(
-          lines,
-          day,
-          Words.fill(
-              "leave the %s on, no water, until %s; then wash it off with mild cleanser, and bland cream",
-              noun(worn.orElseThrow().addOn().formula().name()), HOUR.format(wash.get())));
-    } else if (leftOn.isPresent()) {
-      add(
-          lines,
-          day,
-          "no water or product until "
-              + HOUR.format(leftOn.get().plusHours(policies.noWaterHours()))
-              + ", then bland cream");
-    } else if (formulas.stream().anyMatch(one -> one.vehicle() == Vehicle.GEL)
-        && policies.chose(Choice.NO_WATER_AFTER_GEL)) {
-      add(
-          lines,
-          day,
-          "no water until "
-              + HOUR.format(ended.plusHours(policies.noWaterHours()))
-              + "; bland cream, then gentle cleanser, morning and night");
-    } else {
-      add(lines, day, "gentle cleanser and bland cream, morning and night");
-    }
-    if (formulas.stream().anyMatch(one -> one.contains(Substance.SALICYLIC)))
-      add(lines, day, "drink water well");
-    add(lines, day, "mineral sunscreen SPF 30 or more, every 2 hours outdoors, and a hat");
+  /// What the sheet is made of, worked out once.
+  static final class Draft {
+    final List<Formula> formulas;
+    final Client client;
+    final Policies policies;
+    final ZonedDateTime ended;
+    final LocalDate day;
+    final boolean superficial;
+    final boolean frosted;
+    final Optional<Flakes> flakes;
+    final Optional<ZonedDateTime> noWaterUntil;
+    final Optional<Worn> worn;
 
-    rules.add(Until.of(Activity.MAKE_UP, day.plusDays(1)));
-    rules.add(Until.of(Activity.EXERCISE_AND_HEAT, day.plusDays(superficial ? 2 : 1)));
-    // What works on the skin returns once it is clear, never before the last day of flakes.
-    LocalDate clear = flaking.expected() ? flakesTo.plusDays(1) : day;
-    LocalDate acids = later(day.plusDays(Math.max(3, policies.homeAcidsAgainDays())), clear);
-    rules.add(
-        new Until(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs(client.first(), policies), acids));
-    if (client.first() && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
-      rules.add(Until.of(Activity.HOME_ACIDS, later(day.plusDays(FIRST_WEEKS_DAYS), acids)));
-    }
-    rules.add(
-        new Until(
-            Activity.RETINOID,
-            worn.isPresent() ? "retinoid of your own" : Activity.RETINOID.words,
-            later(day.plusDays(superficial ? 7 : 5), clear)));
-    rules.add(
-        Until.of(Activity.OTHER_TREATMENTS, later(day.plusDays(superficial ? 14 : 7), clear)));
-    rules.add(Until.of(Activity.SUN, day.plusDays(strictSunDays(depth))));
-    rules.sort(Comparator.comparing(Until::free));
-    rules.stream()
-        .map(Until::free)
-        .distinct()
-        .forEach(free -> add(lines, free, Mark.FREE, returning(rules, free)));
+    /// From here on what works on the skin may return, as far as flakes go.
+    final LocalDate clear;
 
-    add(
-        lines,
-        day.plusDays(superficial ? 1 : 0),
-        "the skin may feel a size too small; that is meant to be");
-    if (flaking.expected()) {
-      add(
-          lines,
-          day.plusDays(1),
-          "it may pull and look a shade deeper for a while; that passes as the skin renews");
-      add(
-          lines,
-          flakesFrom,
-          "flaking may start"
-              + (frosted ? ", sooner where it went white" : "")
-              + "; do not pick, pull or scrub");
-      add(lines, flakesTo, "the last flakes");
-    }
-    add(lines, day.plusDays(1), Mark.CHECK, "we ask how it is");
-    add(lines, day.plusDays(3), Mark.CHECK, "we ask how it is");
-    add(lines, day.plusDays(7), Mark.CHECK, "we ask for a photo");
-    if (client.care().contains(Care.Kind.TELL_TINGLING)) {
-      add(lines, day, "a lip that tingles in the days after: tell us the same day");
-    }
-    if (client.care().contains(Care.Kind.NO_SUN_14_DAYS)) {
-      add(
-          lines,
-          day,
-          "no sun on it at all until "
-              + Words.day(day.plusDays(14))
-              + ": your medicine makes the skin answer to light");
-    }
-    if (client.pigmentProne())
-      add(lines, day.plusDays(14), Mark.CHECK, "late marks show about now: a photo");
+    /// It is left on and falls by itself, so that nothing else goes on for hours.
+    final boolean leftOn;
 
-    List<Day> days =
-        lines.entrySet().stream()
-            .map(entry ->
-                new Day(
-                    entry.getKey(),
-                    mark(entry.getKey(), entry.getValue(), day, flakesFrom, flakesTo),
-                    entry.getValue().stream().map(Line::words).toList()))
-            .toList();
-    return new Aftercare(
-        days,
-        rules,
-        answers(
-            flaking.expected(),
+    private final TreeMap<LocalDate, List<Line>> lines = new TreeMap<>();
+    final List<Until> rules = new ArrayList<>();
+
+    /// One line of a day, and whether it says that something is free again or that the practice
+    /// checks.
+    private record Line(Mark mark, Told told) {}
+
+    Draft(List<Peeled> peels, Client client, Optional<Worn> worn, Policies policies) {
+      this.formulas = peels.stream().map(Peeled::formula).toList();
+      this.client = client;
+      this.policies = policies;
+      this.worn = worn;
+      this.ended = latest(peels.stream()).orElseThrow();
+      this.day = ended.toLocalDate();
+      this.superficial =
+          peels.stream()
+              .map(Peeled::depth)
+              .reduce(DepthClass::deeper)
+              .orElseThrow()
+              .deeperThan(DepthClass.VERY_SUPERFICIAL);
+      this.frosted = peels.stream().anyMatch(peel -> !peel.frosted().isEmpty());
+      this.flakes = flakes(worn);
+      this.clear = flakes.map(Flakes::to).map(to -> to.plusDays(1)).orElse(day);
+      Optional<ZonedDateTime> selfLimited =
+          latest(
+              peels.stream()
+                  .filter(peel -> peel.formula().ending() == Formula.Ending.SELF_LIMITING));
+      this.leftOn = selfLimited.isPresent();
+      boolean gel =
+          formulas.stream().anyMatch(one -> one.vehicle() == Vehicle.GEL)
+              && policies.chose(Choice.NO_WATER_AFTER_GEL);
+      this.noWaterUntil =
+          worn.flatMap(Worn::washedOff)
+              .or(() ->
+                  selfLimited
+                      .or(() -> gel ? Optional.of(ended) : Optional.empty())
+                      .map(from -> from.plusHours(policies.noWaterHours())));
+    }
+
+    private static Optional<ZonedDateTime> latest(Stream<Peeled> peels) {
+      return peels.map(Peeled::ended).max(Comparator.naturalOrder());
+    }
+
+    private Optional<Flakes> flakes(Optional<Worn> worn) {
+      boolean byOwn = client.ownFlaking().isPresent() && formulas.size() == 1 && worn.isEmpty();
+      Flaking usual =
+          Flaking.of(
+              Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
+                  .toList());
+      Flaking flaking = (byOwn ? client.ownFlaking().get() : usual).frosted(frosted);
+      return flaking.expected()
+          ? Optional.of(
+              new Flakes(day.plusDays(flaking.first()), day.plusDays(flaking.last()), byOwn))
+          : Optional.empty();
+    }
+
+    Aftercare sheet(Outlook outlook) {
+      today();
+      rests();
+      returns();
+      skin();
+      checks();
+      List<Day> days =
+          lines.entrySet().stream()
+              .map(entry ->
+                  new Day(
+                      entry.getKey(),
+                      mark(entry.getKey(), entry.getValue()),
+                      entry.getValue().stream().map(Line::told).toList()))
+              .toList();
+      return new Aftercare(day, days, List.copyOf(rules), new Answers(this, outlook).all(), flakes);
+    }
+
+    private void today() {
+      Optional<ZonedDateTime> wash = worn.flatMap(Worn::washedOff);
+      if (wash.isPresent()) {
+        // The maker's hours come before the policy on water.
+        add(
             day,
-            flakesFrom,
-            flakesTo,
-            rules,
-            wash,
-            client.pigmentProne(),
-            makeUp(rules, clear, policies)));
-  }
-
-  /// In the weeks after a first peel the acids have a line of their own.
-  private static String acidsAndScrubs(boolean first, Policies policies) {
-    if (!first) return Activity.ACIDS_AND_SCRUBS.words;
-    String scrubs = "scrub, vitamin C in acid form, deep-clean wash";
-    return policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)
-        ? scrubs + ", home acids up to 5 % on alternate nights"
-        : scrubs;
-  }
-
-  /// By policy mineral make-up only until the skin is clear, or any after a day.
-  private static String makeUp(List<Until> rules, LocalDate clear, Policies policies) {
-    LocalDate again = free(rules, Activity.MAKE_UP);
-    return policies.chose(Choice.ANY_MAKE_UP_AFTER_24_H)
-        ? "Mineral powder today, other make-up from " + Words.day(again) + "."
-        : "Mineral powder today, mineral make-up from "
-            + Words.day(again)
-            + (clear.isAfter(again) ? ", any from " + Words.day(clear) + "." : ", any once calm.");
-  }
-
-  private static LocalDate later(LocalDate one, LocalDate other) {
-    return one.isAfter(other) ? one : other;
-  }
-
-  private static Mark mark(
-      LocalDate date, List<Line> lines, LocalDate peel, LocalDate from, LocalDate to) {
-    if (date.equals(peel)) return Mark.PEEL;
-    if (to.isAfter(peel) && !date.isBefore(from) && !date.isAfter(to)) return Mark.FLAKING;
-    if (lines.stream().anyMatch(line -> line.mark() == Mark.FREE)) return Mark.FREE;
-    return lines.stream().anyMatch(line -> line.mark() == Mark.CHECK) ? Mark.CHECK : Mark.CARE;
-  }
-
-  private static List<Reply> answers(
-      boolean flakes,
-      LocalDate day,
-      LocalDate from,
-      LocalDate to,
-      List<Until> rules,
-      Optional<LocalDateTime> wash,
-      boolean pigmentProne,
-      String makeUp) {
-    List<Reply> answers = new ArrayList<>();
-    answers.add(
-        new Reply(
-            "When can I go out in the sun?",
-            "With mineral sunscreen and a hat, today. Without strict care from "
-                + Words.day(free(rules, Activity.SUN))
-                + "."));
-    answers.add(
-        new Reply(
-            "When does flaking start, when does it end?",
-            flakes
-                ? Words.day(from) + " to " + Words.day(to) + "."
-                : "None is expected. Tightness for a day is normal."));
-    wash.ifPresent(at ->
-        answers.add(
-            new Reply(
-                "When do I wash it off?",
-                HOUR.format(at) + ". Sooner, with cool water, if it burns.")));
-    if (flakes) {
-      answers.add(new Reply("No flakes: did it work?", "Yes. Skin can renew without showing it."));
+            Told.of(
+                LEAVE_ON_UNTIL,
+                new Part.Name(worn.orElseThrow().addOn().formula().name()),
+                new Part.At(wash.get())));
+      } else {
+        noWaterUntil.ifPresent(until ->
+            add(day, Told.of(leftOn ? NO_WATER_UNTIL : NO_WATER_CREAM_UNTIL, new Part.At(until))));
+      }
+      add(day, Told.of(GENTLE_CARE_UNTIL, new Part.Day(day.plusDays(superficial ? 7 : 2))));
+      if (holds(Substance.SALICYLIC)) add(day, Told.of(DRINK_WATER));
+      if (leftOn) add(day, Told.of(OUT_OF_THE_SUN_TODAY));
+      add(leftOn ? day.plusDays(1) : day, Told.of(SUN_CARE));
+      if (client.care().contains(Care.Kind.TELL_TINGLING)) add(day, Told.of(TINGLING_LIP));
+      noSunUntil().ifPresent(until -> add(day, Told.of(NO_SUN_AT_ALL, new Part.Day(until))));
     }
-    answers.add(
-        new Reply(
-            "Make-up, gym, sauna?",
-            makeUp
-                + " Exercise and heat from "
-                + Words.day(free(rules, Activity.EXERCISE_AND_HEAT))
-                + "."));
-    answers.add(
-        new Reply(
-            "My acids and retinoid again?",
-            acidsAgain(rules)
-                + ", retinoid from "
-                + Words.day(free(rules, Activity.RETINOID))
-                + ", and only on calm skin."));
-    answers.add(
-        new Reply(
-            "What if it itches, darkens or blisters?",
-            "Itch: cool, do not scratch. Darker before the flakes is expected"
-                + (pigmentProne ? "; dark after them: tell us" : "")
-                + ". Blister, crust, fever or a tingling lip: call the same day. Swelling of the"
-                + " face, trouble with breath or sight: emergency."));
-    return List.copyOf(answers);
-  }
 
-  private static String acidsAgain(List<Until> rules) {
-    String scrubs = Words.day(free(rules, Activity.ACIDS_AND_SCRUBS));
-    return rules.stream()
-        .filter(rule -> rule.activity() == Activity.HOME_ACIDS)
-        .findFirst()
-        .map(rule -> "Scrubs from " + scrubs + ", acids from " + Words.day(rule.free()))
-        .orElse("Acids and scrubs from " + scrubs);
-  }
+    boolean holds(Substance substance) {
+      return formulas.stream().anyMatch(one -> one.contains(substance));
+    }
 
-  /// "Retinol lotion 1 %" within a sentence.
-  private static String noun(String name) {
-    return Character.toLowerCase(name.charAt(0)) + name.substring(1);
-  }
+    /// For a medicine that makes the skin answer to light.
+    Optional<LocalDate> noSunUntil() {
+      return client.care().contains(Care.Kind.NO_SUN_14_DAYS)
+          ? Optional.of(day.plusDays(14))
+          : Optional.empty();
+    }
 
-  private static String returning(List<Until> rules, LocalDate day) {
-    List<Until> back = rules.stream().filter(rule -> rule.free().equals(day)).toList();
-    return back.getFirst().activity() == Activity.SUN
-        ? "strict sun care ends; daily sunscreen stays"
-        : "may return: " + String.join("; ", back.stream().map(Until::what).toList());
-  }
+    private void rests() {
+      rest(Activity.MAKE_UP, leftOn ? MAKE_UP_OF_ANY_KIND : MAKE_UP);
+      rest(Activity.EXERCISE_AND_HEAT, EXERCISE_AND_HEAT);
+      Until acids = rest(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs());
+      if (client.first() && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
+        Until weeks = rest(Activity.HOME_ACIDS, HOME_ACIDS);
+        if (weeks.from().isBefore(acids.from())) {
+          rules.remove(weeks);
+          rules.add(new Until(Activity.HOME_ACIDS, HOME_ACIDS, acids.from()));
+        }
+      }
+      rest(Activity.RETINOID, worn.isPresent() ? OWN_RETINOID : RETINOID);
+      rest(Activity.OTHER_TREATMENTS, OTHER_TREATMENTS);
+      rest(Activity.SUN, SUN);
+      if (flakes.isPresent()) {
+        rules.add(new Until(Activity.PICKING, PICKING, clear.atStartOfDay(ended.getZone())));
+      }
+      rules.sort(Comparator.comparing(Until::from));
+    }
 
-  private static LocalDate free(List<Until> rules, Activity activity) {
-    return rules.stream().filter(r -> r.activity() == activity).findFirst().orElseThrow().free();
-  }
+    /// What works on the skin returns once it is clear, never before the last day of flakes.
+    private Until rest(Activity activity, Sentence what) {
+      ZonedDateTime free = activity.free(ended, superficial);
+      ZonedDateTime calm = clear.atStartOfDay(ended.getZone());
+      ZonedDateTime from =
+          switch (activity) {
+            case MAKE_UP, EXERCISE_AND_HEAT, SUN, HOME_ACIDS, PICKING -> free;
+            case RETINOID, OTHER_TREATMENTS -> later(free, calm);
+            case ACIDS_AND_SCRUBS ->
+                later(
+                    later(
+                        free,
+                        day.plusDays(policies.homeAcidsAgainDays()).atStartOfDay(ended.getZone())),
+                    calm);
+          };
+      Until until = new Until(activity, what, from);
+      rules.add(until);
+      return until;
+    }
 
-  private static void add(TreeMap<LocalDate, List<Line>> lines, LocalDate day, String words) {
-    add(lines, day, Mark.CARE, words);
-  }
+    private static ZonedDateTime later(ZonedDateTime one, ZonedDateTime other) {
+      return one.isAfter(other) ? one : other;
+    }
 
-  private static void add(
-      TreeMap<LocalDate, List<Line>> lines, LocalDate day, Mark mark, String words) {
-    lines.computeIfAbsent(day, d -> new ArrayList<>()).add(new Line(mark, words));
+    /// In the weeks after a first peel the acids have a line of their own.
+    private Sentence acidsAndScrubs() {
+      if (!client.first()) return ACIDS_AND_SCRUBS;
+      return policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS) ? SCRUBS_AND_MILD_ACIDS : SCRUBS;
+    }
+
+    private void returns() {
+      for (ZonedDateTime from : rules.stream().map(Until::from).distinct().toList()) {
+        List<Until> back =
+            rules.stream()
+                .filter(rule -> rule.from().equals(from) && rule.activity() != Activity.PICKING)
+                .toList();
+        if (back.isEmpty()) continue;
+        if (back.stream().anyMatch(rule -> rule.activity() == Activity.SUN)) {
+          add(from.toLocalDate(), Mark.FREE, Told.of(SUN_CARE_ENDS));
+        }
+        List<Sentence> things =
+            back.stream().filter(rule -> rule.activity() != Activity.SUN).map(Until::what).toList();
+        if (things.isEmpty()) continue;
+        Part all = new Part.Things(things);
+        add(
+            from.toLocalDate(),
+            Mark.FREE,
+            back.getFirst().byHour()
+                ? Told.of(RETURNS_FROM, new Part.Hour(from.toLocalTime()), all)
+                : Told.of(RETURNS, all));
+      }
+    }
+
+    private void skin() {
+      int tight = superficial ? 1 : 0;
+      add(day.plusDays(tight), Told.of(TIGHT_UNTIL, new Part.Day(day.plusDays(tight + 1))));
+      flakes.ifPresent(due -> {
+        add(
+            day.plusDays(1),
+            Told.of(DARKER_UNTIL, new Part.Day(day.plusDays(superficial ? 4 : 2))));
+        add(due.from(), Told.of(frosted ? FLAKES_START_SOONER : FLAKES_START));
+        add(due.to(), Told.of(LAST_FLAKES));
+      });
+    }
+
+    private void checks() {
+      for (int after : CheckIns.days(client.pigmentProne())) {
+        Sentence words =
+            switch (after) {
+              case 7 -> WE_ASK_A_PHOTO;
+              case 14 -> LATE_MARKS;
+              default -> WE_ASK;
+            };
+        add(day.plusDays(after), Mark.CHECK, Told.of(words));
+      }
+    }
+
+    private Mark mark(LocalDate date, List<Line> told) {
+      if (date.equals(day)) return Mark.PEEL;
+      boolean flaking =
+          flakes.filter(due -> !date.isBefore(due.from()) && !date.isAfter(due.to())).isPresent();
+      if (flaking) return Mark.FLAKING;
+      if (told.stream().anyMatch(line -> line.mark() == Mark.FREE)) return Mark.FREE;
+      return told.stream().anyMatch(line -> line.mark() == Mark.CHECK) ? Mark.CHECK : Mark.CARE;
+    }
+
+    private void add(LocalDate date, Told told) {
+      add(date, Mark.CARE, told);
+    }
+
+    private void add(LocalDate date, Mark mark, Told told) {
+      lines.computeIfAbsent(date, _ -> new ArrayList<>()).add(new Line(mark, told));
+    }
   }
 }

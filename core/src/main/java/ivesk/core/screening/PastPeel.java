@@ -82,6 +82,21 @@ public record PastPeel(
         formula, region, on, layers, contact, outcome, worstSensation, next, outside, told);
   }
 
+  /// A red flag came after it: it was adverse, however well it was taken.
+  public PastPeel flagged() {
+    return new PastPeel(
+        formula,
+        region,
+        on,
+        layers,
+        contact,
+        PeelOutcome.ADVERSE,
+        worstSensation,
+        next,
+        outside,
+        flaked);
+  }
+
   /// Entered from elsewhere: one layer for the formula's first time, as far as anybody knows.
   public static PastPeel elsewhere(
       Formula formula, Region region, LocalDate on, PeelOutcome outcome, Outside outside) {

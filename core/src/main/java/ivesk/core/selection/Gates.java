@@ -158,10 +158,7 @@ final class Gates {
     LocalDate event = facts.event().get();
     long days = ChronoUnit.DAYS.between(facts.client().peelDate(), event);
     if (days < 0) return shut;
-    int needed = last + 2;
-    if (facts.ladders().firstWith(formula.family())) needed = Math.max(needed, 14);
-    // Superficial, first or not.
-    if (depth.deeperThan(DepthClass.VERY_SUPERFICIAL)) needed = Math.max(needed, 28);
+    int needed = BeforeEvent.days(depth, last, facts.ladders().firstWith(formula.family()));
     if (days < needed) {
       shut.add(
           new Shut(

@@ -106,7 +106,7 @@ public final class LadderRules {
     int rung = formula.rung();
     List<PastPeel> series = sinceAnew(own, rung);
     long here = series.stream().filter(PastPeel::wellTaken).count();
-    int full = formula.takesLayers() ? LAYERED_SERIES : formula.seriesLeast();
+    int full = full(formula);
     String why = Words.count(full, "peel") + " at rung " + rung + " come first, " + here + " done";
     if (last.outcome() == PeelOutcome.ADVERSE) {
       rung = Math.max(1, rung - 2);
@@ -139,6 +139,29 @@ public final class LadderRules {
     return series;
   }
 
+  /// Well-taken peels that are still to come at the rung of the last one before the next is open; 1
+  /// at least.
+  ///
+  /// @param past with the last peel of the family
+  static int toGo(List<PastPeel> past, Region region, Family family) {
+    List<PastPeel> own =
+        past.stream()
+            .filter(peel -> peel.region() == region && peel.formula().family() == family)
+            .filter(peel -> peel.here() || peel.outcome().harsh())
+            .sorted(Comparator.comparing(PastPeel::on))
+            .toList();
+    Formula formula = own.getLast().formula();
+    List<PastPeel> series = sinceAnew(own, formula.rung());
+    long here = series.stream().filter(PastPeel::wellTaken).count();
+    long toGo = full(formula) - here;
+    if (formula.takesLayers()) toGo = Math.max(toGo, LAYERED_SERIES - atCap(series, formula));
+    return (int) Math.max(1, toGo);
+  }
+
+  private static int full(Formula formula) {
+    return formula.takesLayers() ? LAYERED_SERIES : formula.seriesLeast();
+  }
+
   private static boolean tooStrongTwice(List<PastPeel> own) {
     if (own.size() < 2) return false;
     PastPeel last = own.getLast();
@@ -149,12 +172,14 @@ public final class LadderRules {
   }
 
   private static boolean atLayerCap(List<PastPeel> series, Formula formula) {
-    if (!formula.takesLayers()) return true;
+    return !formula.takesLayers() || atCap(series, formula) >= LAYERED_SERIES;
+  }
+
+  private static long atCap(List<PastPeel> series, Formula formula) {
     return series.stream()
-            .filter(p -> p.formula().code().equals(formula.code()))
-            .filter(p -> p.layers() >= formula.layersMost())
-            .count()
-        >= LAYERED_SERIES;
+        .filter(p -> p.formula().code().equals(formula.code()))
+        .filter(p -> p.layers() >= formula.layersMost())
+        .count();
   }
 
   private static Optional<Family> running(List<PastPeel> inOrder, LocalDate day) {

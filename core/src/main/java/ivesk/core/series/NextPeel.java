@@ -1,14 +1,18 @@
 package ivesk.core.series;
 
 import ivesk.core.Words;
+import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.Limits;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.BeforeEvent;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.Selection;
 import ivesk.core.treatment.Outcome;
@@ -17,18 +21,25 @@ import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
 /// The next peel: its earliest date with the reasons for it, and what it would be.
 ///
-/// @param earliest the latest of all the dates that count
+/// @param earliest the latest of all the dates that count; not fixed while a red flag stands
 /// @param reasons one for each date that counted
 /// @param formula proposed; empty when the clinician decides first
 /// @param why the step in words
+/// @param held a red flag stands open: nothing is planned before it is closed
 public record NextPeel(
-    LocalDate earliest, List<String> reasons, Step step, Optional<Formula> formula, String why) {
+    LocalDate earliest,
+    List<String> reasons,
+    Step step,
+    Optional<Formula> formula,
+    String why,
+    boolean held) {
 
   public enum Step {
     SAME("Same again"),
@@ -55,16 +66,20 @@ public record NextPeel(
   /// @param stages in which acid went on; at least one
   /// @param past peels before this visit
   public static NextPeel after(
-      List<Treatment.Stage> stages, ScreeningFacts client, List<PastPeel> past, LocalDate on) {
+      List<Treatment.Stage> stages,
+      ScreeningFacts client,
+      List<PastPeel> past,
+      LocalDate on,
+      Since since) {
     Treatment.Stage decides = decisive(stages);
-    NextPeel next = after(decides.plan(), decides.state(), client, past, on);
+    NextPeel next = after(decides.plan(), decides.state(), client, past, on, since);
     for (Treatment.Stage stage : stages) {
       if (stage == decides || stage.plan().region() != decides.plan().region()) continue;
-      NextPeel other = after(stage.plan(), stage.state(), client, past, on);
+      NextPeel other = after(stage.plan(), stage.state(), client, past, on, since);
       if (!other.earliest.isAfter(next.earliest)) continue;
       List<String> reasons = new ArrayList<>(next.reasons);
       reasons.addAll(other.reasons);
-      next = new NextPeel(other.earliest, reasons, next.step, next.formula, next.why);
+      next = new NextPeel(other.earliest, reasons, next.step, next.formula, next.why, next.held);
     }
     return next;
   }
@@ -77,92 +92,162 @@ public record NextPeel(
         .orElse(stages.getFirst());
   }
 
+  /// A date that counts, and why.
+  private record Reason(LocalDate day, String why) {
+    private String words() {
+      return why + ": " + Words.day(day);
+    }
+  }
+
   /// @param past peels before this one
   public static NextPeel after(
       TreatmentPlan plan,
       TreatmentState state,
       ScreeningFacts client,
       List<PastPeel> past,
-      LocalDate on) {
+      LocalDate on,
+      Since since) {
     Formula done = plan.formula();
     int layers = Math.max(1, state.layers().size());
-    List<String> reasons = new ArrayList<>();
-    int interval = done.intervalDays(layers);
-    String why = "interval " + Words.count(interval, "day") + " after " + done.code();
-    int own = client.intervalOfThisClient(interval);
-    if (own != interval) why += ", for this client " + own;
-    interval = own;
-    LocalDate byInterval = on.plusDays(interval);
-    reasons.add(why + ": " + Words.day(byInterval));
-    Flaking flaking = Flaking.of(wentOn(plan, state));
-    LocalDate clear = on.plusDays(flaking.last() + 1L);
-    if (flaking.expected()) reasons.add("flakes gone, as expected: " + Words.day(clear));
-    LocalDate earliest = byInterval.isAfter(clear) ? byInterval : clear;
+    List<Reason> reasons = new ArrayList<>();
+    reasons.add(interval(done, layers, client, on));
+    flakesGone(plan, state, on, since).ifPresent(reasons::add);
+    LocalDate earliest = latest(reasons);
 
-    if (Outcome.injured(state)) {
-      return new NextPeel(
-          earliest,
-          reasons,
-          Step.WAIT,
-          Optional.empty(),
-          "An injury or alarm was seen. The supervising clinician decides what comes next.");
-    }
     PastPeel peel = Outcome.peel(plan, state, on);
+    if (since.redFlag().isPresent()) peel = peel.flagged();
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
     Ladders ladders = LadderRules.of(all, earliest, plan.region());
     int rung = ladders.rungs().getOrDefault(done.family(), done.rung());
-    String reason = ladders.reasons().getOrDefault(done.family(), "");
-    if (!peel.wellTaken()) return notWellTaken(peel, rung, reason, earliest, reasons, client);
-    if (rung > done.rung() && atRung(client.shelf(), done, rung).isPresent()) {
-      return new NextPeel(
-          earliest,
-          reasons,
-          Step.ONE_RUNG_UP,
-          atRung(client.shelf(), done, rung),
-          reason + ". Staying is as good when the goals are met.");
+    NextPeel step = step(peel, plan, state, rung, ladders, client);
+    Formula formula = step.formula.orElse(done);
+    inhibitor(formula, client, earliest, Outcome.depth(plan, state)).ifPresent(reasons::add);
+    events(formula, Outcome.depth(plan, state), latest(reasons), since).ifPresent(reasons::add);
+    List<String> words = new ArrayList<>(reasons.stream().map(Reason::words).toList());
+    since
+        .redFlag()
+        .ifPresent(day ->
+            words.addFirst("a red flag is open since " + Words.day(day) + ": close it first"));
+    return new NextPeel(
+        latest(reasons),
+        List.copyOf(words),
+        step.step,
+        step.formula,
+        step.why,
+        since.redFlag().isPresent());
+  }
+
+  private static LocalDate latest(List<Reason> reasons) {
+    return reasons.stream().map(Reason::day).max(Comparator.naturalOrder()).orElseThrow();
+  }
+
+  private static Reason interval(Formula done, int layers, ScreeningFacts client, LocalDate on) {
+    int interval = done.intervalDays(layers);
+    String why = "interval " + Words.count(interval, "day") + " after " + done.code();
+    int own = client.intervalOfThisClient(interval);
+    if (own != interval) why += ", for this client " + own;
+    return new Reason(on.plusDays(own), why);
+  }
+
+  /// The day after the last flakes: as they were told, else as they are expected.
+  private static Optional<Reason> flakesGone(
+      TreatmentPlan plan, TreatmentState state, LocalDate on, Since since) {
+    Flaking flaking = since.flaked().orElseGet(() -> Flaking.of(wentOn(plan, state)));
+    if (!flaking.expected()) return Optional.empty();
+    return Optional.of(
+        new Reason(
+            on.plusDays(flaking.last() + 1L),
+            since.flaked().isPresent() ? "flakes gone, as told" : "flakes gone, as expected"));
+  }
+
+  /// 14 days of inhibitor before what needs it on skin that answers with pigment.
+  private static Optional<Reason> inhibitor(
+      Formula formula, ScreeningFacts client, LocalDate earliest, DepthClass depth) {
+    return Screening.screen(client.on(earliest), List.of())
+        .shuts(formula, depth, client.entryRung(formula.family()))
+        .stream()
+        .filter(shut -> shut.ruleId().equals("SCR-PHOTOTYPE"))
+        .flatMap(shut -> shut.until().stream())
+        .max(Comparator.naturalOrder())
+        .map(until -> new Reason(until, "14 days of inhibitor"));
+  }
+
+  /// The first day after the events that a peel would come too close to.
+  private static Optional<Reason> events(
+      Formula formula, DepthClass depth, LocalDate earliest, Since since) {
+    int needed = BeforeEvent.days(depth, Flaking.of(List.of(formula)).last(), false);
+    LocalDate free = earliest;
+    for (LocalDate event : since.events()) {
+      if (!event.isBefore(free) && event.isBefore(free.plusDays(needed))) free = event.plusDays(1);
     }
+    return free.equals(earliest)
+        ? Optional.empty()
+        : Optional.of(new Reason(free, "after what is on before it"));
+  }
+
+  /// What the next one would be; its date is worked out by itself.
+  private static NextPeel step(
+      PastPeel peel,
+      TreatmentPlan plan,
+      TreatmentState state,
+      int rung,
+      Ladders ladders,
+      ScreeningFacts client) {
+    Formula done = plan.formula();
+    if (Outcome.injured(state)) {
+      return proposing(
+          Step.WAIT,
+          Optional.empty(),
+          "An injury or alarm was seen. The supervising clinician decides what comes next.");
+    }
+    String reason = ladders.reasons().getOrDefault(done.family(), "");
+    if (!peel.wellTaken()) return notWellTaken(peel, rung, reason, client);
+    Optional<Formula> higher =
+        rung > done.rung() && !stays(client, done, rung)
+            ? atRung(client.shelf(), done, rung)
+            : Optional.empty();
+    if (higher.isPresent()) {
+      return proposing(
+          Step.ONE_RUNG_UP, higher, reason + ". Staying is as good when the goals are met.");
+    }
+    int layers = peel.layers();
     if (done.takesLayers() && layers < done.layersMost() && layers >= plan.layersPlanned()) {
-      return new NextPeel(
-          earliest,
-          reasons,
+      return proposing(
           Step.ONE_LAYER_MORE,
           Optional.of(done),
           "Well taken. At most " + (layers + 1) + " layers within the client's limits.");
     }
-    return new NextPeel(earliest, reasons, Step.SAME, Optional.of(done), "Well taken. " + reason);
+    return proposing(Step.SAME, Optional.of(done), "Well taken. " + reason);
+  }
+
+  private static NextPeel proposing(Step step, Optional<Formula> formula, String why) {
+    return new NextPeel(LocalDate.MIN, List.of(), step, formula, why, false);
+  }
+
+  /// Whether a client is kept where they are: rosacea, children and youths.
+  static boolean stays(ScreeningFacts client, Formula done, int rung) {
+    Limits limits = Screening.screen(client, List.of()).limits();
+    return limits.firstRungOnly()
+        || limits.entryRungOnly() && rung > client.entryRung(done.family());
   }
 
   private static NextPeel notWellTaken(
-      PastPeel peel,
-      int rung,
-      String reason,
-      LocalDate earliest,
-      List<String> reasons,
-      ScreeningFacts client) {
+      PastPeel peel, int rung, String reason, ScreeningFacts client) {
     Formula done = peel.formula();
     return switch (peel.outcome()) {
       case CUT_SHORT ->
-          new NextPeel(
-              earliest,
-              reasons,
+          proposing(
               Step.SAME,
               Optional.of(done),
               "Cut short, calmly: the same again. It does not count toward the series.");
       case TOO_STRONG ->
-          new NextPeel(
-              earliest,
-              reasons,
+          proposing(
               rung < done.rung() ? Step.LOWER : Step.SHORTER,
               atRung(client.shelf(), done, rung),
               Words.capital(reason) + ".");
       case ADVERSE, WELL_TAKEN ->
-          new NextPeel(
-              earliest,
-              reasons,
-              Step.LOWER,
-              atRung(client.shelf(), done, rung),
-              Words.capital(reason) + ".");
+          proposing(Step.LOWER, atRung(client.shelf(), done, rung), Words.capital(reason) + ".");
     };
   }
 
@@ -193,7 +278,7 @@ public record NextPeel(
         .toList();
   }
 
-  private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
+  static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
     return shelf.formulas().stream()
         .filter(formula -> formula.family() == done.family() && formula.peels())
         .filter(formula -> formula.rung() == rung)

@@ -3,11 +3,12 @@ package ivesk.core.plan;
 import static ivesk.core.plan.ScriptRulesTest.CATALOGUE;
 import static ivesk.core.plan.ScriptRulesTest.after;
 import static ivesk.core.plan.Scripts.calmBut;
-import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Sheets;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Planning.Wishes;
@@ -20,8 +21,6 @@ import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Region;
 import ivesk.core.treatment.Briefing;
 import ivesk.core.treatment.ReadyStep;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -101,15 +100,13 @@ class CareLimitsTest {
   }
 
   private static String sheet(Day day) {
-    return Aftercare.of(
+    return Sheets.words(
+        Sheets.of(
             Library.get("GLY-20"),
             DepthClass.VERY_SUPERFICIAL,
             new Aftercare.Client(false, false, day.facts().screening().limits().care()),
-            LocalDateTime.of(T, LocalTime.NOON),
-            false,
-            Optional.empty(),
-            day.facts().client().policies())
-        .toString();
+            day.facts().client().policies()),
+        Language.EN);
   }
 
   private static Arguments row(Kind kind, Function<Day, String> seen, String with) {

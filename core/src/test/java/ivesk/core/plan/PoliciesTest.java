@@ -8,7 +8,7 @@ import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Sheets;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
@@ -49,8 +49,6 @@ import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -235,13 +233,10 @@ class PoliciesTest {
     for (boolean first : new boolean[] {true, false}) {
       seen.put(
           "sheet" + (first ? ", first" : "") + of,
-          Aftercare.of(
+          Sheets.of(
                   formula,
                   DepthClass.SUPERFICIAL,
-                  new Aftercare.Client(first, false, Set.of()),
-                  LocalDateTime.of(T, LocalTime.NOON),
-                  false,
-                  Optional.empty(),
+                  Sheets.client(first, false),
                   facts.client().policies())
               .toString());
     }

@@ -347,7 +347,8 @@ class SeriesTest {
         List<PastPeel> past,
         Fact... more) {
       TreatmentPlan plan = plan(code, layers);
-      return NextPeel.after(plan, state(plan, feels, row, more), client.facts(), past, T);
+      return NextPeel.after(
+          plan, state(plan, feels, row, more), client.facts(), past, T, Since.NOTHING);
     }
 
     @Test

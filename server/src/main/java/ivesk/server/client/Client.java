@@ -1,5 +1,6 @@
 package ivesk.server.client;
 
+import ivesk.core.Language;
 import ivesk.core.Require;
 import ivesk.core.plan.Comfort;
 import java.text.Normalizer;
@@ -20,6 +21,7 @@ import java.util.stream.Stream;
 /// @param allergies as told, free text
 /// @param comforts what the couch must respect, as steps know it
 /// @param comfort more of it, free text
+/// @param language in which sheets are given
 /// @param archivedOn empty while the client comes
 /// @param version counts the changes
 public record Client(
@@ -34,6 +36,7 @@ public record Client(
     Set<Comfort> comforts,
     String comfort,
     String guardian,
+    Language language,
     Optional<LocalDate> archivedOn,
     int version) {
 

@@ -1,5 +1,6 @@
 package ivesk.server.client;
 
+import ivesk.core.Language;
 import ivesk.core.plan.Comfort;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -50,7 +51,8 @@ class ClientController {
       Optional<String> allergies,
       Optional<Set<Comfort>> comforts,
       Optional<String> comfort,
-      Optional<String> guardian) {
+      Optional<String> guardian,
+      Optional<Language> language) {
 
     Client as(UUID id, Optional<LocalDate> archivedOn, int version) {
       return new Client(
@@ -65,6 +67,7 @@ class ClientController {
           comforts.orElse(Set.of()),
           comfort.orElse(""),
           guardian.orElse(""),
+          language.orElse(Language.EN),
           archivedOn,
           version);
     }

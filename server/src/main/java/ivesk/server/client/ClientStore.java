@@ -1,5 +1,6 @@
 package ivesk.server.client;
 
+import ivesk.core.Language;
 import ivesk.core.plan.Comfort;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Stale;
@@ -37,8 +38,8 @@ public class ClientStore {
     jdbc.sql(
             """
             INSERT INTO client (name, date_of_birth, occupation, sun, height_cm, weight_kg,
-                                allergies, comforts, comfort, guardian, search, id)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+                                allergies, comforts, comfort, guardian, language, search, id)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(values(client))
         .update();
@@ -56,7 +57,7 @@ public class ClientStore {
                 """
                 UPDATE client SET name = ?, date_of_birth = ?, occupation = ?, sun = ?,
                                   height_cm = ?, weight_kg = ?, allergies = ?, comforts = ?, comfort = ?,
-                                  guardian = ?, search = ?, version = version + 1
+                                  guardian = ?, language = ?, search = ?, version = version + 1
                 WHERE id = ? AND version = ?\
                 """)
             .params(values)
@@ -195,6 +196,7 @@ public class ClientStore {
     values.add(client.comforts().stream().map(Comfort::name).collect(Collectors.joining(",")));
     values.add(client.comfort());
     values.add(client.guardian());
+    values.add(client.language().name());
     values.add(Client.searchable(client.name()));
     values.add(client.id());
     return values;
@@ -216,6 +218,7 @@ public class ClientStore {
             .collect(Collectors.toSet()),
         row.getString("comfort"),
         row.getString("guardian"),
+        Language.valueOf(row.getString("language")),
         Optional.ofNullable(row.getObject("archived_on", LocalDate.class)),
         row.getInt("version"));
   }

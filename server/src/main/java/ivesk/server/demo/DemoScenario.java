@@ -22,6 +22,7 @@ import static ivesk.core.skin.Condition.ROUGHNESS;
 import static ivesk.core.skin.Condition.SCARS_SHALLOW;
 import static ivesk.core.skin.Condition.SUN_DAMAGE;
 
+import ivesk.core.Language;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Edge;
@@ -401,6 +402,9 @@ class DemoScenario implements ApplicationRunner {
     screened(visit, skin, Map.of(PREGNANT, Answer.of("yes")));
   }
 
+  private static final Map<String, Language> SPEAKS =
+      Map.of("Yara Minhas", Language.ES, "Bruno Castelmar", Language.PT);
+
   private UUID client(
       String name,
       int age,
@@ -424,6 +428,7 @@ class DemoScenario implements ApplicationRunner {
             Set.of(comforts),
             more,
             age < 18 ? "Hanne Quill" : "",
+            SPEAKS.getOrDefault(name, Language.EN),
             Optional.empty(),
             1));
     return id;

@@ -1,5 +1,6 @@
 package ivesk.server.path;
 
+import ivesk.core.Language;
 import ivesk.server.app.Audit;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
@@ -72,6 +73,7 @@ class TourController {
             Set.of(),
             "",
             "",
+            Language.EN,
             Optional.empty(),
             1));
     UUID visit = UUID.randomUUID();

@@ -145,7 +145,12 @@ public class PracticeStore {
   }
 
   public boolean hasNumber(NumberKind kind) {
-    return numbers().containsKey(kind);
+    return number(kind).isPresent();
+  }
+
+  /// Empty until somebody has set it.
+  public Optional<String> number(NumberKind kind) {
+    return Optional.ofNullable(numbers().get(kind));
   }
 
   public void setNumber(NumberKind kind, String number, String who, Instant at) {

@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
 /// The peels of a client, read off their events. A peel counts from the first touch of its acid,
 /// whatever its visit was booked for and whether or not its record was signed.
 @Component
-class RecordedPeels implements PastPeels {
+public class RecordedPeels implements PastPeels {
   private static final int MOST_AT_HAND = 20_000;
 
   private final VisitStore visits;
@@ -87,7 +87,7 @@ class RecordedPeels implements PastPeels {
   }
 
   /// The client's own curve for a running stage; what it is made of changes no more.
-  Optional<OwnCurve> ownCurve(Live live) {
+  public Optional<OwnCurve> ownCurve(Live live) {
     Ahead ahead =
         new Ahead(live.id(), live.plan().staging().number(), live.plan().formula().code());
     Optional<OwnCurve> known = curves.get(ahead);
@@ -95,6 +95,11 @@ class RecordedPeels implements PastPeels {
     Optional<OwnCurve> curve = OwnCurve.of(live.plan(), stagesBefore(live));
     curves.put(ahead, curve);
     return curve;
+  }
+
+  /// When the skin flaked after a visit, as it was told; empty until it is.
+  public Optional<Flaking> flaked(UUID visitId) {
+    return Optional.ofNullable(flakes.ofVisits(List.of(visitId)).get(visitId));
   }
 
   private List<Stage> stagesBefore(Live live) {

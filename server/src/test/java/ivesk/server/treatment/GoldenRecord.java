@@ -1,6 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Outlook;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.TreatmentPlan;
@@ -15,6 +16,7 @@ import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Ladders;
 import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
+import ivesk.core.series.Since;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Phototype;
@@ -32,7 +34,6 @@ import ivesk.server.app.GoldenFiles;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -88,16 +89,19 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
     PastPeel peel = Outcome.peel(plan, state, DAY);
     Ladders ladders = LadderRules.of(List.of(peel), DAY.plusDays(30), plan.region());
     ScreeningFacts client = client(peel);
-    NextPeel next = NextPeel.after(plan, state, client, List.of(), DAY);
+    NextPeel next = NextPeel.after(plan, state, client, List.of(), DAY, Since.NOTHING);
     Screening screening = Screening.screen(client, List.of());
     Aftercare sheet =
         Aftercare.of(
-            plan.formula(),
-            Outcome.depth(plan, state),
+            List.of(
+                new Aftercare.Peeled(
+                    plan.formula(),
+                    Outcome.depth(plan, state),
+                    state.lastEventAt().atZone(ZoneOffset.UTC),
+                    List.of())),
             new Aftercare.Client(false, true, Set.of()),
-            LocalDateTime.ofInstant(state.lastEventAt(), ZoneOffset.UTC),
-            false,
             Optional.empty(),
+            new Outlook(Optional.empty(), 1, 1, 1, 1, Optional.empty(), List.of()),
             Policies.defaults());
     return Digest.of(
         List.of(

@@ -1,0 +1,62 @@
+package ivesk.core;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/// The languages in which a client can be told. Days and their order are the language's own, by
+/// Unicode CLDR.
+public enum Language {
+  EN("English", Locale.UK, "%s"),
+  ES("español", Locale.of("es", "ES"), "%s"),
+  FR("français", Locale.FRANCE, "%s"),
+  DE("Deutsch", Locale.GERMANY, "%s Uhr"),
+  PT("português", Locale.of("pt", "PT"), "%s");
+
+  private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+
+  private final String label;
+  private final Locale locale;
+  private final String hour;
+  private final DateTimeFormatter day;
+  private final DateTimeFormatter fullDay;
+
+  Language(String label, Locale locale, String hour) {
+    this.label = label;
+    this.locale = locale;
+    this.hour = hour;
+    this.day = DateTimeFormatter.ofLocalizedPattern("MMMEd").withLocale(locale);
+    this.fullDay = DateTimeFormatter.ofLocalizedPattern("yMMMMd").withLocale(locale);
+  }
+
+  /// Its name in itself.
+  public String label() {
+    return label;
+  }
+
+  public Locale locale() {
+    return locale;
+  }
+
+  /// "Wed 25 Nov".
+  public String day(LocalDate date) {
+    return day.format(date).replace(",", "");
+  }
+
+  /// "25 November 2026".
+  public String fullDay(LocalDate date) {
+    return fullDay.format(date);
+  }
+
+  /// "14:30".
+  public String hour(LocalTime time) {
+    return hour.formatted(HOUR.format(time));
+  }
+
+  /// "Wed 25 Nov, 14:30".
+  public String at(ZonedDateTime time) {
+    return day(time.toLocalDate()) + ", " + hour(time.toLocalTime());
+  }
+}

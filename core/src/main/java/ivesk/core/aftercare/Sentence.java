@@ -1,0 +1,621 @@
+package ivesk.core.aftercare;
+
+import ivesk.core.Language;
+import java.text.MessageFormat;
+
+/// Every sentence that a client is given, once, in every language: English, Spanish, French,
+/// German, Portuguese. {0}, {1} are filled in by [Told]; what counts has its plural in the pattern,
+/// as the standard library's MessageFormat reads it. A language that is left out does not compile.
+public enum Sentence {
+  // The frame of the sheet.
+  AFTER_YOUR_PEEL(
+      "After your peel",
+      "Después de su peeling",
+      "Après votre peeling",
+      "Nach Ihrem Peeling",
+      "Depois do seu peeling"),
+  WITH("with {0}", "con {0}", "avec {0}", "mit {0}", "com {0}"),
+  LAYERS(
+      "{0,choice,1#one layer|1<{0} layers}",
+      "{0,choice,1#una capa|1<{0} capas}",
+      "{0,choice,1#une couche|1<{0} couches}",
+      "{0,choice,1#eine Schicht|1<{0} Schichten}",
+      "{0,choice,1#uma camada|1<{0} camadas}"),
+  WENT_WHITE(
+      "It went white on: {0}.",
+      "Se puso blanco en: {0}.",
+      "La peau a blanchi sur : {0}.",
+      "Weiß wurde: {0}.",
+      "Ficou branco em: {0}."),
+  ON_YOUR_SKIN(
+      "On your skin now",
+      "Ahora sobre su piel",
+      "Sur votre peau maintenant",
+      "Jetzt auf Ihrer Haut",
+      "Agora na sua pele"),
+  DAY_BY_DAY("Day by day", "Día a día", "Jour après jour", "Tag für Tag", "Dia a dia"),
+  NOT_BEFORE("Not before", "No antes de", "Pas avant", "Nicht vor", "Não antes de"),
+  YOU_MAY_ASK(
+      "You may ask",
+      "Quizá se pregunte",
+      "Vous vous demandez peut-être",
+      "Das fragen Sie sich vielleicht",
+      "Talvez se pergunte"),
+  CALL_US(
+      "Call the same day",
+      "Llame el mismo día",
+      "Appelez le jour même",
+      "Rufen Sie noch am selben Tag an",
+      "Ligue no mesmo dia"),
+  CALL_US_FOR(
+      "A blister, wet or grey skin, a crust, fever, pain that spreads, small blisters in a group, a tingling lip.",
+      "Una ampolla, piel húmeda o gris, una costra, fiebre, dolor que se extiende, ampollas pequeñas agrupadas, un labio que hormiguea.",
+      "Une cloque, une peau suintante ou grise, une croûte, de la fièvre, une douleur qui s’étend, de petites cloques groupées, une lèvre qui picote.",
+      "Eine Blase, nässende oder graue Haut, eine Kruste, Fieber, Schmerz, der sich ausbreitet, kleine Bläschen in einer Gruppe, eine kribbelnde Lippe.",
+      "Uma bolha, pele húmida ou cinzenta, uma crosta, febre, dor que se espalha, bolhas pequenas agrupadas, um lábio a formigar."),
+  EMERGENCY_FOR(
+      "Emergency, at once: swelling of the face, trouble with breath or sight, pain in an eye.",
+      "Urgencias, enseguida: hinchazón de la cara, dificultad para respirar o ver, dolor en un ojo.",
+      "Urgences, tout de suite : gonflement du visage, gêne pour respirer ou pour voir, douleur à un œil.",
+      "Notruf, sofort: Schwellung im Gesicht, Atemnot, Sehstörung, Schmerz im Auge.",
+      "Emergência, de imediato: inchaço da cara, dificuldade em respirar ou ver, dor num olho."),
+  EMERGENCY_SALICYLIC(
+      "Ringing ears, nausea or fast breathing too.",
+      "También zumbido de oídos, náuseas o respiración rápida.",
+      "Aussi : bourdonnements d’oreilles, nausées ou respiration rapide.",
+      "Auch bei Ohrensausen, Übelkeit oder schnellem Atem.",
+      "Também zumbido nos ouvidos, náuseas ou respiração rápida."),
+  EMERGENCY_NUMBER(
+      "Emergency number: {0}.",
+      "Número de urgencias: {0}.",
+      "Numéro d’urgence : {0}.",
+      "Notrufnummer: {0}.",
+      "Número de emergência: {0}."),
+  NEXT_PEEL(
+      "Next peel: {0} at the earliest.",
+      "Próximo peeling: no antes del {0}.",
+      "Prochain peeling : {0} au plus tôt.",
+      "Nächstes Peeling: frühestens {0}.",
+      "Próximo peeling: não antes de {0}."),
+  PRACTICE_FIRST(
+      "Where your practice or your doctor has told you otherwise, that comes first.",
+      "Si su centro o su médico le ha dicho otra cosa, eso vale más.",
+      "Si votre institut ou votre médecin vous a dit autre chose, cela passe avant.",
+      "Was Ihre Praxis oder Ihre Ärztin anders gesagt hat, geht vor.",
+      "Se o seu centro ou o seu médico lhe disse outra coisa, isso vem primeiro."),
+  NO_FLAKES_IS_FINE(
+      "No flakes does not mean that it did not work.",
+      "Que no se descame no significa que no haya funcionado.",
+      "Ne pas peler ne veut pas dire que cela n’a pas marché.",
+      "Keine Schuppen heißt nicht, dass es nicht gewirkt hat.",
+      "Não descamar não significa que não resultou."),
+  TELL_US_HOW_IT_IS(
+      "Tell us how it is: {0}",
+      "Díganos cómo va: {0}",
+      "Dites-nous comment ça va : {0}",
+      "Sagen Sie uns, wie es geht: {0}",
+      "Diga-nos como está: {0}"),
+  // What a day brings.
+  NO_WATER_UNTIL(
+      "no water and nothing on it until {0}; then bland cream",
+      "nada de agua ni productos hasta {0}; después, crema neutra",
+      "ni eau ni produit jusqu’à {0} ; ensuite une crème neutre",
+      "kein Wasser und nichts auf die Haut bis {0}; dann milde Creme",
+      "sem água nem produtos até {0}; depois, creme neutro"),
+  NO_WATER_CREAM_UNTIL(
+      "no water until {0}; bland cream, then gentle cleanser, morning and night",
+      "nada de agua hasta {0}; crema neutra, después limpiador suave, mañana y noche",
+      "pas d’eau jusqu’à {0} ; crème neutre, puis nettoyant doux, matin et soir",
+      "kein Wasser bis {0}; milde Creme, danach milde Reinigung, morgens und abends",
+      "sem água até {0}; creme neutro, depois limpeza suave, de manhã e à noite"),
+  LEAVE_ON_UNTIL(
+      "leave on: {0}; no water until {1}, then wash it off with gentle cleanser, and bland cream",
+      "déjese puesto: {0}; nada de agua hasta {1}, después retírelo con limpiador suave, y crema neutra",
+      "laissez poser : {0} ; pas d’eau jusqu’à {1}, puis rincez avec un nettoyant doux, et crème neutre",
+      "auf der Haut lassen: {0}; kein Wasser bis {1}, dann mit milder Reinigung abwaschen, und milde Creme",
+      "deixe ficar: {0}; sem água até {1}, depois retire com limpeza suave, e creme neutro"),
+  GENTLE_CARE_UNTIL(
+      "gentle cleanser and bland cream, morning and night, until {0}",
+      "limpiador suave y crema neutra, mañana y noche, hasta {0}",
+      "nettoyant doux et crème neutre, matin et soir, jusqu’au {0}",
+      "milde Reinigung und milde Creme, morgens und abends, bis {0}",
+      "limpeza suave e creme neutro, de manhã e à noite, até {0}"),
+  DRINK_WATER(
+      "drink water well: a harmless custom, nobody has shown that it helps",
+      "beba agua: una costumbre inofensiva, nadie ha mostrado que ayude",
+      "buvez de l’eau : une habitude sans danger, personne n’a montré qu’elle aide",
+      "viel Wasser trinken: eine harmlose Gewohnheit, ein Nutzen ist nicht gezeigt",
+      "beba água: um hábito inofensivo, ninguém mostrou que ajude"),
+  SUN_CARE(
+      "mineral sunscreen SPF 30 or more, every 2 hours outdoors, and a hat",
+      "protector solar mineral FPS 30 o más, cada 2 horas al aire libre, y sombrero",
+      "écran solaire minéral SPF 30 ou plus, toutes les 2 heures dehors, et un chapeau",
+      "mineralischer Sonnenschutz LSF 30 oder mehr, draußen alle 2 Stunden, und ein Hut",
+      "protetor solar mineral FPS 30 ou mais, de 2 em 2 horas ao ar livre, e chapéu"),
+  TIGHT_UNTIL(
+      "the skin may feel a size too small, until {0}; that is meant to be",
+      "la piel puede sentirse tirante, hasta {0}; es lo esperado",
+      "la peau peut tirer, jusqu’au {0} ; c’est normal",
+      "die Haut kann spannen, bis {0}; das soll so sein",
+      "a pele pode ficar repuxada, até {0}; é o esperado"),
+  DARKER_UNTIL(
+      "it may pull and look a shade deeper just before it flakes, until about {0}",
+      "puede tirar y verse un tono más oscura justo antes de descamarse, hasta más o menos {0}",
+      "elle peut tirer et paraître un ton plus foncée juste avant de peler, jusque vers {0}",
+      "kurz vor dem Schuppen kann sie spannen und einen Ton dunkler wirken, bis etwa {0}",
+      "pode repuxar e parecer um tom mais escura pouco antes de descamar, até cerca de {0}"),
+  FLAKES_START(
+      "flaking may start; do not pick, pull or scrub",
+      "puede empezar a descamarse; no pellizque, no tire, no frote",
+      "la peau peut commencer à peler ; ne pas gratter, tirer ni frotter",
+      "die Haut kann zu schuppen beginnen; nicht zupfen, ziehen oder reiben",
+      "pode começar a descamar; não arranque, não puxe, não esfregue"),
+  FLAKES_START_SOONER(
+      "flaking may start, first where it went white; do not pick, pull or scrub",
+      "puede empezar a descamarse, primero donde se puso blanco; no pellizque, no tire, no frote",
+      "la peau peut commencer à peler, d’abord où elle a blanchi ; ne pas gratter, tirer ni frotter",
+      "die Haut kann zu schuppen beginnen, zuerst wo sie weiß wurde; nicht zupfen, ziehen oder reiben",
+      "pode começar a descamar, primeiro onde ficou branco; não arranque, não puxe, não esfregue"),
+  LAST_FLAKES(
+      "the last flakes",
+      "últimas descamaciones",
+      "les dernières peaux",
+      "die letzten Schuppen",
+      "as últimas peles"),
+  RETURNS(
+      "may return: {0}",
+      "puede volver: {0}", "de nouveau permis : {0}", "wieder erlaubt: {0}", "pode voltar: {0}"),
+  RETURNS_FROM(
+      "from {0}: {1}",
+      "desde las {0}: {1}", "dès {0} : {1}", "ab {0}: {1}", "a partir das {0}: {1}"),
+  SUN_CARE_ENDS(
+      "strict sun care ends; daily sunscreen stays",
+      "termina el cuidado estricto del sol; el protector diario sigue",
+      "fin de la protection stricte ; l’écran quotidien reste",
+      "der strenge Sonnenschutz endet; täglicher Sonnenschutz bleibt",
+      "termina o cuidado rigoroso com o sol; o protetor diário continua"),
+  WE_ASK(
+      "we ask how it is",
+      "le preguntamos cómo va",
+      "nous demandons comment ça va",
+      "wir fragen, wie es geht",
+      "perguntamos como está"),
+  WE_ASK_A_PHOTO(
+      "we ask for a photo",
+      "le pedimos una foto",
+      "nous demandons une photo",
+      "wir bitten um ein Foto",
+      "pedimos uma fotografia"),
+  LATE_MARKS(
+      "late marks show about now: a photo",
+      "las manchas tardías se ven ahora: una foto",
+      "les taches tardives se voient maintenant : une photo",
+      "späte Flecken zeigen sich jetzt: ein Foto",
+      "as manchas tardias veem-se agora: uma fotografia"),
+  TINGLING_LIP(
+      "a lip that tingles in the days after: tell us the same day",
+      "un labio que hormiguea en los días siguientes: díganoslo el mismo día",
+      "une lèvre qui picote les jours suivants : dites-le-nous le jour même",
+      "eine Lippe, die in den Tagen danach kribbelt: noch am selben Tag melden",
+      "um lábio a formigar nos dias seguintes: diga-nos no mesmo dia"),
+  NO_SUN_AT_ALL(
+      "no sun on it at all until {0}: your medicine makes the skin answer to light",
+      "nada de sol hasta {0}: su medicamento hace la piel sensible a la luz",
+      "pas de soleil du tout jusqu’au {0} : votre médicament rend la peau sensible à la lumière",
+      "gar keine Sonne bis {0}: Ihr Medikament macht die Haut lichtempfindlich",
+      "nenhum sol até {0}: o seu medicamento torna a pele sensível à luz"),
+  // What rests for a while.
+  MAKE_UP(
+      "make-up (mineral powder is fine)",
+      "maquillaje (los polvos minerales sí)",
+      "maquillage (la poudre minérale convient)",
+      "Make-up (Mineralpuder ist in Ordnung)",
+      "maquilhagem (pó mineral pode)"),
+  EXERCISE_AND_HEAT(
+      "exercise, sauna, hot shower, steam",
+      "ejercicio, sauna, ducha caliente, vapor",
+      "sport, sauna, douche chaude, vapeur",
+      "Sport, Sauna, heiße Dusche, Dampf",
+      "exercício, sauna, duche quente, vapor"),
+  ACIDS_AND_SCRUBS(
+      "scrub, acid, deep-clean wash, vitamin C in acid form",
+      "exfoliante, ácidos, limpieza profunda, vitamina C en forma ácida",
+      "gommage, acide, nettoyage en profondeur, vitamine C sous forme acide",
+      "Rubbelpeeling, Säure, Tiefenreinigung, Vitamin C in Säureform",
+      "esfoliante, ácidos, limpeza profunda, vitamina C em forma ácida"),
+  SCRUBS(
+      "scrub, deep-clean wash, vitamin C in acid form",
+      "exfoliante, limpieza profunda, vitamina C en forma ácida",
+      "gommage, nettoyage en profondeur, vitamine C sous forme acide",
+      "Rubbelpeeling, Tiefenreinigung, Vitamin C in Säureform",
+      "esfoliante, limpeza profunda, vitamina C em forma ácida"),
+  SCRUBS_AND_MILD_ACIDS(
+      "scrub, deep-clean wash, vitamin C in acid form, home acids up to 5 % on alternate nights",
+      "exfoliante, limpieza profunda, vitamina C en forma ácida, ácidos en casa hasta 5 % en noches alternas",
+      "gommage, nettoyage en profondeur, vitamine C sous forme acide, acides à la maison jusqu’à 5 % un soir sur deux",
+      "Rubbelpeeling, Tiefenreinigung, Vitamin C in Säureform, Säuren zu Hause bis 5 % jeden zweiten Abend",
+      "esfoliante, limpeza profunda, vitamina C em forma ácida, ácidos em casa até 5 % em noites alternadas"),
+  HOME_ACIDS(
+      "acids at home", "ácidos en casa", "acides à la maison", "Säuren zu Hause", "ácidos em casa"),
+  RETINOID("retinoid", "retinoide", "rétinoïde", "Retinoid", "retinoide"),
+  OWN_RETINOID(
+      "a retinoid of your own",
+      "un retinoide propio",
+      "votre propre rétinoïde",
+      "ein eigenes Retinoid",
+      "um retinoide seu"),
+  OTHER_TREATMENTS(
+      "wax, laser or other treatment",
+      "cera, láser u otro tratamiento",
+      "cire, laser ou autre soin",
+      "Wachs, Laser oder andere Behandlung",
+      "cera, laser ou outro tratamento"),
+  SUN(
+      "sun without strict care",
+      "sol sin cuidado estricto",
+      "soleil sans protection stricte",
+      "Sonne ohne strengen Schutz",
+      "sol sem cuidado rigoroso"),
+  PICKING(
+      "picking, pulling or scrubbing at flakes",
+      "pellizcar, tirar o frotar la piel que se descama",
+      "gratter, tirer ou frotter les peaux",
+      "an Schuppen zupfen, ziehen oder reiben",
+      "arrancar, puxar ou esfregar a pele que descama"),
+  // What clients ask.
+  ASK_SUN(
+      "When can I go out in the sun?",
+      "¿Cuándo puedo tomar el sol?",
+      "Quand puis-je aller au soleil ?",
+      "Wann darf ich in die Sonne?",
+      "Quando posso apanhar sol?"),
+  ASK_HURT(
+      "Will it hurt, and when most?",
+      "¿Dolerá, y cuándo más?",
+      "Est-ce que cela fait mal, et quand le plus ?",
+      "Tut es weh, und wann am meisten?",
+      "Vai doer, e quando mais?"),
+  ASK_HURT_WAS(
+      "How strong was it?",
+      "¿Cuánto se notó?",
+      "C’était fort comment ?",
+      "Wie stark war es?",
+      "Quanto se sentiu?"),
+  ASK_DOWNTIME(
+      "What downtime? When does it start, when does it end?",
+      "¿Cuánto dura la recuperación? ¿Cuándo empieza y cuándo termina?",
+      "Quelles suites ? Quand cela commence, quand cela finit ?",
+      "Welche Ausfallzeit? Wann beginnt sie, wann endet sie?",
+      "Que recuperação? Quando começa e quando acaba?"),
+  ASK_NO_FLAKES(
+      "No flakes: did it work?",
+      "No me descamo: ¿ha funcionado?",
+      "Je ne pèle pas : est-ce que cela a marché ?",
+      "Keine Schuppen: hat es gewirkt?",
+      "Não descamei: resultou?"),
+  ASK_HOW_MANY(
+      "How many, how far apart?",
+      "¿Cuántos, y cada cuánto?",
+      "Combien, et à quel intervalle ?",
+      "Wie viele, in welchem Abstand?",
+      "Quantos, e com que intervalo?"),
+  ASK_BETWEEN(
+      "Anything in between?",
+      "¿Algo entre uno y otro?",
+      "Quelque chose entre deux ?",
+      "Etwas dazwischen?",
+      "Alguma coisa pelo meio?"),
+  ASK_WASH_MAKE_UP_GYM(
+      "Washing, make-up, gym, sauna?",
+      "¿Lavarse, maquillaje, gimnasio, sauna?",
+      "Se laver, se maquiller, sport, sauna ?",
+      "Waschen, Make-up, Sport, Sauna?",
+      "Lavar, maquilhagem, ginásio, sauna?"),
+  ASK_EVENT("{0} on {1}?", "¿{0}, el {1}?", "{0}, le {1} ?", "{0} am {1}?", "{0}, em {1}?"),
+  ASK_RETINOID(
+      "My acids and my retinoid again?",
+      "¿Cuándo vuelvo a mis ácidos y mi retinoide?",
+      "Quand reprendre mes acides et mon rétinoïde ?",
+      "Wann wieder meine Säuren und mein Retinoid?",
+      "Quando volto aos meus ácidos e ao meu retinoide?"),
+  ASK_STRONGER(
+      "When can I go stronger?",
+      "¿Cuándo puedo ir a más?",
+      "Quand passer à plus fort ?",
+      "Wann darf es stärker sein?",
+      "Quando posso subir a força?"),
+  ASK_TROUBLE(
+      "What if it itches, darkens or blisters?",
+      "¿Y si pica, se oscurece o salen ampollas?",
+      "Et si cela gratte, fonce ou cloque ?",
+      "Was, wenn es juckt, dunkler wird oder Blasen kommen?",
+      "E se der comichão, escurecer ou fizer bolhas?"),
+  ASK_WASH_OFF(
+      "When do I wash it off?",
+      "¿Cuándo lo retiro?",
+      "Quand rincer ?",
+      "Wann wasche ich es ab?",
+      "Quando retiro?"),
+  // The answers.
+  SUN_FROM(
+      "With mineral sunscreen and a hat, today. Without strict care from {0}.",
+      "Con protector mineral y sombrero, hoy. Sin cuidado estricto desde {0}.",
+      "Avec un écran minéral et un chapeau, aujourd’hui. Sans protection stricte dès {0}.",
+      "Mit mineralischem Sonnenschutz und Hut heute schon. Ohne strengen Schutz ab {0}.",
+      "Com protetor mineral e chapéu, hoje. Sem cuidado rigoroso a partir de {0}."),
+  NO_SUN_UNTIL(
+      "None at all until {0}, for your medicine. Then with mineral sunscreen and a hat; without strict care from {1}.",
+      "Nada hasta {0}, por su medicamento. Después con protector mineral y sombrero; sin cuidado estricto desde {1}.",
+      "Pas du tout jusqu’au {0}, à cause de votre médicament. Ensuite avec écran minéral et chapeau ; sans protection stricte dès {1}.",
+      "Gar nicht bis {0}, wegen Ihres Medikaments. Dann mit mineralischem Sonnenschutz und Hut; ohne strengen Schutz ab {1}.",
+      "Nenhum até {0}, por causa do seu medicamento. Depois com protetor mineral e chapéu; sem cuidado rigoroso a partir de {1}."),
+  HURT_EXPECTED(
+      "About {0} to {1} of 10 while it is on.",
+      "Entre {0} y {1} de 10 mientras esté puesto.",
+      "Environ {0} à {1} sur 10 tant qu’il est posé.",
+      "Etwa {0} bis {1} von 10, solange es wirkt.",
+      "Cerca de {0} a {1} em 10 enquanto estiver posto."),
+  HURT_FALLING(
+      "About {0} to {1} of 10, most in the first {2}, then less.",
+      "Entre {0} y {1} de 10, sobre todo en los primeros {2}; después, menos.",
+      "Environ {0} à {1} sur 10, surtout les premières {2}, puis moins.",
+      "Etwa {0} bis {1} von 10, am meisten in den ersten {2}, dann weniger.",
+      "Cerca de {0} a {1} em 10, sobretudo nos primeiros {2}; depois, menos."),
+  HURT_LIKE_BEFORE(
+      "With you most at minute {1}: about {0} of 10.",
+      "En su caso, lo más fuerte en el minuto {1}: cerca de {0} de 10.",
+      "Chez vous, le plus fort à la minute {1} : environ {0} sur 10.",
+      "Bei Ihnen am meisten in Minute {1}: etwa {0} von 10.",
+      "Consigo, o mais forte no minuto {1}: cerca de {0} em 10."),
+  WE_STOP_WHEN_YOU_SAY(
+      "We ask all the time, and stop when you say so.",
+      "Le preguntamos todo el tiempo y paramos cuando lo diga.",
+      "Nous demandons sans cesse, et arrêtons quand vous le dites.",
+      "Wir fragen laufend und hören auf, wenn Sie es sagen.",
+      "Perguntamos sempre, e paramos quando disser."),
+  HURT_WAS(
+      "At most {0} of 10, {1} after it went on.",
+      "Como mucho {0} de 10, a los {1} de ponerlo.",
+      "Au plus {0} sur 10, {1} après la pose.",
+      "Höchstens {0} von 10, {1} nach dem Auftragen.",
+      "No máximo {0} em 10, {1} depois de aplicado."),
+  FLAKES_FROM_TO(
+      "Flakes from {0} to {1}, as far as can be said.",
+      "Se descama de {0} a {1}, hasta donde puede decirse.",
+      "Cela pèle du {0} au {1}, autant qu’on puisse le dire.",
+      "Schuppen von {0} bis {1}, soweit man es sagen kann.",
+      "Descama de {0} a {1}, tanto quanto se pode dizer."),
+  FLAKES_LIKE_BEFORE(
+      "Flakes from {0} to {1}, as after your own last peels.",
+      "Se descama de {0} a {1}, como tras sus últimos peelings.",
+      "Cela pèle du {0} au {1}, comme après vos derniers peelings.",
+      "Schuppen von {0} bis {1}, wie nach Ihren letzten Peelings.",
+      "Descama de {0} a {1}, como depois dos seus últimos peelings."),
+  NO_DOWNTIME(
+      "None is expected. Tightness for a day or two is normal.",
+      "No se espera ninguna. La tirantez de uno o dos días es normal.",
+      "Aucune n’est attendue. Une peau qui tire un jour ou deux est normale.",
+      "Keine ist zu erwarten. Spannen für ein, zwei Tage ist normal.",
+      "Não se espera nenhuma. Pele repuxada um ou dois dias é normal."),
+  IT_WORKS_UNSEEN(
+      "Yes. Skin can renew without showing it.",
+      "Sí. La piel puede renovarse sin que se note.",
+      "Oui. La peau peut se renouveler sans que cela se voie.",
+      "Ja. Haut kann sich erneuern, ohne es zu zeigen.",
+      "Sim. A pele pode renovar-se sem se notar."),
+  THIS_IS_PEEL(
+      "This is peel {0}; a series is {1} to {2}.",
+      "Este es el peeling {0}; una serie son de {1} a {2}.",
+      "C’est le peeling {0} ; une série en compte {1} à {2}.",
+      "Das ist Peeling {0}; eine Serie hat {1} bis {2}.",
+      "Este é o peeling {0}; uma série tem {1} a {2}."),
+  DAYS_APART(
+      "At least {0,choice,1#one day|1<{0} days} apart.",
+      "Al menos {0,choice,1#un día|1<{0} días} entre uno y otro.",
+      "Au moins {0,choice,1#un jour|1<{0} jours} entre deux.",
+      "Mindestens {0,choice,1#ein Tag|1<{0} Tage} Abstand.",
+      "Pelo menos {0,choice,1#um dia|1<{0} dias} entre eles."),
+  BETWEEN_FROM(
+      "A treatment without acid, from {0}, once the skin is clear and calm.",
+      "Un tratamiento sin ácido, desde {0}, con la piel limpia y tranquila.",
+      "Un soin sans acide, dès {0}, quand la peau est nette et calme.",
+      "Eine Behandlung ohne Säure, ab {0}, wenn die Haut klar und ruhig ist.",
+      "Um tratamento sem ácido, a partir de {0}, com a pele limpa e calma."),
+  WASH_GENTLY(
+      "Wash gently with cool water.",
+      "Lávese con suavidad, con agua fresca.",
+      "Lavez doucement, à l’eau fraîche.",
+      "Sanft mit kühlem Wasser waschen.",
+      "Lave com suavidade, com água fresca."),
+  WASH_FROM(
+      "Wash from {0}, gently, with cool water.",
+      "Lávese desde {0}, con suavidad, con agua fresca.",
+      "Lavez dès {0}, doucement, à l’eau fraîche.",
+      "Waschen ab {0}, sanft, mit kühlem Wasser.",
+      "Lave a partir de {0}, com suavidade, com água fresca."),
+  POWDER_THEN_ANY(
+      "Mineral powder today, other make-up from {0}.",
+      "Polvos minerales hoy, otro maquillaje desde {0}.",
+      "Poudre minérale aujourd’hui, autre maquillage dès {0}.",
+      "Mineralpuder heute, anderes Make-up ab {0}.",
+      "Pó mineral hoje, outra maquilhagem a partir de {0}."),
+  NO_POWDER_THEN_ANY(
+      "No make-up until {0}.",
+      "Nada de maquillaje hasta {0}.",
+      "Pas de maquillage avant {0}.",
+      "Kein Make-up bis {0}.",
+      "Sem maquilhagem até {0}."),
+  POWDER_THEN_MINERAL(
+      "Mineral powder today, mineral make-up from {0}, any from {1}.",
+      "Polvos minerales hoy, maquillaje mineral desde {0}, cualquiera desde {1}.",
+      "Poudre minérale aujourd’hui, maquillage minéral dès {0}, tout autre dès {1}.",
+      "Mineralpuder heute, mineralisches Make-up ab {0}, jedes ab {1}.",
+      "Pó mineral hoje, maquilhagem mineral a partir de {0}, qualquer a partir de {1}."),
+  EXERCISE_FROM(
+      "Exercise and heat from {0}.",
+      "Ejercicio y calor desde {0}.",
+      "Sport et chaleur dès {0}.",
+      "Sport und Wärme ab {0}.",
+      "Exercício e calor a partir de {0}."),
+  EVENT_AFTER_FLAKES(
+      "The flakes are over by {0}, before that day.",
+      "La descamación habrá terminado el {0}, antes de ese día.",
+      "Les peaux seront parties le {0}, avant ce jour.",
+      "Das Schuppen ist am {0} vorbei, vor diesem Tag.",
+      "A descamação termina a {0}, antes desse dia."),
+  EVENT_IN_FLAKES(
+      "That day may still flake: they last to {0}. Bland cream under mineral make-up; do not pull.",
+      "Ese día aún puede descamarse: dura hasta {0}. Crema neutra bajo maquillaje mineral; no tire.",
+      "Ce jour-là, elle peut encore peler : jusqu’au {0}. Crème neutre sous un maquillage minéral ; ne pas tirer.",
+      "An diesem Tag kann es noch schuppen: bis {0}. Milde Creme unter mineralischem Make-up; nicht ziehen.",
+      "Nesse dia ainda pode descamar: dura até {0}. Creme neutro sob maquilhagem mineral; não puxe."),
+  EVENT_BEFORE_FLAKES(
+      "Before the flakes, which may start on {0}; the skin may feel tight.",
+      "Antes de la descamación, que puede empezar el {0}; la piel puede estar tirante.",
+      "Avant les peaux, qui peuvent commencer le {0} ; la peau peut tirer.",
+      "Vor dem Schuppen, das am {0} beginnen kann; die Haut kann spannen.",
+      "Antes da descamação, que pode começar a {0}; a pele pode repuxar."),
+  EVENT_NO_FLAKES(
+      "No flakes are expected. Strict sun care until {0}.",
+      "No se espera descamación. Cuidado estricto del sol hasta {0}.",
+      "Aucune peau n’est attendue. Protection stricte jusqu’au {0}.",
+      "Schuppen sind nicht zu erwarten. Strenger Sonnenschutz bis {0}.",
+      "Não se espera descamação. Cuidado rigoroso com o sol até {0}."),
+  ACIDS_FROM(
+      "Acids and scrubs from {0}.",
+      "Ácidos y exfoliantes desde {0}.",
+      "Acides et gommages dès {0}.",
+      "Säuren und Rubbelpeelings ab {0}.",
+      "Ácidos e esfoliantes a partir de {0}."),
+  SCRUBS_THEN_ACIDS(
+      "Scrubs from {0}, acids from {1}.",
+      "Exfoliantes desde {0}, ácidos desde {1}.",
+      "Gommages dès {0}, acides dès {1}.",
+      "Rubbelpeelings ab {0}, Säuren ab {1}.",
+      "Esfoliantes a partir de {0}, ácidos a partir de {1}."),
+  RETINOID_FROM(
+      "Retinoid from {0}, and only on calm skin.",
+      "Retinoide desde {0}, y solo con la piel tranquila.",
+      "Rétinoïde dès {0}, et seulement sur une peau calme.",
+      "Retinoid ab {0}, und nur auf ruhiger Haut.",
+      "Retinoide a partir de {0}, e só com a pele calma."),
+  NEUTRAL_VITAMIN_C(
+      "Vitamin C in a neutral form may go on today.",
+      "La vitamina C en forma neutra puede ponerse hoy.",
+      "La vitamine C sous forme neutre est permise aujourd’hui.",
+      "Vitamin C in neutraler Form darf heute schon darauf.",
+      "A vitamina C em forma neutra pode pôr-se hoje."),
+  STRONGER_AFTER(
+      "After {0,choice,1#one more peel|1<{0} more peels} at this strength, well taken, and only if the goal is not met.",
+      "Después de {0,choice,1#un peeling más|1<{0} peelings más} a esta fuerza, bien tolerados, y solo si no se ha llegado a la meta.",
+      "Après {0,choice,1#encore un peeling|1<encore {0} peelings} à cette force, bien supportés, et seulement si le but n’est pas atteint.",
+      "Nach {0,choice,1#noch einem Peeling|1<noch {0} Peelings} in dieser Stärke, gut vertragen, und nur wenn das Ziel nicht erreicht ist.",
+      "Depois de {0,choice,1#mais um peeling|1<mais {0} peelings} a esta força, bem tolerados, e só se a meta não foi atingida."),
+  STRONGER_NEXT(
+      "One step more is open next time. Staying is as good when the goal is met.",
+      "La próxima vez está abierto un paso más. Quedarse es igual de bueno si se llegó a la meta.",
+      "La prochaine fois, un pas de plus est possible. Rester vaut autant si le but est atteint.",
+      "Nächstes Mal ist eine Stufe mehr möglich. Bleiben ist ebenso gut, wenn das Ziel erreicht ist.",
+      "Da próxima vez pode subir um passo. Ficar é igualmente bom se a meta foi atingida."),
+  STRONGER_LAYER(
+      "Next time one layer more at most, at the same strength.",
+      "La próxima vez, como mucho una capa más, a la misma fuerza.",
+      "La prochaine fois, au plus une couche de plus, à la même force.",
+      "Nächstes Mal höchstens eine Schicht mehr, in derselben Stärke.",
+      "Da próxima vez, no máximo mais uma camada, à mesma força."),
+  STRONGER_TOP(
+      "Not from here: this is where it stays for you. A good result at a low strength is the goal.",
+      "De aquí no se pasa: para usted se queda así. La meta es un buen resultado con poca fuerza.",
+      "Pas au-delà : pour vous, cela reste ainsi. Le but est un bon résultat à faible force.",
+      "Darüber hinaus nicht: für Sie bleibt es dabei. Ziel ist ein gutes Ergebnis mit wenig Stärke.",
+      "Daqui não passa: para si fica assim. A meta é um bom resultado com pouca força."),
+  STRONGER_NOT_YET(
+      "Not next time: the same again, calmly.",
+      "La próxima vez no: lo mismo, con calma.",
+      "Pas la prochaine fois : la même chose, calmement.",
+      "Nächstes Mal nicht: noch einmal dasselbe, in Ruhe.",
+      "Da próxima vez não: o mesmo, com calma."),
+  STRONGER_LESS(
+      "Next time milder or shorter: this one was strong for your skin.",
+      "La próxima vez más suave o más corto: este ha sido fuerte para su piel.",
+      "La prochaine fois plus doux ou plus court : celui-ci était fort pour votre peau.",
+      "Nächstes Mal milder oder kürzer: dieses war stark für Ihre Haut.",
+      "Da próxima vez mais suave ou mais curto: este foi forte para a sua pele."),
+  STRONGER_CLINICIAN(
+      "The supervising clinician decides what comes next.",
+      "El médico supervisor decide qué sigue.",
+      "Le médecin superviseur décide de la suite.",
+      "Was als Nächstes kommt, entscheidet die ärztliche Aufsicht.",
+      "O médico supervisor decide o que se segue."),
+  ITCH_COOL(
+      "Itch: cool it, do not scratch.",
+      "Picor: enfríe, no se rasque.",
+      "Démangeaison : refroidir, ne pas gratter.",
+      "Jucken: kühlen, nicht kratzen.",
+      "Comichão: arrefeça, não coce."),
+  DARKER_BEFORE_FLAKES(
+      "Darker just before the flakes is expected; dark that stays after them: tell us.",
+      "Más oscura justo antes de descamarse es lo esperado; si sigue oscura después, díganoslo.",
+      "Plus foncée juste avant de peler, c’est attendu ; foncée après : dites-le-nous.",
+      "Dunkler kurz vor dem Schuppen ist zu erwarten; bleibt es danach dunkel: melden.",
+      "Mais escura pouco antes de descamar é o esperado; escura depois: diga-nos."),
+  DARKER_TELL_US(
+      "Dark patches: tell us.",
+      "Manchas oscuras: díganoslo.",
+      "Taches foncées : dites-le-nous.",
+      "Dunkle Flecken: melden.",
+      "Manchas escuras: diga-nos."),
+  CALL_FOR_BLISTERS(
+      "Blister, crust, fever or a tingling lip: call the same day.",
+      "Ampolla, costra, fiebre o un labio que hormiguea: llame el mismo día.",
+      "Cloque, croûte, fièvre ou lèvre qui picote : appelez le jour même.",
+      "Blase, Kruste, Fieber oder kribbelnde Lippe: noch am selben Tag anrufen.",
+      "Bolha, crosta, febre ou lábio a formigar: ligue no mesmo dia."),
+  WASH_OFF_AT(
+      "{0}. Sooner, with cool water, if it burns.",
+      "{0}. Antes, con agua fresca, si quema.",
+      "{0}. Plus tôt, à l’eau fraîche, si cela brûle.",
+      "{0}. Früher, mit kühlem Wasser, wenn es brennt.",
+      "{0}. Antes, com água fresca, se queimar."),
+  // On the day of a peel that ends by itself.
+  OUT_OF_THE_SUN_TODAY(
+      "out of the sun today, with a hat",
+      "hoy, sin sol y con sombrero",
+      "pas de soleil aujourd’hui, un chapeau",
+      "heute nicht in die Sonne, ein Hut",
+      "hoje, sem sol e com chapéu"),
+  MAKE_UP_OF_ANY_KIND(
+      "make-up of any kind",
+      "cualquier maquillaje",
+      "tout maquillage",
+      "Make-up jeder Art",
+      "qualquer maquilhagem"),
+  SUN_FROM_TOMORROW(
+      "Not today. From {0} with mineral sunscreen and a hat, without strict care from {1}.",
+      "Hoy no. Desde {0} con protector mineral y sombrero, sin cuidado estricto desde {1}.",
+      "Pas aujourd’hui. Dès {0} avec un écran minéral et un chapeau, sans protection stricte dès {1}.",
+      "Heute nicht. Ab {0} mit mineralischem Sonnenschutz und Hut, ohne strengen Schutz ab {1}.",
+      "Hoje não. A partir de {0} com protetor mineral e chapéu, sem cuidado rigoroso a partir de {1}."),
+  NO_POWDER_THEN_MINERAL(
+      "No make-up until {0}, then mineral only, any from {1}.",
+      "Nada de maquillaje hasta {0}, después solo mineral, cualquiera desde {1}.",
+      "Pas de maquillage avant {0}, ensuite minéral seulement, tout autre dès {1}.",
+      "Kein Make-up bis {0}, dann nur mineralisches, jedes ab {1}.",
+      "Sem maquilhagem até {0}, depois só mineral, qualquer a partir de {1}.");
+
+  private final Phrase phrase;
+
+  Sentence(String en, String es, String fr, String de, String pt) {
+    this.phrase = new Phrase(en, es, fr, de, pt);
+  }
+
+  /// With its places as they are.
+  public String in(Language language) {
+    return phrase.in(language);
+  }
+
+  /// How many places are to be filled.
+  int places() {
+    return new MessageFormat(phrase.en(), Language.EN.locale()).getFormatsByArgumentIndex().length;
+  }
+}

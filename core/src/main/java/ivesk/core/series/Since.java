@@ -1,0 +1,19 @@
+package ivesk.core.series;
+
+import ivesk.core.formula.Flaking;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/// What has become known since a peel, or lies ahead, that moves the date of the next.
+///
+/// @param flaked from which day to which, as the client told it
+/// @param redFlag since when one stands open
+/// @param events of the client's that want clear skin
+public record Since(Optional<Flaking> flaked, Optional<LocalDate> redFlag, List<LocalDate> events) {
+  public static final Since NOTHING = new Since(Optional.empty(), Optional.empty(), List.of());
+
+  public Since {
+    events = events.stream().sorted().toList();
+  }
+}

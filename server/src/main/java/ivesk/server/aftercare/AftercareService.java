@@ -1,0 +1,313 @@
+package ivesk.server.aftercare;
+
+import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Aftercare.Peeled;
+import ivesk.core.aftercare.Aftercare.Worn;
+import ivesk.core.aftercare.Outlook;
+import ivesk.core.aftercare.Outlook.Feel;
+import ivesk.core.aftercare.Outlook.Stronger;
+import ivesk.core.formula.Formula;
+import ivesk.core.plan.CareStep;
+import ivesk.core.plan.StepKind;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.OwnFlaking;
+import ivesk.core.series.NextPeel;
+import ivesk.core.series.Onward;
+import ivesk.core.series.Since;
+import ivesk.core.skin.Zone;
+import ivesk.core.treatment.CareState;
+import ivesk.core.treatment.Looks.Told;
+import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.OwnCurve;
+import ivesk.core.treatment.Treatment.Stage;
+import ivesk.core.treatment.TreatmentState;
+import ivesk.server.app.Problems.Refused;
+import ivesk.server.client.Client;
+import ivesk.server.client.ClientStore;
+import ivesk.server.practice.AccountStore;
+import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.ScreeningService;
+import ivesk.server.skin.ConsultService;
+import ivesk.server.treatment.RecordedPeels;
+import ivesk.server.treatment.Treatments;
+import ivesk.server.treatment.Treatments.Live;
+import ivesk.server.visit.VisitStore;
+import ivesk.server.visit.VisitStore.Visit;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/// What a visit comes to once its acid is off: the sheet, the answers, the next peel.
+@Service
+class AftercareService {
+  private final Treatments treatments;
+  private final RecordedPeels peels;
+  private final ScreeningService screening;
+  private final ConsultService consults;
+  private final VisitStore visits;
+  private final ClientStore clients;
+  private final AccountStore accounts;
+  private final PracticeStore practice;
+  private final Clock clock;
+
+  AftercareService(
+      Treatments treatments,
+      RecordedPeels peels,
+      ScreeningService screening,
+      ConsultService consults,
+      VisitStore visits,
+      ClientStore clients,
+      AccountStore accounts,
+      PracticeStore practice,
+      Clock clock) {
+    this.treatments = treatments;
+    this.peels = peels;
+    this.screening = screening;
+    this.consults = consults;
+    this.visits = visits;
+    this.clients = clients;
+    this.accounts = accounts;
+    this.practice = practice;
+    this.clock = clock;
+  }
+
+  /// A visit whose acid is off, with what follows from it.
+  ///
+  /// @param peeled stages in which acid went on
+  /// @param on the day of it
+  record After(Live live, List<Stage> peeled, ScreeningFacts client, LocalDate on, NextPeel next) {}
+
+  /// @throws Refused while there was no peel, or one is not ended
+  After after(UUID visitId) {
+    Live live =
+        treatments.ofVisit(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
+    List<Stage> peeled = live.peeled();
+    if (peeled.isEmpty() || peeled.getLast().state().endedAt().isEmpty()) {
+      throw new Refused("The peel is not ended yet.");
+    }
+    ScreeningFacts client = screening.facts(visitId);
+    LocalDate on = local(peeled.getLast().state().endedAt().get()).toLocalDate();
+    NextPeel next = NextPeel.after(peeled, client, client.pastPeels(), on, since(visitId, on));
+    return new After(live, peeled, client, on, next);
+  }
+
+  private Since since(UUID visitId, LocalDate on) {
+    return new Since(
+        peels.flaked(visitId),
+        Optional.empty(),
+        events(visitId, on).stream().map(Outlook.Event::on).toList());
+  }
+
+  /// All that the sheet of a visit tells.
+  ///
+  /// @throws Refused while there was no peel, or one is not ended
+  Done done(UUID visitId) {
+    After after = after(visitId);
+    Visit visit = visits.get(visitId);
+    Client client = clients.get(visit.clientId());
+    Stage decides = NextPeel.decisive(after.peeled());
+    PastPeel peel = Outcome.peel(decides.plan(), decides.state(), after.on());
+    Stronger stronger =
+        Onward.after(after.next(), peel, after.client().pastPeels(), after.client());
+    return new Done(
+        client.name(),
+        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        client.language(),
+        after.peeled().stream()
+            .map(stage ->
+                new Done.Acid(stage.plan().formula(), Math.max(1, stage.state().layers().size())))
+            .toList(),
+        after.peeled().stream()
+            .flatMap(stage -> frosted(stage).stream())
+            .distinct()
+            .sorted()
+            .toList(),
+        onTheSkin(after.live()),
+        sheet(
+            visitId,
+            after.live(),
+            peeled(after.peeled()),
+            after.client(),
+            was(after.peeled()),
+            stronger),
+        after.next().held() ? Optional.empty() : Optional.of(after.next().earliest()),
+        practice.number(PracticeStore.NumberKind.EMERGENCY));
+  }
+
+  /// What clients ask, answered by the plan until the peel is over, then by the peel itself.
+  ///
+  /// @throws Refused before the client is here
+  Aftercare expected(UUID visitId) {
+    Live live =
+        treatments.ofVisit(visitId).orElseThrow(() -> new Refused("The client is not here yet."));
+    List<Stage> ended =
+        live.peeled().stream().filter(stage -> stage.state().endedAt().isPresent()).toList();
+    if (!ended.isEmpty()
+        && ended.size() == live.peeled().size()
+        && live.plan().staging().next().isEmpty()) {
+      return done(visitId).sheet();
+    }
+    ZonedDateTime now = local(clock.instant());
+    List<Peeled> all = new ArrayList<>(peeled(ended));
+    Optional<TreatmentPlan> ahead = Optional.of(live.plan());
+    while (ahead.isPresent()) {
+      TreatmentPlan plan = ahead.get();
+      all.add(new Peeled(plan.formula(), plan.depth(), now, List.of()));
+      ahead = plan.staging().next();
+    }
+    ScreeningFacts client = screening.facts(visitId);
+    TreatmentPlan plan = live.plan();
+    PastPeel asPlanned =
+        new PastPeel(
+            plan.formula(),
+            plan.region(),
+            now.toLocalDate(),
+            plan.layersPlanned(),
+            plan.contactLimit().orElse(Duration.ZERO),
+            PeelOutcome.WELL_TAKEN,
+            Optional.empty());
+    return sheet(
+        visitId,
+        live,
+        all,
+        client,
+        Optional.of(expected(live)),
+        Onward.whenWellTaken(asPlanned, client.pastPeels(), client));
+  }
+
+  /// By this client's own peels where there are three, else by the formula.
+  private Feel expected(Live live) {
+    Optional<OwnCurve.Felt> own =
+        peels.ownCurve(live).stream()
+            .flatMap(curve -> curve.points().stream())
+            .max(Comparator.comparingDouble(OwnCurve.Felt::median));
+    return own.<Feel>map(
+            felt -> new Feel.LikeBefore((int) Math.round(felt.median()), felt.minute()))
+        .orElseGet(() -> new Feel.Expected(live.plan().formula().band()));
+  }
+
+  /// The strongest answer under acid, the first time it was said.
+  private static Optional<Feel> was(List<Stage> peeled) {
+    return peeled.stream()
+        .flatMap(stage ->
+            stage.state().underAcid().stream()
+                .filter(answer -> !answer.numbed())
+                .map(answer -> was(stage, answer)))
+        .reduce((one, other) -> other.most() > one.most() ? other : one)
+        .map(one -> one);
+  }
+
+  private static Feel.Was was(Stage stage, Told answer) {
+    Instant touched = stage.state().firstTouch().orElseThrow();
+    return new Feel.Was(answer.value(), Duration.between(touched, answer.at()));
+  }
+
+  private Aftercare sheet(
+      UUID visitId,
+      Live live,
+      List<Peeled> peels,
+      ScreeningFacts client,
+      Optional<Feel> feel,
+      Stronger stronger) {
+    Formula first = live.stages().getFirst().plan().formula();
+    LocalDate day = peels.getLast().ended().toLocalDate();
+    int layers = Math.max(1, live.stages().getFirst().state().layers().size());
+    Outlook outlook =
+        new Outlook(
+            feel,
+            client.peelsHere().size() + 1,
+            first.seriesLeast(),
+            first.seriesMost(),
+            client.intervalOfThisClient(first.intervalDays(layers)),
+            Optional.of(stronger),
+            events(visitId, day));
+    Aftercare.Client whom =
+        new Aftercare.Client(
+            client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(day)),
+            client.pigmentProne(),
+            live.plan().preparation().care(),
+            OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()));
+    return Aftercare.of(peels, whom, worn(live), outlook, practice.policies());
+  }
+
+  private List<Outlook.Event> events(UUID visitId, LocalDate from) {
+    return consults.of(visitId).consult().events().stream()
+        .filter(event -> !event.on().isBefore(from))
+        .map(event -> new Outlook.Event(event.name(), event.on()))
+        .toList();
+  }
+
+  private List<Peeled> peeled(List<Stage> stages) {
+    return stages.stream()
+        .map(stage ->
+            new Peeled(
+                stage.plan().formula(),
+                Outcome.depth(stage.plan(), stage.state()),
+                local(stage.state().endedAt().orElseThrow()),
+                frosted(stage)))
+        .toList();
+  }
+
+  private static List<Zone> frosted(Stage stage) {
+    return stage.state().zones().entrySet().stream()
+        .filter(zone -> zone.getValue().whitening().frost())
+        .map(zone -> zone.getKey())
+        .toList();
+  }
+
+  /// What was put on calm skin and stays there, in order.
+  private static List<Done.Put> onTheSkin(Live live) {
+    record At(Instant at, Done.Put put) {}
+    List<At> all = new ArrayList<>();
+    for (Stage stage : live.stages()) {
+      TreatmentState state = stage.state();
+      for (CareStep step : CareState.offered(stage.plan(), state)) {
+        Instant at = state.care().done().get(step.id());
+        boolean stays = step.kind() == StepKind.PRODUCT || step.kind() == StepKind.SUNSCREEN;
+        if (at != null && stays && step.name().isPresent()) {
+          all.add(new At(at, new Done.Put(step.name().get(), step.role())));
+        }
+      }
+      if (state.care().addOnOn()) {
+        stage
+            .plan()
+            .addOn()
+            .ifPresent(addOn ->
+                all.add(
+                    new At(
+                        state.care().addOnAt().orElseThrow(),
+                        new Done.Put(addOn.formula().name(), Optional.empty()))));
+      }
+    }
+    all.sort(Comparator.comparing(At::at));
+    return all.stream().map(At::put).toList();
+  }
+
+  private Optional<Worn> worn(Live live) {
+    return live.stages().stream().flatMap(this::worn).reduce((_, last) -> last);
+  }
+
+  private Stream<Worn> worn(Stage stage) {
+    TreatmentState state = stage.state();
+    return stage.plan().addOn().stream()
+        .flatMap(addOn ->
+            state.care().addOnAt().stream()
+                .map(at -> new Worn(addOn, local(at), state.care().addOnOffAt().isPresent())));
+  }
+
+  private ZonedDateTime local(Instant at) {
+    return at.atZone(clock.getZone());
+  }
+}

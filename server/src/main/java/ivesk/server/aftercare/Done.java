@@ -1,0 +1,48 @@
+package ivesk.server.aftercare;
+
+import ivesk.core.Language;
+import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Nouns;
+import ivesk.core.formula.Formula;
+import ivesk.core.product.Role;
+import ivesk.core.skin.Zone;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/// What a sheet tells of one visit, before it is put into words.
+///
+/// @param frosted zones that went white, in the order of the figure
+/// @param next the earliest day of the next peel; empty where nobody may say yet
+record Done(
+    String clientName,
+    String therapist,
+    Language language,
+    List<Acid> acids,
+    List<Zone> frosted,
+    List<Put> onTheSkin,
+    Aftercare sheet,
+    Optional<LocalDate> next,
+    Optional<String> emergencyNumber) {
+
+  record Acid(Formula formula, int layers) {
+    /// "glycolic acid 20 %" for what ships, else as the practice calls it.
+    String named(Language language) {
+      if (formula.label().version() > 0) return formula.name();
+      String name = Nouns.of(formula.family(), language);
+      double percent = formula.strength().percent();
+      return formula.components().size() == 1 && percent > 0
+          ? name + " " + Math.round(percent) + " %"
+          : name;
+    }
+  }
+
+  /// Something on the skin as the client leaves.
+  ///
+  /// @param name as the practice calls it; may be empty
+  record Put(String name, Optional<Role> role) {
+    String in(Language language) {
+      return name.isBlank() ? role.map(one -> Nouns.of(one, language)).orElse("") : name;
+    }
+  }
+}

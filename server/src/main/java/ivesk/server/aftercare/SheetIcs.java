@@ -1,0 +1,27 @@
+package ivesk.server.aftercare;
+
+import ivesk.server.aftercare.SheetView.SheetDay;
+import ivesk.server.app.Calendars;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+
+/// The days of a sheet in the client's calendar, each a day of its own. Made again, it changes what
+/// is there.
+final class SheetIcs {
+  private SheetIcs() {}
+
+  static byte[] of(UUID visit, SheetView sheet, Instant now) {
+    List<Calendars.Entry> days =
+        sheet.days().stream().map(day -> entry(visit, sheet, day)).toList();
+    return Calendars.of(days, now);
+  }
+
+  private static Calendars.Entry entry(UUID visit, SheetView sheet, SheetDay day) {
+    return new Calendars.Entry.Day(
+        visit + "-AFTER-" + day.date(),
+        day.date(),
+        sheet.title() + ": " + day.lines().getFirst(),
+        String.join("\n", day.lines()));
+  }
+}
