@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.Locale;
 
 /// The languages in which a client can be told. Days and their order are the language's own, by
@@ -28,7 +29,7 @@ public enum Language {
     this.locale = locale;
     this.hour = hour;
     this.day = DateTimeFormatter.ofLocalizedPattern("MMMEd").withLocale(locale);
-    this.fullDay = DateTimeFormatter.ofLocalizedPattern("yMMMMd").withLocale(locale);
+    this.fullDay = DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale);
   }
 
   /// Its name in itself.
@@ -42,7 +43,9 @@ public enum Language {
 
   /// "Wed 25 Nov".
   public String day(LocalDate date) {
-    return day.format(date).replace(",", "");
+    String words = day.format(date).replace(",", "");
+    // The dot of a month cut short would stand beside the dot of its sentence.
+    return words.endsWith(".") ? words.substring(0, words.length() - 1) : words;
   }
 
   /// "25 November 2026".

@@ -31,7 +31,7 @@ public final class RewordedCore extends ClassLoader {
 
   /// How days and digits are written; no words.
   private static final Pattern DATE =
-      Pattern.compile("EEE d MMM.*|MMMEd|yMMMMd|es|pt|ddMMyy|uuuu.*|HH:mm|nu|latn");
+      Pattern.compile("EEE d MMM.*|MMMEd|es|pt|ddMMyy|uuuu.*|HH:mm|nu|latn");
 
   private static final Set<String> IDS = ids();
 

@@ -186,12 +186,12 @@ final class Answers {
 
   private List<Told> howMany() {
     List<Told> answer = new ArrayList<>();
+    Part number = count(outlook.peelNumber());
+    Part most = count(outlook.seriesMost());
     answer.add(
-        Told.of(
-            THIS_IS_PEEL,
-            count(outlook.peelNumber()),
-            count(outlook.seriesLeast()),
-            count(outlook.seriesMost())));
+        outlook.seriesLeast() == outlook.seriesMost()
+            ? Told.of(THIS_IS_PEEL_OF, number, most)
+            : Told.of(THIS_IS_PEEL, number, count(outlook.seriesLeast()), most));
     answer.add(Told.of(DAYS_APART, count(outlook.intervalDays())));
     return answer;
   }

@@ -409,6 +409,12 @@ public enum Sentence {
       "C’est le peeling {0} ; une série en compte {1} à {2}.",
       "Das ist Peeling {0}; eine Serie hat {1} bis {2}.",
       "Este é o peeling {0}; uma série tem {1} a {2}."),
+  THIS_IS_PEEL_OF(
+      "This is peel {0}; a series is {1}.",
+      "Este es el peeling {0}; una serie son {1}.",
+      "C’est le peeling {0} ; une série en compte {1}.",
+      "Das ist Peeling {0}; eine Serie hat {1}.",
+      "Este é o peeling {0}; uma série tem {1}."),
   DAYS_APART(
       "At least {0,choice,1#one day|1<{0} days} apart.",
       "Al menos {0,choice,1#un día|1<{0} días} entre uno y otro.",

@@ -58,8 +58,8 @@ class SentenceTest {
   @CsvSource({
     "EN, Wed 25 Nov",
     "ES, mié 25 nov",
-    "FR, mer. 25 nov.",
-    "DE, Mi. 25. Nov.",
+    "FR, mer. 25 nov",
+    "DE, Mi. 25. Nov",
     "PT, quarta 25/11"
   })
   void daysAreTheLanguagesOwn(Language language, String words) {

@@ -4,6 +4,8 @@ import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Nouns;
 import ivesk.core.formula.Formula;
+import ivesk.core.product.CareProduct;
+import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
 import java.time.LocalDate;
@@ -42,7 +44,13 @@ record Done(
   /// @param name as the practice calls it; may be empty
   record Put(String name, Optional<Role> role) {
     String in(Language language) {
-      return name.isBlank() ? role.map(one -> Nouns.of(one, language)).orElse("") : name;
+      Optional<Role> ships =
+          GenericProducts.ALL.stream()
+              .filter(product -> product.name().equals(name))
+              .map(CareProduct::role)
+              .findFirst();
+      boolean asItIs = !name.isBlank() && (language == Language.EN || ships.isEmpty());
+      return asItIs ? name : ships.or(() -> role).map(one -> Nouns.of(one, language)).orElse("");
     }
   }
 }

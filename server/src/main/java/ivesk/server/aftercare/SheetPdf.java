@@ -142,19 +142,20 @@ class SheetPdf {
 
   private static String days(List<SheetDay> days) {
     return days.stream()
-        .map(day -> row(day.day(), String.join(" · ", day.lines())))
+        .map(day -> row(day.day(), day.lines()))
         .collect(Collectors.joining("", "<table>", "</table>"));
   }
 
   private static String rules(List<SheetRule> rules) {
     return rules.stream()
-        .map(rule -> row(rule.until(), rule.what()))
+        .map(rule -> row(rule.until(), List.of(rule.what())))
         .collect(Collectors.joining("", "<table>", "</table>"));
   }
 
-  private static String row(String when, String what) {
+  private static String row(String when, List<String> lines) {
     return "<tr><th class=\"when\" scope=\"row\">%s</th><td>%s</td></tr>"
-        .formatted(text(when), text(what));
+        .formatted(
+            text(when), lines.stream().map(SheetPdf::text).collect(Collectors.joining("<br/>")));
   }
 
   private static String replies(List<SheetReply> replies) {

@@ -96,8 +96,8 @@ class SheetTest {
       value = {
         "EN | After your peel | Wed 25 Nov | Salicylic acid 20 %, 2 layers | gentle cleanser and bland cream | Emergency number: 112.",
         "ES | Después de su peeling | mié 25 nov | Ácido salicílico 20 %, 2 capas | limpiador suave y crema neutra | Número de urgencias: 112.",
-        "FR | Après votre peeling | mer. 25 nov. | Acide salicylique 20 %, 2 couches | nettoyant doux et crème neutre | Numéro d’urgence : 112.",
-        "DE | Nach Ihrem Peeling | Mi. 25. Nov. | Salicylsäure 20 %, 2 Schichten | milde Reinigung und milde Creme | Notrufnummer: 112.",
+        "FR | Après votre peeling | mer. 25 nov | Acide salicylique 20 %, 2 couches | nettoyant doux et crème neutre | Numéro d’urgence : 112.",
+        "DE | Nach Ihrem Peeling | Mi. 25. Nov | Salicylsäure 20 %, 2 Schichten | milde Reinigung und milde Creme | Notrufnummer: 112.",
         "PT | Depois do seu peeling | quarta 25/11 | Ácido salicílico 20 %, 2 camadas | limpeza suave e creme neutro | Número de emergência: 112."
       })
   void saysItInTheClientsLanguage(
