@@ -260,6 +260,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hearFrom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check-ins/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -372,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contact-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/decision-table": {
         parameters: {
             query?: never;
@@ -388,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/diary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["diary_1"];
+        put?: never;
+        post: operations["tell_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first-start": {
         parameters: {
             query?: never;
@@ -398,6 +462,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flags/{id}/closed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -478,6 +558,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outbox"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1668,6 +1764,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_1"];
+        put?: never;
+        post: operations["tell_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/contact/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/diary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["diary"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/edge": {
         parameters: {
             query?: never;
@@ -2546,6 +2690,11 @@ export interface components {
             options: components["schemas"]["Option"][];
             unit: string;
         };
+        ComplaintWords: {
+            /** @enum {string} */
+            id: "FACE_SWELLING" | "BREATHING" | "VISION" | "EYE_PAIN" | "RINGING_EARS" | "NAUSEA" | "FAST_BREATHING" | "SPREADING_PAIN" | "HONEY_CRUST" | "FEVER" | "GROUPED_BLISTERS" | "TINGLING_LIP" | "BLISTER" | "WEEPING" | "GREY_SKIN" | "SEVERE_ITCH" | "RASH" | "ITCH" | "DARK_PATCHES";
+            words: string;
+        };
         Component: {
             /** Format: double */
             percentWv: number;
@@ -2689,6 +2838,27 @@ export interface components {
             stingReads: number[];
             zones: components["schemas"]["ZoneWords"][];
         };
+        ContactFinding: {
+            advice: string;
+            id: string;
+            question: string;
+        };
+        ContactRow: {
+            advice: string;
+            id: string;
+            question: string;
+            /** @enum {string} */
+            severity: "AS_EXPECTED" | "REASSURE" | "SEE" | "CLINICIAN_TODAY" | "EMERGENCY";
+            severityLabel: string;
+        };
+        ContactView: {
+            diary: boolean;
+            flags: components["schemas"]["FlagView"][];
+            /** Format: date */
+            peelOn: string;
+            planned: components["schemas"]["PlannedCheckIn"][];
+            told: components["schemas"]["ToldCheckIn"][];
+        };
         Contained: {
             /** @enum {string} */
             active: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "CITRIC" | "MALIC" | "TARTARIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN" | "RETINOL" | "RETINAL" | "PRESCRIBED_RETINOID" | "ASCORBIC_ACID" | "NEUTRAL_ASCORBATE" | "COPPER_PEPTIDE" | "HYDROQUINONE" | "OTHER_INHIBITOR" | "BENZOYL_PEROXIDE" | "SCRUB_GRAINS" | "LIDOCAINE" | "MENTHOL" | "NIACINAMIDE" | "PANTHENOL" | "ALLANTOIN" | "HYALURONIC" | "CERAMIDES";
@@ -2728,6 +2898,43 @@ export interface components {
             firstDay: number;
             /** Format: int32 */
             lastDay: number;
+        };
+        DiaryAnswer: {
+            answer: string;
+            number?: string;
+            /** @enum {string} */
+            severity: "AS_EXPECTED" | "REASSURE" | "SEE" | "CLINICIAN_TODAY" | "EMERGENCY";
+        };
+        DiaryLink: {
+            address: string;
+            qr: string;
+            /** Format: int32 */
+            size: number;
+        };
+        DiaryView: {
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
+            /** Format: date */
+            peelOn: string;
+            sheet: string;
+            /** Format: date */
+            today: string;
+            words: components["schemas"]["DiaryWords"];
+        };
+        DiaryWords: {
+            anyOfThese: string;
+            complaints: components["schemas"]["ComplaintWords"][];
+            degrees: string[];
+            feel: string;
+            flakesBegan: string;
+            flakesEnded: string;
+            flaking: string;
+            hello: string;
+            notSent: string;
+            ownWords: string;
+            photo: string;
+            redness: string;
+            send: string;
         };
         DilutionAnswer: {
             /** Format: double */
@@ -2775,6 +2982,23 @@ export interface components {
             percentWv: number;
             /** Format: double */
             volumeMl: number;
+        };
+        DueCheckIn: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: int32 */
+            day: number;
+            /** Format: date */
+            on: string;
+            /** Format: date */
+            peelOn: string;
+            /** @enum {string} */
+            state: "COMING" | "DUE" | "UNANSWERED" | "TOLD" | "PASSED";
+            /** Format: int32 */
+            tries: number;
+            /** Format: uuid */
+            visitId: string;
         };
         DueRead: {
             /** Format: uuid */
@@ -2987,6 +3211,28 @@ export interface components {
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
             why: string;
         };
+        FlagClosing: {
+            clinician?: components["schemas"]["AtTheSpot"];
+            harmless: boolean;
+            note: string;
+        };
+        FlagView: {
+            clinicians: boolean;
+            /** Format: date-time */
+            closedAt?: string;
+            closedBy?: string;
+            harmless: boolean;
+            /** Format: uuid */
+            id: string;
+            note?: string;
+            /** Format: date */
+            openedOn: string;
+            /** @enum {string} */
+            severity: "AS_EXPECTED" | "REASSURE" | "SEE" | "CLINICIAN_TODAY" | "EMERGENCY";
+            severityLabel: string;
+            /** Format: uuid */
+            visitId: string;
+        };
         FlakesView: {
             told?: components["schemas"]["Flaking"];
         };
@@ -3136,6 +3382,10 @@ export interface components {
             startedAt: string;
             version: string;
             zone: string;
+        };
+        HearFrom: {
+            due: components["schemas"]["DueCheckIn"][];
+            flags: components["schemas"]["OpenFlag"][];
         };
         HomeProduct: {
             actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
@@ -3442,6 +3692,17 @@ export interface components {
             /** Format: double */
             stockPercent: number;
         };
+        Message: {
+            /** Format: date-time */
+            at: string;
+            body: string;
+            /** Format: uuid */
+            id: string;
+            recipient: string;
+            subject: string;
+            /** Format: uuid */
+            visitId: string;
+        };
         MeterView: {
             /** Format: int64 */
             ageMinutes?: number;
@@ -3516,6 +3777,23 @@ export interface components {
             protonsMmol: number;
             /** Format: double */
             volumeMl: number;
+        };
+        NewCheckIn: {
+            complaints: ("FACE_SWELLING" | "BREATHING" | "VISION" | "EYE_PAIN" | "RINGING_EARS" | "NAUSEA" | "FAST_BREATHING" | "SPREADING_PAIN" | "HONEY_CRUST" | "FEVER" | "GROUPED_BLISTERS" | "TINGLING_LIP" | "BLISTER" | "WEEPING" | "GREY_SKIN" | "SEVERE_ITCH" | "RASH" | "ITCH" | "DARK_PATCHES")[];
+            /** Format: date */
+            flakedFrom?: string;
+            /** Format: date */
+            flakedTo?: string;
+            /** Format: int32 */
+            flaking: number;
+            /** Format: uuid */
+            id: string;
+            photo?: string;
+            /** Format: int32 */
+            redness: number;
+            /** Format: int32 */
+            sensation: number;
+            words: string;
         };
         NewClient: {
             allergies?: string;
@@ -3660,6 +3938,12 @@ export interface components {
         OneTimeCode: {
             code: string;
             username: string;
+        };
+        OpenFlag: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            flag: components["schemas"]["FlagView"];
         };
         Opened: {
             plan: components["schemas"]["TreatmentPlan"];
@@ -3989,6 +4273,16 @@ export interface components {
             /** @enum {string} */
             use: "TIMED" | "SELF_LIMITING" | "LAYERED" | "COATS" | "STAYS" | "OUT_OF_SCOPE";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        PlannedCheckIn: {
+            /** Format: int32 */
+            day: number;
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            state: "COMING" | "DUE" | "UNANSWERED" | "TOLD" | "PASSED";
+            /** Format: int32 */
+            tries: number;
         };
         Point: {
             /** Format: double */
@@ -4620,7 +4914,7 @@ export interface components {
         };
         Shut: {
             /** @enum {string} */
-            opens: "ASKING" | "WAITING" | "REASON" | "CLINICIANS_REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
+            opens: "ASKING" | "FLAG_CLOSED" | "WAITING" | "REASON" | "CLINICIANS_REASON" | "CLEARANCE" | "NOTHING_TODAY" | "SIGNATURE" | "GUARDIANS_SIGNATURE" | "SIX_MONTHS" | "STOPPED_AND_SIX_MONTHS" | "HEALED_AND_14_DAYS" | "HEALED_AND_7_DAYS" | "CLOSED_SKIN" | "CLEAR_SKIN" | "CALM_SKIN" | "BLAND_CARE" | "PATCH_READ" | "PATCH_TEST" | "INHIBITOR" | "WELL_AGAIN" | "PHYSICIAN" | "EYE_FORMULA" | "SCREEN" | "OTHER_REGION" | "MILDER_PEELS" | "WIDER_LICENCE" | "CLINICIAN_OPENS" | "POLICY" | "BOTTLE" | "FULL_SERIES" | "FREE_DAYS" | "AFTER_THE_EVENT" | "LONGER_APPOINTMENT" | "LESS_OF_IT" | "ONE_STAGE" | "WEAKER" | "LONGER_TIME" | "SHORTER_TIME" | "FEWER_LAYERS" | "OTHER_ORDER" | "ACID_BEFORE_IT" | "ZONES_OF_THEIR_OWN" | "NONE";
             ruleId: string;
             /** Format: date */
             until?: string;
@@ -5004,6 +5298,29 @@ export interface components {
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
             /** Format: int32 */
             value: number;
+        };
+        ToldCheckIn: {
+            byClient: boolean;
+            complaints: ("FACE_SWELLING" | "BREATHING" | "VISION" | "EYE_PAIN" | "RINGING_EARS" | "NAUSEA" | "FAST_BREATHING" | "SPREADING_PAIN" | "HONEY_CRUST" | "FEVER" | "GROUPED_BLISTERS" | "TINGLING_LIP" | "BLISTER" | "WEEPING" | "GREY_SKIN" | "SEVERE_ITCH" | "RASH" | "ITCH" | "DARK_PATCHES")[];
+            /** Format: int32 */
+            flaking: number;
+            found: components["schemas"]["ContactFinding"][];
+            hasPhoto: boolean;
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            redness: number;
+            /** Format: int32 */
+            sensation: number;
+            /** @enum {string} */
+            severity: "AS_EXPECTED" | "REASSURE" | "SEE" | "CLINICIAN_TODAY" | "EMERGENCY";
+            severityLabel: string;
+            /** Format: date-time */
+            toldAt: string;
+            /** Format: date */
+            toldOn: string;
+            toldTo: string;
+            words: string;
         };
         TourView: {
             /** Format: uuid */
@@ -5727,6 +6044,48 @@ export interface operations {
             };
         };
     };
+    hearFrom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HearFrom"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+        };
+    };
     clients: {
         parameters: {
             query?: {
@@ -5940,6 +6299,26 @@ export interface operations {
             };
         };
     };
+    rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactRow"][];
+                };
+            };
+        };
+    };
     lines: {
         parameters: {
             query?: never;
@@ -5956,6 +6335,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LineView"][];
+                };
+            };
+        };
+    };
+    diary_1: {
+        parameters: {
+            query?: never;
+            header: {
+                "X-Diary": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DiaryView"];
+                };
+            };
+        };
+    };
+    tell_2: {
+        parameters: {
+            query?: never;
+            header: {
+                "X-Diary": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheckIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DiaryAnswer"];
                 };
             };
         };
@@ -5979,6 +6406,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    close_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlagClosing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FlagView"];
+                };
             };
         };
     };
@@ -6106,6 +6559,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HealthView"];
+                };
+            };
+        };
+    };
+    outbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Message"][];
                 };
             };
         };
@@ -8111,6 +8584,98 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ConsultView"];
+                };
+            };
+        };
+    };
+    of_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    tell_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheckIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    diary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DiaryLink"];
                 };
             };
         };

@@ -55,7 +55,7 @@ public enum Language {
 
   /// "14:30".
   public String hour(LocalTime time) {
-    return hour.formatted(HOUR.format(time));
+    return Words.fill(hour, HOUR.format(time));
   }
 
   /// "Wed 25 Nov, 14:30".

@@ -1,3 +1,2 @@
 -- In which language a client is given a sheet.
-ALTER TABLE client ADD COLUMN language VARCHAR(2) DEFAULT 'EN' NOT NULL
-  CHECK (language IN ('EN', 'ES', 'FR', 'DE', 'PT'));
+ALTER TABLE client ADD COLUMN language VARCHAR(2) DEFAULT 'EN' NOT NULL;

@@ -211,7 +211,10 @@ class ArchitectureTest {
                     "trolley_tick",
                     "prep_told")),
             Map.entry(
-                "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")));
+                "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
+            Map.entry(
+                "aftercare",
+                Set.of("check_in", "check_in_try", "red_flag", "after_peel", "diary", "outbox")));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();
     try (Stream<Path> files = Files.walk(Path.of("src/main/java/ivesk/server"))) {

@@ -107,6 +107,29 @@ public final class Practice implements AutoCloseable {
     return send(request(path));
   }
 
+  Answer getWith(String path, String header, String value) {
+    return send(request(path).header(header, value));
+  }
+
+  Answer postWith(String path, String json, String header, String value) {
+    return send(
+        request(path)
+            .header(header, value)
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(json)));
+  }
+
+  byte[] bytes(String path) {
+    try {
+      return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   /// What is no JSON, as it comes.
   String text(String path) {
     try {

@@ -93,7 +93,7 @@ class PracticeTest {
 
     @Test
     void holdsTwelveClientsOfEveryKind() {
-      assertThat(practice.get("/api/clients").body().get("total").asInt()).isEqualTo(12);
+      assertThat(practice.get("/api/clients").body().get("total").asInt()).isEqualTo(14);
       assertThat(practice.visit("Linnea Strand").get("verdict").asString()).isEqualTo("STOP");
       assertThat(
               practice
@@ -155,7 +155,7 @@ class PracticeTest {
                       "{\"name\":\"Una\",\"dateOfBirth\":\"1990-01-01\",\"shoe\":3}")
                   .status())
           .isEqualTo(400);
-      assertThat(practice.get("/api/clients").body().get("total").asInt()).isEqualTo(12);
+      assertThat(practice.get("/api/clients").body().get("total").asInt()).isEqualTo(14);
     }
 
     @Test

@@ -56,6 +56,14 @@ class RetiredConnectionsTest {
               "VISIT_SCRIPT",
               "INSERT INTO visit_script (visit_id, script, version, saved_at, saved_by)"
                   + " SELECT id, '{}' FORMAT JSON, 1, CURRENT_TIMESTAMP, 'ines' FROM visit LIMIT 1"),
+          Map.entry(
+              "CHECK_IN_TRY",
+              "INSERT INTO check_in_try (visit_id, at, on_day, who)"
+                  + " SELECT id, CURRENT_TIMESTAMP, CURRENT_DATE, 'ines' FROM visit LIMIT 1"),
+          Map.entry(
+              "DIARY",
+              "INSERT INTO diary (visit_id, token_hash, made_at, last_on)"
+                  + " SELECT id, 'abc', CURRENT_TIMESTAMP, CURRENT_DATE FROM visit LIMIT 1"),
           Map.entry("TOUR", "INSERT INTO tour SELECT client_id, id FROM visit LIMIT 1"),
           Map.entry(
               "OUTSIDE_PEEL",

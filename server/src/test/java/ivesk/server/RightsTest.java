@@ -29,6 +29,8 @@ class RightsTest {
       POST /api/handset
       POST /api/handset/said
       GET /api/handset/stream
+      GET /api/diary
+      POST /api/diary
       """;
 
   private static final String SIGNED_IN =
@@ -45,6 +47,7 @@ class RightsTest {
       GET /api/practice/numbers
       GET /api/practice/policies
       GET /api/decision-table
+      GET /api/contact-rules
       GET /api/words/consent
       GET /api/words/consult
       GET /api/product-kinds
@@ -136,6 +139,14 @@ class RightsTest {
       POST /api/visits/{id}/overrides
       POST /api/visits/{id}/patch-tests
       GET /api/visits/{id}/flakes
+      GET /api/visits/{id}/contact
+      POST /api/visits/{id}/contact
+      POST /api/visits/{id}/contact/tries
+      POST /api/visits/{id}/diary
+      POST /api/flags/{id}/closed
+      GET /api/check-ins
+      GET /api/check-ins/{id}/photo
+      GET /api/outbox
       PUT /api/visits/{id}/flakes
       GET /api/visits/{id}/plan
       PUT /api/visits/{id}/plan

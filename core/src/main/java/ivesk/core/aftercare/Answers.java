@@ -2,6 +2,7 @@ package ivesk.core.aftercare;
 
 import static ivesk.core.aftercare.Sentence.*;
 
+import ivesk.core.Words;
 import ivesk.core.aftercare.Aftercare.Draft;
 import ivesk.core.aftercare.Aftercare.Flakes;
 import ivesk.core.aftercare.Aftercare.Reply;
@@ -114,9 +115,7 @@ final class Answers {
     long seconds = time.toSeconds();
     if (seconds < 120 && seconds % 60 != 0) return new Part.Name(seconds + " s");
     return new Part.Name(
-        seconds % 60 == 0
-            ? seconds / 60 + " min"
-            : "%d:%02d min".formatted(seconds / 60, seconds % 60));
+        (seconds % 60 == 0 ? String.valueOf(seconds / 60) : Words.clock(time)) + " min");
   }
 
   private Told downtime() {

@@ -607,7 +607,166 @@ public enum Sentence {
       "Nada de maquillaje hasta {0}, después solo mineral, cualquiera desde {1}.",
       "Pas de maquillage avant {0}, ensuite minéral seulement, tout autre dès {1}.",
       "Kein Make-up bis {0}, dann nur mineralisches, jedes ab {1}.",
-      "Sem maquilhagem até {0}, depois só mineral, qualquer a partir de {1}.");
+      "Sem maquilhagem até {0}, depois só mineral, qualquer a partir de {1}."),
+  // What a client hears after a check-in.
+  SAID_AS_EXPECTED(
+      "Thank you. That is as expected. Bland cream, mineral sunscreen, and do not pull.",
+      "Gracias. Es lo esperado. Crema neutra, protector mineral, y no tire.",
+      "Merci. C’est attendu. Crème neutre, écran minéral, et ne tirez pas.",
+      "Danke. Das ist zu erwarten. Milde Creme, mineralischer Sonnenschutz, und nicht ziehen.",
+      "Obrigado. É o esperado. Creme neutro, protetor mineral, e não puxe."),
+  SAID_REASSURE(
+      "Thank you. This passes: cool it, bland cream, do not scratch. Tell us again tomorrow if it is no better.",
+      "Gracias. Esto pasa: enfríe, crema neutra, no se rasque. Díganos mañana si no mejora.",
+      "Merci. Cela passe : refroidir, crème neutre, ne pas gratter. Redites-le-nous demain si cela ne va pas mieux.",
+      "Danke. Das geht vorbei: kühlen, milde Creme, nicht kratzen. Morgen wieder melden, wenn es nicht besser ist.",
+      "Obrigado. Isto passa: arrefeça, creme neutro, não coce. Diga-nos amanhã se não melhorar."),
+  SAID_SEE(
+      "Thank you for telling us. We want to see you: the practice calls you. Until then cool, bland cream, no sun.",
+      "Gracias por decírnoslo. Queremos verle: el centro le llama. Hasta entonces frío, crema neutra, nada de sol.",
+      "Merci de nous l’avoir dit. Nous voulons vous voir : nous vous appelons. D’ici là : frais, crème neutre, pas de soleil.",
+      "Danke, dass Sie es sagen. Wir möchten Sie sehen: die Praxis ruft an. Bis dahin kühlen, milde Creme, keine Sonne.",
+      "Obrigado por nos dizer. Queremos vê-lo: o centro telefona. Até lá frio, creme neutro, nada de sol."),
+  SAID_CLINICIAN(
+      "This needs a doctor’s eye today. Call the practice now; nothing new on the skin.",
+      "Esto debe verlo un médico hoy. Llame ahora al centro; nada nuevo sobre la piel.",
+      "Un médecin doit le voir aujourd’hui. Appelez-nous maintenant ; rien de nouveau sur la peau.",
+      "Das muss heute ärztlich angesehen werden. Rufen Sie jetzt die Praxis an; nichts Neues auf die Haut.",
+      "Isto tem de ser visto por um médico hoje. Ligue já para o centro; nada de novo na pele."),
+  SAID_EMERGENCY(
+      "This is an emergency. Call the emergency number now.",
+      "Es una urgencia. Llame ya al número de urgencias.",
+      "C’est une urgence. Appelez tout de suite le numéro d’urgence.",
+      "Das ist ein Notfall. Wählen Sie jetzt den Notruf.",
+      "É uma emergência. Ligue já para o número de emergência."),
+  // The diary of the days after.
+  DIARY_HELLO(
+      "How is it, {0}?",
+      "¿Cómo va, {0}?", "Comment ça va, {0} ?", "Wie geht es, {0}?", "Como está, {0}?"),
+  DIARY_FEEL(
+      "How does it feel now, 0 nothing to 10 unbearable?",
+      "¿Qué siente ahora, de 0 nada a 10 insoportable?",
+      "Que ressentez-vous maintenant, de 0 rien à 10 insupportable ?",
+      "Wie fühlt es sich jetzt an, 0 nichts bis 10 unerträglich?",
+      "O que sente agora, de 0 nada a 10 insuportável?"),
+  DIARY_FLAKING("Flakes", "Descamación", "Peaux", "Schuppen", "Descamação"),
+  DIARY_REDNESS("Redness", "Rojez", "Rougeur", "Rötung", "Vermelhidão"),
+  DIARY_NONE("none", "nada", "rien", "keine", "nenhuma"),
+  DIARY_LITTLE("a little", "un poco", "un peu", "wenig", "pouca"),
+  DIARY_SOME("some", "algo", "assez", "mittel", "alguma"),
+  DIARY_MUCH("much", "mucho", "beaucoup", "viel", "muita"),
+  DIARY_ANY_OF_THESE(
+      "Is there any of these?",
+      "¿Hay algo de esto?",
+      "Y a-t-il l’une de ces choses ?",
+      "Gibt es etwas davon?",
+      "Há alguma destas coisas?"),
+  DIARY_OWN_WORDS(
+      "In your own words",
+      "En sus palabras",
+      "Avec vos mots",
+      "In Ihren Worten",
+      "Por palavras suas"),
+  DIARY_PHOTO(
+      "A photo, if you like",
+      "Una foto, si quiere",
+      "Une photo, si vous voulez",
+      "Ein Foto, wenn Sie mögen",
+      "Uma fotografia, se quiser"),
+  DIARY_FLAKES_BEGAN(
+      "Flakes began on",
+      "La descamación empezó el",
+      "Les peaux ont commencé le",
+      "Das Schuppen begann am",
+      "A descamação começou a"),
+  DIARY_FLAKES_ENDED(
+      "and were over on", "y terminó el", "et ont fini le", "und war vorbei am", "e acabou a"),
+  DIARY_SEND("Send", "Enviar", "Envoyer", "Senden", "Mandar"),
+  DIARY_CLOSED(
+      "This page is closed. Call the practice if anything worries you.",
+      "Esta página está cerrada. Llame al centro si algo le preocupa.",
+      "Cette page est fermée. Appelez-nous si quelque chose vous inquiète.",
+      "Diese Seite ist geschlossen. Rufen Sie die Praxis an, wenn Sie etwas beunruhigt.",
+      "Esta página está fechada. Ligue para o centro se algo o preocupar."),
+  DIARY_NOT_SENT(
+      "Not sent yet: no connection. It stays here; try again.",
+      "Aún no se ha enviado: sin conexión. Se queda aquí; inténtelo de nuevo.",
+      "Pas encore envoyé : pas de connexion. Cela reste ici ; réessayez.",
+      "Noch nicht gesendet: keine Verbindung. Es bleibt hier; versuchen Sie es erneut.",
+      "Ainda não enviado: sem ligação. Fica aqui; tente outra vez."),
+  // What may be told.
+  FACE_SWELLING(
+      "swelling of the face",
+      "hinchazón de la cara",
+      "gonflement du visage",
+      "Schwellung im Gesicht",
+      "inchaço da cara"),
+  BREATHING(
+      "trouble with breath",
+      "dificultad para respirar",
+      "gêne pour respirer",
+      "Atemnot",
+      "dificuldade em respirar"),
+  VISION(
+      "trouble with sight",
+      "problemas para ver",
+      "gêne pour voir",
+      "Sehstörung",
+      "dificuldade em ver"),
+  EYE_PAIN(
+      "pain in an eye", "dolor en un ojo", "douleur à un œil", "Schmerz im Auge", "dor num olho"),
+  RINGING_EARS(
+      "ringing ears",
+      "zumbido de oídos",
+      "bourdonnements d’oreilles",
+      "Ohrensausen",
+      "zumbido nos ouvidos"),
+  NAUSEA("nausea", "náuseas", "nausées", "Übelkeit", "náusea"),
+  FAST_BREATHING(
+      "fast breathing",
+      "respiración rápida",
+      "respiration rapide",
+      "schneller Atem",
+      "respiração rápida"),
+  SPREADING_PAIN(
+      "pain that spreads",
+      "dolor que se extiende",
+      "douleur qui s’étend",
+      "Schmerz, der sich ausbreitet",
+      "dor que se espalha"),
+  HONEY_CRUST(
+      "a crust, yellow like honey",
+      "una costra amarilla como la miel",
+      "une croûte jaune comme du miel",
+      "eine Kruste, gelb wie Honig",
+      "uma crosta amarela como mel"),
+  FEVER("fever", "fiebre", "fièvre", "Fieber", "febre"),
+  GROUPED_BLISTERS(
+      "small blisters in a group",
+      "ampollas pequeñas agrupadas",
+      "petites cloques groupées",
+      "kleine Bläschen in einer Gruppe",
+      "bolhas pequenas agrupadas"),
+  A_TINGLING_LIP(
+      "a tingling lip",
+      "un labio que hormiguea",
+      "une lèvre qui picote",
+      "eine kribbelnde Lippe",
+      "um lábio a formigar"),
+  BLISTER("a blister", "una ampolla", "une cloque", "eine Blase", "uma bolha"),
+  WEEPING(
+      "wet, weeping skin",
+      "piel húmeda que supura",
+      "peau qui suinte",
+      "nässende Haut",
+      "pele húmida a verter"),
+  GREY_SKIN("grey skin", "piel gris", "peau grise", "graue Haut", "pele cinzenta"),
+  SEVERE_ITCH(
+      "severe itch", "picor intenso", "fortes démangeaisons", "starkes Jucken", "comichão intensa"),
+  RASH("a rash", "una erupción", "une éruption", "ein Ausschlag", "uma erupção"),
+  ITCH("some itch", "algo de picor", "un peu de démangeaison", "etwas Jucken", "alguma comichão"),
+  DARK_PATCHES(
+      "dark patches", "manchas oscuras", "taches foncées", "dunkle Flecken", "manchas escuras");
 
   private final Phrase phrase;
 

@@ -3,6 +3,7 @@ package ivesk.core.screening;
 /// What would lift a finding or open a gate. Common practice.
 public enum Clearing {
   ASKING("asking"),
+  FLAG_CLOSED("closing the red flag in the chart, with a note"),
   WAITING("waiting"),
   REASON("a written reason lifts it"),
   CLINICIANS_REASON("the supervising clinician's own sign-in, with a reason"),

@@ -15,6 +15,7 @@ import java.util.Optional;
 /// @param next what was signed for the next time
 /// @param outside empty for a peel of this practice
 /// @param flaked from which day to which, as the client told it; empty until it is told
+/// @param redFlag since when one stands open after it
 public record PastPeel(
     Formula formula,
     Region region,
@@ -25,7 +26,8 @@ public record PastPeel(
     Optional<Integer> worstSensation,
     Optional<NextTime> next,
     Optional<Outside> outside,
-    Optional<Flaking> flaked) {
+    Optional<Flaking> flaked,
+    Optional<LocalDate> redFlag) {
 
   /// What the next visit proposes.
   ///
@@ -69,21 +71,44 @@ public record PastPeel(
         worstSensation,
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   public PastPeel planning(Optional<NextTime> time) {
     return new PastPeel(
-        formula, region, on, layers, contact, outcome, worstSensation, time, outside, flaked);
+        formula,
+        region,
+        on,
+        layers,
+        contact,
+        outcome,
+        worstSensation,
+        time,
+        outside,
+        flaked,
+        redFlag);
   }
 
   public PastPeel flaking(Optional<Flaking> told) {
     return new PastPeel(
-        formula, region, on, layers, contact, outcome, worstSensation, next, outside, told);
+        formula,
+        region,
+        on,
+        layers,
+        contact,
+        outcome,
+        worstSensation,
+        next,
+        outside,
+        told,
+        redFlag);
   }
 
   /// A red flag came after it: it was adverse, however well it was taken.
-  public PastPeel flagged() {
+  ///
+  /// @param open since when it stands open; empty once it is closed
+  public PastPeel flagged(Optional<LocalDate> open) {
     return new PastPeel(
         formula,
         region,
@@ -94,7 +119,8 @@ public record PastPeel(
         worstSensation,
         next,
         outside,
-        flaked);
+        flaked,
+        open);
   }
 
   /// Entered from elsewhere: one layer for the formula's first time, as far as anybody knows.
@@ -110,6 +136,7 @@ public record PastPeel(
         Optional.empty(),
         Optional.empty(),
         Optional.of(outside),
+        Optional.empty(),
         Optional.empty());
   }
 

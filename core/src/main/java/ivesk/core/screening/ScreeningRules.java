@@ -586,6 +586,11 @@ public final class ScreeningRules {
               "Skin renews between peels.",
               all(always(), ScreeningRules::interval)),
           rule(
+              "SCR-FLAG",
+              COMMON_PRACTICE,
+              "What was told after the last peel is not settled.",
+              all(always(), ScreeningRules::redFlags)),
+          rule(
               "SCR-REACTION",
               COMMON_PRACTICE,
               "What went wrong once goes wrong again.",
@@ -888,6 +893,16 @@ public final class ScreeningRules {
           return until(entry.getKey(), lastPeel(by.get(entry.getKey())))
               .only(Scope.of(listed(entry.getValue()), (f, d) -> codes.contains(f.code())));
         })
+        .toList();
+  }
+
+  /// Whatever the region: it is the same client's skin.
+  private static List<Draft> redFlags(ScreeningFacts v) {
+    return v.pastPeels().stream()
+        .flatMap(peel -> peel.redFlag().stream())
+        .distinct()
+        .sorted()
+        .map(on -> cause("red flag open since " + day(on), Clearing.FLAG_CLOSED))
         .toList();
   }
 

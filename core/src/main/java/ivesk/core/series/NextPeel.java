@@ -115,7 +115,7 @@ public record NextPeel(
     LocalDate earliest = latest(reasons);
 
     PastPeel peel = Outcome.peel(plan, state, on);
-    if (since.redFlag().isPresent()) peel = peel.flagged();
+    if (since.redFlag().isPresent()) peel = peel.flagged(since.redFlag());
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
     Ladders ladders = LadderRules.of(all, earliest, plan.region());

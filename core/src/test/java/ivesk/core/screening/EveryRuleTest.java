@@ -240,6 +240,11 @@ class EveryRuleTest {
             () -> back().answering(FLAKING, "no"),
             Optional.empty()),
         of("SCR-INTERVAL", WAIT, () -> easy().after(peel(6)), () -> easy().after(peel(60))),
+        of(
+            "SCR-FLAG",
+            WAIT,
+            () -> easy().after(peel(60).flagged(Optional.of(T.minusDays(50)))),
+            () -> easy().after(peel(60).flagged(Optional.empty()))),
         answer(
             "SCR-REACTION",
             ADAPT,
@@ -322,9 +327,9 @@ class EveryRuleTest {
   }
 
   @Test
-  void theTablesOwn57AndLidocaineEachHaveTheirCases() {
+  void theTablesOwn57LidocaineAndTheRedFlagEachHaveTheirCases() {
     List<String> ids = ScreeningRules.ALL.stream().map(Rule::id).toList();
-    assertThat(ids).hasSize(58).doesNotHaveDuplicates();
+    assertThat(ids).hasSize(59).doesNotHaveDuplicates();
     assertThat(cases().map(Case::id).distinct().toList()).containsExactlyInAnyOrderElementsOf(ids);
   }
 

@@ -1,5 +1,6 @@
 package ivesk.server.aftercare;
 
+import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Peeled;
 import ivesk.core.aftercare.Aftercare.Worn;
@@ -10,6 +11,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.ScreeningFacts;
@@ -32,6 +34,7 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.RecordedPeels;
+import ivesk.server.treatment.RedFlags;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -54,6 +57,7 @@ import org.springframework.stereotype.Service;
 class AftercareService {
   private final Treatments treatments;
   private final RecordedPeels peels;
+  private final RedFlags flags;
   private final ScreeningService screening;
   private final ConsultService consults;
   private final VisitStore visits;
@@ -65,6 +69,7 @@ class AftercareService {
   AftercareService(
       Treatments treatments,
       RecordedPeels peels,
+      RedFlags flags,
       ScreeningService screening,
       ConsultService consults,
       VisitStore visits,
@@ -74,6 +79,7 @@ class AftercareService {
       Clock clock) {
     this.treatments = treatments;
     this.peels = peels;
+    this.flags = flags;
     this.screening = screening;
     this.consults = consults;
     this.visits = visits;
@@ -99,15 +105,20 @@ class AftercareService {
     }
     ScreeningFacts client = screening.facts(visitId);
     LocalDate on = local(peeled.getLast().state().endedAt().get()).toLocalDate();
-    NextPeel next = NextPeel.after(peeled, client, client.pastPeels(), on, since(visitId, on));
+    NextPeel next =
+        NextPeel.after(peeled, client, client.pastPeels(), on, since(visitId, client, on));
     return new After(live, peeled, client, on, next);
   }
 
-  private Since since(UUID visitId, LocalDate on) {
+  private Since since(UUID visitId, ScreeningFacts client, LocalDate on) {
+    Optional<LocalDate> flag =
+        Stream.concat(
+                client.pastPeels().stream().flatMap(peel -> peel.redFlag().stream()),
+                Optional.ofNullable(flags.ofVisits(List.of(visitId)).get(visitId)).stream()
+                    .flatMap(flagged -> flagged.open().stream()))
+            .min(Comparator.naturalOrder());
     return new Since(
-        peels.flaked(visitId),
-        Optional.empty(),
-        events(visitId, on).stream().map(Outlook.Event::on).toList());
+        peels.flaked(visitId), flag, events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 
   /// All that the sheet of a visit tells.
@@ -144,6 +155,47 @@ class AftercareService {
             stronger),
         after.next().held() ? Optional.empty() : Optional.of(after.next().earliest()),
         practice.number(PracticeStore.NumberKind.EMERGENCY));
+  }
+
+  /// The day on which the acid came off; empty before.
+  Optional<LocalDate> peelDay(UUID visitId) {
+    return peeled(visitId).stream()
+        .flatMap(stage -> stage.state().endedAt().stream())
+        .max(Comparator.naturalOrder())
+        .map(at -> local(at).toLocalDate());
+  }
+
+  private List<Stage> peeled(UUID visitId) {
+    return treatments.ofVisit(visitId).map(Live::peeled).orElse(List.of());
+  }
+
+  boolean pigmentProne(UUID visitId) {
+    return screening.facts(visitId).pigmentProne();
+  }
+
+  /// What went on, a retinoid that stayed among it.
+  List<Formula> formulas(UUID visitId) {
+    return peeled(visitId).stream()
+        .flatMap(stage ->
+            Stream.concat(
+                Stream.of(stage.plan().formula()),
+                stage.plan().addOn().stream()
+                    .filter(_ -> stage.state().care().addOnAt().isPresent())
+                    .map(addOn -> addOn.formula())))
+        .toList();
+  }
+
+  Language language(UUID visitId) {
+    return clients.get(visits.get(visitId).clientId()).language();
+  }
+
+  boolean frosted(UUID visitId) {
+    return peeled(visitId).stream().anyMatch(stage -> !frosted(stage).isEmpty());
+  }
+
+  /// Whether the practice lets clients tell it by their own phone.
+  boolean handsetsUsed() {
+    return practice.policies().chose(Choice.CLIENT_HANDSET);
   }
 
   /// What clients ask, answered by the plan until the peel is over, then by the peel itself.

@@ -3,6 +3,7 @@ package ivesk.server.aftercare;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
+import ivesk.core.Words;
 import ivesk.server.aftercare.SheetView.SheetDay;
 import ivesk.server.aftercare.SheetView.SheetReply;
 import ivesk.server.aftercare.SheetView.SheetRule;
@@ -83,61 +84,62 @@ class SheetPdf {
   }
 
   private static String html(SheetView sheet, Paper paper, double size) {
-    return """
-    <!DOCTYPE html>
-    <html lang="%s"><head><title>%s</title><meta name="description" content="%s"/>
-    <style>
-    @page { size: %s; margin: 12mm 13mm; }
-    body { font-family: Sheet; font-size: %spt; line-height: 1.28; color: #000; margin: 0; }
-    h1 { font-size: 2em; line-height: 1.1; margin: 0 0 1mm; }
-    h2 { font-size: 1em; margin: 2.4mm 0 1mm; padding: 0 0 0.6mm; border-bottom: 0.8pt solid #000; }
-    p { margin: 0 0 0.8mm; }
-    ul { margin: 0; padding: 0 0 0 4mm; }
-    table { width: 100%%; border-collapse: collapse; }
-    td, th { text-align: left; vertical-align: top; padding: 0.55mm 2mm 0.55mm 0; font-weight: 400; border-bottom: 0.3pt solid #999; }
-    th.when { font-weight: 700; white-space: nowrap; width: 1%%; }
-    .halves { border-collapse: collapse; }
-    .half { width: 50%%; border: 0; padding: 0 5mm 0 0; }
-    .half.right { padding: 0 0 0 5mm; }
-    .reply b { display: block; }
-    .reply { margin: 0 0 1mm; }
-    .box { border: 1.4pt solid #000; padding: 1.6mm 2.4mm; margin: 2.4mm 0; }
-    .box h2 { border: 0; margin: 0 0 0.6mm; padding: 0; }
-    </style></head><body>
-    <h1>%s</h1><p>%s</p><p>%s</p>
-    %s
-    <div style="float: left; width: 48.5%%"><h2>%s</h2>%s</div>
-    <div style="float: right; width: 48.5%%"><h2>%s</h2>%s<h2>%s</h2>%s</div>
-    <div style="clear: both"></div>
-    <div class="box"><h2>%s</h2>%s</div>
-    %s
-    </body></html>
-    """
-        .formatted(
-            sheet.language().locale().getLanguage(),
-            text(sheet.title()),
-            text(sheet.subtitle()),
-            paper.css,
-            size,
-            text(sheet.title()),
-            text(sheet.subtitle()),
-            text(String.join(" · ", sheet.facts())),
-            onTheSkin(sheet),
-            text(sheet.headings().days()),
-            days(sheet.days()),
-            text(sheet.headings().rules()),
-            rules(sheet.rules()),
-            text(sheet.headings().answers()),
-            replies(sheet.answers()),
-            text(sheet.headings().call()),
-            paragraphs(sheet.call()),
-            paragraphs(sheet.last()));
+    return Words.fill(
+        """
+        <!DOCTYPE html>
+        <html lang="%s"><head><title>%s</title><meta name="description" content="%s"/>
+        <style>
+        @page { size: %s; margin: 12mm 13mm; }
+        body { font-family: Sheet; font-size: %spt; line-height: 1.28; color: #000; margin: 0; }
+        h1 { font-size: 2em; line-height: 1.1; margin: 0 0 1mm; }
+        h2 { font-size: 1em; margin: 2.4mm 0 1mm; padding: 0 0 0.6mm; border-bottom: 0.8pt solid #000; }
+        p { margin: 0 0 0.8mm; }
+        ul { margin: 0; padding: 0 0 0 4mm; }
+        table { width: 100%%; border-collapse: collapse; }
+        td, th { text-align: left; vertical-align: top; padding: 0.55mm 2mm 0.55mm 0; font-weight: 400; border-bottom: 0.3pt solid #999; }
+        th.when { font-weight: 700; white-space: nowrap; width: 1%%; }
+        .halves { border-collapse: collapse; }
+        .half { width: 50%%; border: 0; padding: 0 5mm 0 0; }
+        .half.right { padding: 0 0 0 5mm; }
+        .reply b { display: block; }
+        .reply { margin: 0 0 1mm; }
+        .box { border: 1.4pt solid #000; padding: 1.6mm 2.4mm; margin: 2.4mm 0; }
+        .box h2 { border: 0; margin: 0 0 0.6mm; padding: 0; }
+        </style></head><body>
+        <h1>%s</h1><p>%s</p><p>%s</p>
+        %s
+        <div style="float: left; width: 48.5%%"><h2>%s</h2>%s</div>
+        <div style="float: right; width: 48.5%%"><h2>%s</h2>%s<h2>%s</h2>%s</div>
+        <div style="clear: both"></div>
+        <div class="box"><h2>%s</h2>%s</div>
+        %s
+        </body></html>
+        """,
+        sheet.language().locale().getLanguage(),
+        text(sheet.title()),
+        text(sheet.subtitle()),
+        paper.css,
+        size,
+        text(sheet.title()),
+        text(sheet.subtitle()),
+        text(String.join(" · ", sheet.facts())),
+        onTheSkin(sheet),
+        text(sheet.headings().days()),
+        days(sheet.days()),
+        text(sheet.headings().rules()),
+        rules(sheet.rules()),
+        text(sheet.headings().answers()),
+        replies(sheet.answers()),
+        text(sheet.headings().call()),
+        paragraphs(sheet.call()),
+        paragraphs(sheet.last()));
   }
 
   private static String onTheSkin(SheetView sheet) {
     if (sheet.onTheSkin().isEmpty()) return "";
-    return "<p><b>%s:</b> %s</p>"
-        .formatted(text(sheet.headings().onTheSkin()), text(String.join(", ", sheet.onTheSkin())));
+    return Words.fill(
+        "<p><b>%s:</b> %s</p>",
+        text(sheet.headings().onTheSkin()), text(String.join(", ", sheet.onTheSkin())));
   }
 
   private static String days(List<SheetDay> days) {
@@ -153,22 +155,23 @@ class SheetPdf {
   }
 
   private static String row(String when, List<String> lines) {
-    return "<tr><th class=\"when\" scope=\"row\">%s</th><td>%s</td></tr>"
-        .formatted(
-            text(when), lines.stream().map(SheetPdf::text).collect(Collectors.joining("<br/>")));
+    return Words.fill(
+        "<tr><th class=\"when\" scope=\"row\">%s</th><td>%s</td></tr>",
+        text(when), lines.stream().map(SheetPdf::text).collect(Collectors.joining("<br/>")));
   }
 
   private static String replies(List<SheetReply> replies) {
     return replies.stream()
         .map(reply ->
-            "<p class=\"reply\"><b>%s</b> %s</p>"
-                .formatted(text(reply.question()), text(reply.answer())))
+            Words.fill(
+                "<p class=\"reply\"><b>%s</b> %s</p>",
+                text(reply.question()), text(reply.answer())))
         .collect(Collectors.joining());
   }
 
   private static String paragraphs(List<String> lines) {
     return lines.stream()
-        .map(line -> "<p>%s</p>".formatted(text(line)))
+        .map(line -> Words.fill("<p>%s</p>", text(line)))
         .collect(Collectors.joining());
   }
 

@@ -23,6 +23,8 @@ import static ivesk.core.skin.Condition.SCARS_SHALLOW;
 import static ivesk.core.skin.Condition.SUN_DAMAGE;
 
 import ivesk.core.Language;
+import ivesk.core.aftercare.Complaint;
+import ivesk.core.aftercare.HowItIs;
 import ivesk.core.formula.Family;
 import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Edge;
@@ -47,6 +49,7 @@ import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinColour;
 import ivesk.core.skin.Zone;
+import ivesk.server.aftercare.ContactService;
 import ivesk.server.app.Role;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -90,7 +93,7 @@ import org.springframework.context.annotation.Profile;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
-/// Fills an empty database with the practice "Two Rooms at Skerrow Harbour" and twelve made-up
+/// Fills an empty database with the practice "Two Rooms at Skerrow Harbour" and fourteen made-up
 /// clients, each of whom calls for something else. One peel is running in room 2 when it starts.
 @Component
 @Profile("demo")
@@ -110,6 +113,7 @@ class DemoScenario implements ApplicationRunner {
   private final PatchTestService patchTests;
   private final PlanService plans;
   private final Treatments treatments;
+  private final ContactService contact;
   private final DemoShelf shelf;
   private final DemoProtocols protocols;
   private final PasswordEncoder passwords;
@@ -127,6 +131,7 @@ class DemoScenario implements ApplicationRunner {
       PatchTestService patchTests,
       PlanService plans,
       Treatments treatments,
+      ContactService contact,
       DemoShelf shelf,
       DemoProtocols protocols,
       PasswordEncoder passwords,
@@ -141,6 +146,7 @@ class DemoScenario implements ApplicationRunner {
     this.patchTests = patchTests;
     this.plans = plans;
     this.treatments = treatments;
+    this.contact = contact;
     this.shelf = shelf;
     this.protocols = protocols;
     this.passwords = passwords;
@@ -187,6 +193,8 @@ class DemoScenario implements ApplicationRunner {
     rosalind();
     casper();
     linnea();
+    sunniva();
+    eskil();
     shelf.fill(day(0), INES);
     protocols.write(INES);
   }
@@ -402,6 +410,33 @@ class DemoScenario implements ApplicationRunner {
     screened(visit, skin, Map.of(PREGNANT, Answer.of("yes")));
   }
 
+  /// Peeled three days ago, heard from once; today she is asked again.
+  private void sunniva() {
+    UUID client = client("Sunniva Brekke", 37, "sailmaker", 168, 63, "", "");
+    Consult skin =
+        skin(Phototype.II, 12, Oil.COMBINATION, Sensitivity.NORMAL)
+            .goals(Map.of(DULLNESS, 2, ROUGHNESS, 1, FINE_LINES, 1), DULLNESS)
+            .build();
+    UUID visit = past(client, skin, Map.of(), "LAC-30", 3, List.of(2, 3, 2), "Same again");
+    heard(visit, 2, new HowItIs(1, 0, 1, Set.of(), "a little tight, nothing else"));
+  }
+
+  /// Peeled eight days ago; on the sixth he told of a rash, and nobody has closed it yet.
+  private void eskil() {
+    UUID client = client("Eskil Varga", 41, "crane driver", 178, 81, "", "");
+    Consult skin =
+        skin(Phototype.III, 19, Oil.OILY, Sensitivity.NORMAL)
+            .goals(Map.of(COMEDONES, 2, PORES, 2), COMEDONES)
+            .build();
+    UUID visit = past(client, skin, Map.of(), "SAL-10", 8, List.of(2, 4, 3), "Same again");
+    heard(visit, 7, new HowItIs(1, 1, 1, Set.of(), ""));
+    heard(visit, 2, new HowItIs(3, 0, 2, Set.of(Complaint.RASH), "it came after a new aftershave"));
+  }
+
+  private void heard(UUID visit, int daysAgo, HowItIs told) {
+    contact.on(new DemoClock(clock.getZone(), at(day(-daysAgo), 9, 15))).hear(visit, told, INES);
+  }
+
   private static final Map<String, Language> SPEAKS =
       Map.of("Yara Minhas", Language.ES, "Bruno Castelmar", Language.PT);
 
@@ -441,7 +476,7 @@ class DemoScenario implements ApplicationRunner {
   }
 
   /// A whole visit in the past, run by the real engine.
-  private void past(
+  private UUID past(
       UUID client,
       Consult skin,
       Map<Question, Answer> answers,
@@ -453,6 +488,7 @@ class DemoScenario implements ApplicationRunner {
     UUID visit = visit(client, start, "room 1", INES);
     screened(visit, skin, answers);
     peel(visit, formula, start, told, next);
+    return visit;
   }
 
   /// Patch tests placed some days before today and read twice, with nothing to see.

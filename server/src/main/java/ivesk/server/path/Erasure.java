@@ -1,5 +1,6 @@
 package ivesk.server.path;
 
+import ivesk.server.aftercare.ContactService;
 import ivesk.server.app.Audit;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -30,6 +31,7 @@ class Erasure {
   private final ScreeningService screening;
   private final PlanService plans;
   private final Treatments treatments;
+  private final ContactService contact;
   private final PracticeStore practice;
   private final Audit audit;
   private final Clock clock;
@@ -41,6 +43,7 @@ class Erasure {
       ScreeningService screening,
       PlanService plans,
       Treatments treatments,
+      ContactService contact,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
@@ -50,6 +53,7 @@ class Erasure {
     this.screening = screening;
     this.plans = plans;
     this.treatments = treatments;
+    this.contact = contact;
     this.practice = practice;
     this.audit = audit;
     this.clock = clock;
@@ -85,6 +89,7 @@ class Erasure {
   @Transactional
   public void erase(UUID clientId, String why, String who) {
     List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    contact.erase(all);
     treatments.erase(all);
     plans.erase(all);
     screening.erase(clientId, all);

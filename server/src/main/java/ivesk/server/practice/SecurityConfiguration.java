@@ -46,7 +46,11 @@ class SecurityConfiguration {
                 .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
                 .permitAll()
                 .requestMatchers(
-                    "/api/sign-in/**", "/api/session", "/api/first-start", "/api/handset/**")
+                    "/api/sign-in/**",
+                    "/api/session",
+                    "/api/first-start",
+                    "/api/handset/**",
+                    "/api/diary")
                 .permitAll()
                 .requestMatchers("/api/**")
                 .authenticated()

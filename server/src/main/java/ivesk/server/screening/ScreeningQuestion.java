@@ -70,6 +70,7 @@ public record ScreeningQuestion(
           worstSensation,
           Optional.empty(),
           outside,
+          Optional.empty(),
           Optional.empty());
     }
   }

@@ -35,6 +35,7 @@ public class RecordedPeels implements PastPeels {
   private final VisitStore visits;
   private final Treatments treatments;
   private final FlakesStore flakes;
+  private final RedFlags redFlags;
   private final Clock clock;
 
   /// A signed record changes no more, so that it is replayed only once.
@@ -49,11 +50,21 @@ public class RecordedPeels implements PastPeels {
     Done flaking(Optional<Flaking> told) {
       return new Done(firstTouch, peel.flaking(told));
     }
+
+    Done flagged(Optional<RedFlags.Flagged> flag) {
+      return flag.map(one -> new Done(firstTouch, peel.flagged(one.open()))).orElse(this);
+    }
   }
 
-  RecordedPeels(VisitStore visits, Treatments treatments, FlakesStore flakes, Clock clock) {
+  RecordedPeels(
+      VisitStore visits,
+      Treatments treatments,
+      FlakesStore flakes,
+      RedFlags redFlags,
+      Clock clock) {
     this.visits = visits;
     this.flakes = flakes;
+    this.redFlags = redFlags;
     this.treatments = treatments;
     this.clock = clock;
   }
@@ -75,11 +86,13 @@ public class RecordedPeels implements PastPeels {
             .map(Done::firstTouch)
             .findFirst();
     Map<UUID, Flaking> flaked = flakes.ofVisits(booked);
+    Map<UUID, RedFlags.Flagged> flags = redFlags.ofVisits(booked);
     return all.stream()
         .filter(row -> !row.visitId().equals(visit.id()))
         .flatMap(row ->
             done(row).stream()
-                .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId())))))
+                .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId()))))
+                .map(one -> one.flagged(Optional.ofNullable(flags.get(row.visitId())))))
         .filter(other -> own.isEmpty() || other.firstTouch().isBefore(own.get()))
         .sorted(Comparator.comparing(Done::firstTouch))
         .map(Done::peel)
