@@ -16,8 +16,9 @@ const floors = [
   "screening",
   "selection",
   "plan",
-  "visit",
   "aftercare",
+  "visit",
+  "path",
   "app",
 ];
 

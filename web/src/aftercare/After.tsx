@@ -17,6 +17,7 @@ import { capital, day, firstName, hour, minutes, secondsOf } from "../parts/word
 import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
+import { Contact } from "./Contact";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
 import styles from "./After.module.css";
@@ -65,6 +66,7 @@ export default function After({ visit }: StationProps) {
               <p className="soft">{reply.answer}</p>
             </div>
           ))}
+          {visit.signedAt && <Contact visitId={visit.id} name={firstName(visit.clientName)} />}
           <Sign visit={visit} after={after.data} treatment={live.treatment} live={live} />
         </section>
       </main>

@@ -229,6 +229,28 @@ export const LANGUAGES = {
   PT: "português",
 } as const;
 
+export const COMPLAINTS = {
+  FACE_SWELLING: "swelling of the face",
+  BREATHING: "trouble with breath",
+  VISION: "trouble with sight",
+  EYE_PAIN: "pain in an eye",
+  RINGING_EARS: "ringing ears",
+  NAUSEA: "nausea",
+  FAST_BREATHING: "fast breathing",
+  SPREADING_PAIN: "pain that spreads",
+  HONEY_CRUST: "a crust, yellow like honey",
+  FEVER: "fever",
+  GROUPED_BLISTERS: "small blisters in a group",
+  TINGLING_LIP: "a tingling lip",
+  BLISTER: "a blister",
+  WEEPING: "wet, weeping skin",
+  GREY_SKIN: "grey skin",
+  SEVERE_ITCH: "severe itch",
+  RASH: "a rash",
+  ITCH: "some itch",
+  DARK_PATCHES: "dark patches",
+} as const;
+
 export const EDGES = {
   ABOVE_THE_JAW: "fades above the jaw",
   HIGH_ON_THE_NECK: "fades high on the neck",

@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_3"];
+        get: operations["words_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2100,6 +2100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words/check-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words/consent": {
         parameters: {
             query?: never;
@@ -2587,6 +2603,20 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        CheckInWords: {
+            anyOfThese: string;
+            complaints: components["schemas"]["ComplaintWords"][];
+            degrees: string[];
+            feel: string;
+            flakesBegan: string;
+            flakesEnded: string;
+            flaking: string;
+            notSent: string;
+            ownWords: string;
+            photo: string;
+            redness: string;
+            send: string;
+        };
         Choice: {
             formula: string;
             reason?: string;
@@ -2912,6 +2942,7 @@ export interface components {
             size: number;
         };
         DiaryView: {
+            hello: string;
             /** @enum {string} */
             language: "EN" | "ES" | "FR" | "DE" | "PT";
             /** Format: date */
@@ -2919,22 +2950,7 @@ export interface components {
             sheet: string;
             /** Format: date */
             today: string;
-            words: components["schemas"]["DiaryWords"];
-        };
-        DiaryWords: {
-            anyOfThese: string;
-            complaints: components["schemas"]["ComplaintWords"][];
-            degrees: string[];
-            feel: string;
-            flakesBegan: string;
-            flakesEnded: string;
-            flaking: string;
-            hello: string;
-            notSent: string;
-            ownWords: string;
-            photo: string;
-            redness: string;
-            send: string;
+            words: components["schemas"]["CheckInWords"];
         };
         DilutionAnswer: {
             /** Format: double */
@@ -5692,7 +5708,7 @@ export interface operations {
             };
         };
     };
-    words_3: {
+    words_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -9168,6 +9184,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
+    words_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CheckInWords"];
                 };
             };
         };

@@ -14,7 +14,7 @@ import { roomVariables } from "./theme";
 // Each screen is loaded when it is first opened.
 const Today = lazy(() => import("../visit/Today"));
 const Clients = lazy(() => import("../client/Clients"));
-const Chart = lazy(() => import("../client/Chart"));
+const Chart = lazy(() => import("../path/Chart"));
 const Bench = lazy(() => import("../formula/Bench"));
 const Shelf = lazy(() => import("../formula/Shelf"));
 const DecisionTable = lazy(() => import("../practice/DecisionTable"));
@@ -28,6 +28,7 @@ const Self = lazy(() => import("../practice/Self"));
 const FirstStart = lazy(() => import("../practice/FirstStart"));
 const VisitStation = lazy(() => import("./VisitStation"));
 const Sheet = lazy(() => import("../aftercare/Sheet"));
+const Diary = lazy(() => import("../aftercare/Diary"));
 const PrepSheet = lazy(() => import("../visit/PrepSheet"));
 const Handset = lazy(() => import("../treatment/handset/Handset"));
 
@@ -90,6 +91,16 @@ const router = createBrowserRouter([
       <RoomOf room="couch">
         <Suspense fallback={null}>
           <Handset />
+        </Suspense>
+      </RoomOf>
+    ),
+  },
+  {
+    path: "/diary",
+    element: (
+      <RoomOf room="desk">
+        <Suspense fallback={null}>
+          <Diary />
         </Suspense>
       </RoomOf>
     ),

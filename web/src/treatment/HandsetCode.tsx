@@ -3,9 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { Treatment } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import styles from "./HandsetCode.module.css";
-
-const ALONE = /^https?:\/\/(127\.|localhost)/;
+import { QrCode } from "../parts/QrCode";
 
 /** A code for the client's phone; the one shown before is out. */
 export function HandsetCode({ treatment }: { treatment: Treatment }) {
@@ -29,25 +27,12 @@ export function HandsetCode({ treatment }: { treatment: Treatment }) {
       </>
     );
   }
-  const { code, address, qr, size } = show.data;
+  const { code, ...qr } = show.data;
   return (
-    <div className={styles.code}>
-      <svg viewBox={`0 0 ${size} ${size}`} role="img" aria-label={`QR code of ${address}`}>
-        <path d={qr} />
-      </svg>
-      <div>
-        <p>{address.split("#")[0]}</p>
-        <p>
-          <b className="mono">{code}</b>
-        </p>
-        <p className="soft">Once, within 15 minutes.</p>
-        {ALONE.test(address) && (
-          <p className="warn">
-            This Ivesk is open to this machine alone: a phone reaches it once it is started with
-            --lan.
-          </p>
-        )}
-      </div>
-    </div>
+    <QrCode {...qr} says="Once, within 15 minutes.">
+      <p>
+        <b className="mono">{code}</b>
+      </p>
+    </QrCode>
   );
 }

@@ -4,6 +4,7 @@ import dayjs from "dayjs";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import { HearFrom } from "../aftercare/HearFrom";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { steadyNow } from "../parts/steadyNow";
@@ -43,6 +44,7 @@ export default function Today() {
           <aside className="side" aria-label="What waits">
             {today.data && <Notices notices={today.data.notices} />}
             {today.data && reads && <Tour visitId={today.data.tour} offered={params.has("tour")} />}
+            {reads && <HearFrom />}
             {today.data && reads && <PatchReads reads={today.data.patchReads} />}
             {today.data && reads && <Waiting visits={today.data.visits} />}
           </aside>

@@ -48,6 +48,7 @@ class RightsTest {
       GET /api/practice/policies
       GET /api/decision-table
       GET /api/contact-rules
+      GET /api/words/check-in
       GET /api/words/consent
       GET /api/words/consult
       GET /api/product-kinds

@@ -3,6 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Language;
+import ivesk.core.aftercare.Complaint;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
@@ -62,6 +63,7 @@ class WordsTest {
             + table("GATE_CHOICES", GateA.values(), GateA::label)
             + table("COMFORTS", Comfort.values(), Comfort::label)
             + table("LANGUAGES", Language.values(), Language::label)
+            + table("COMPLAINTS", Complaint.values(), Complaint::label)
             + table("EDGES", Edge.values(), Edge::label)
             + table("SIGNS", Sign.values(), Sign::label)
             + table("SIGN_WEIGHTS", Sign.values(), sign -> sign.weight().name())

@@ -23,7 +23,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.Base64;
 import java.util.HashSet;
 import java.util.List;
@@ -327,12 +326,10 @@ class ContactController {
         .toList();
   }
 
-  /// @param id to be ticked
-  record ComplaintWords(Complaint id, String words) {
-    static List<ComplaintWords> in(Language language) {
-      return Arrays.stream(Complaint.values())
-          .map(one -> new ComplaintWords(one, one.words().in(language)))
-          .toList();
-    }
+  /// The form, for who asks by phone.
+  @May(Right.KNOW)
+  @GetMapping("/words/check-in")
+  CheckInWords words() {
+    return CheckInWords.in(Language.EN);
   }
 }

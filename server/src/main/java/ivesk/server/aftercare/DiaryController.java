@@ -7,7 +7,6 @@ import ivesk.core.aftercare.Sentence;
 import ivesk.core.aftercare.Severity;
 import ivesk.core.aftercare.Told;
 import ivesk.core.aftercare.Told.Part;
-import ivesk.server.aftercare.ContactController.ComplaintWords;
 import ivesk.server.aftercare.ContactController.NewCheckIn;
 import ivesk.server.aftercare.ContactStore.Kept;
 import ivesk.server.app.May;
@@ -16,7 +15,6 @@ import ivesk.server.app.Right;
 import ivesk.server.practice.PracticeStore;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,44 +44,14 @@ class DiaryController {
     this.clock = clock;
   }
 
-  /// @param degrees of flakes and redness, 0 to 3
-  record DiaryWords(
-      String hello,
-      String feel,
-      String flaking,
-      String redness,
-      List<String> degrees,
-      String anyOfThese,
-      List<ComplaintWords> complaints,
-      String ownWords,
-      String photo,
-      String flakesBegan,
-      String flakesEnded,
-      String send,
-      String notSent) {
-    static DiaryWords in(Language language, String firstName) {
-      return new DiaryWords(
-          Told.of(DIARY_HELLO, new Part.Name(firstName)).in(language),
-          DIARY_FEEL.in(language),
-          DIARY_FLAKING.in(language),
-          DIARY_REDNESS.in(language),
-          List.of(DIARY_NONE, DIARY_LITTLE, DIARY_SOME, DIARY_MUCH).stream()
-              .map(one -> one.in(language))
-              .toList(),
-          DIARY_ANY_OF_THESE.in(language),
-          ComplaintWords.in(language),
-          DIARY_OWN_WORDS.in(language),
-          DIARY_PHOTO.in(language),
-          DIARY_FLAKES_BEGAN.in(language),
-          DIARY_FLAKES_ENDED.in(language),
-          DIARY_SEND.in(language),
-          DIARY_NOT_SENT.in(language));
-    }
-  }
-
   /// @param sheet in short
   record DiaryView(
-      Language language, LocalDate peelOn, LocalDate today, String sheet, DiaryWords words) {}
+      Language language,
+      String hello,
+      LocalDate peelOn,
+      LocalDate today,
+      String sheet,
+      CheckInWords words) {}
 
   /// @param answer to the client, at once
   record DiaryAnswer(Severity severity, String answer, Optional<String> number) {}
@@ -95,10 +63,11 @@ class DiaryController {
     Done done = aftercare.done(visitId);
     return new DiaryView(
         done.language(),
+        Told.of(DIARY_HELLO, new Part.Name(contact.firstName(visitId))).in(done.language()),
         done.sheet().on(),
         LocalDate.now(clock),
         SheetView.of(done, done.language()).brief(),
-        DiaryWords.in(done.language(), contact.firstName(visitId)));
+        CheckInWords.in(done.language()));
   }
 
   @May(Right.ANYBODY)

@@ -4,7 +4,7 @@ import { useInfiniteQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { ErrorNote } from "../parts/ErrorNote";
 import { day, hour } from "../parts/words";
-import { auditQuery } from "./queries";
+import { auditQuery } from "../client/queries";
 import styles from "./Chart.module.css";
 
 const cx = classNames.bind(styles);

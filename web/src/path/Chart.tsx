@@ -5,6 +5,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, body } from "../api/client";
 import type { Treatment, Visit } from "../api/types";
+import { Contact } from "../aftercare/Contact";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
@@ -13,12 +14,12 @@ import { Ribbon } from "../parts/Ribbon";
 import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
-import { day, hour, plural, respected, second } from "../parts/words";
+import { day, firstName, hour, plural, respected, second } from "../parts/words";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
-import { ClientForm } from "./ClientForm";
+import { ClientForm } from "../client/ClientForm";
 import { AuditTrail } from "./AuditTrail";
-import { clientQuery, clientVisitsQuery } from "./queries";
+import { clientQuery, clientVisitsQuery } from "../client/queries";
 import whoStripStyles from "../parts/WhoStrip.module.css";
 import styles from "./Chart.module.css";
 
@@ -186,6 +187,7 @@ function Record({ visit }: { visit: Visit }) {
         </div>
       </div>
       {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(visit.startsAt)}`} />}
+      {signature && <Contact visitId={visit.id} name={firstName(visit.clientName)} />}
       <Log treatment={data} />
       <AuditTrail title="Who looked at this visit, and who changed it" about={visit.id} />
     </>
