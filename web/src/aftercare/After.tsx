@@ -108,7 +108,7 @@ function Next({ after }: { after: AfterState }) {
       <Strip title="Next" code={`after peel ${next.peelNumber}, series of ${next.seriesMost}`} />
       <div className={cx("next")}>
         <div>
-          <h2>{day(next.earliest)}</h2>
+          <h2>{next.held ? "Red flag open" : day(next.earliest)}</h2>
           <b>{next.stepLabel}</b>
         </div>
         <div>

@@ -1,6 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
+import { useRef } from "react";
 import type { CheckInWords, NewCheckIn } from "../api/types";
 import { Chips } from "../parts/Chips";
 import styles from "./CheckInFields.module.css";
@@ -69,6 +70,7 @@ export function CheckInFields({
   days: { from: string; to: string };
   onChange: (draft: CheckInDraft) => void;
 }) {
+  const picker = useRef<HTMLInputElement>(null);
   const set = (more: Partial<CheckInDraft>) => onChange({ ...draft, ...more });
   const scale = (most: number, said: (value: number) => string) =>
     Array.from({ length: most + 1 }, (_, value) => ({ value, label: said(value) }));
@@ -132,18 +134,21 @@ export function CheckInFields({
         slotProps={{ htmlInput: { maxLength: 1000 } }}
       />
       <div className="row wrap">
-        <Button component="label" color="inherit">
+        <Button color="inherit" onClick={() => picker.current?.click()}>
           {words.photo}
-          <input
-            type="file"
-            accept="image/jpeg,image/png"
-            className={cx("file")}
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file) void drawn(file).then((photo) => set({ photo }));
-            }}
-          />
         </Button>
+        <input
+          ref={picker}
+          type="file"
+          accept="image/jpeg,image/png"
+          aria-label={words.photo}
+          tabIndex={-1}
+          hidden
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) void drawn(file).then((photo) => set({ photo }));
+          }}
+        />
         {draft.photo && (
           <img
             className={cx("thumb")}

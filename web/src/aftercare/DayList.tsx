@@ -12,7 +12,13 @@ export function DayList({ days }: { days: After["sheet"]["days"] }) {
         <li key={entry.date}>
           <span className="mono">{entry.day}</span>
           <i className={cx(entry.mark.toLowerCase())} aria-hidden="true" />
-          <span>{entry.lines.join(" · ")}</span>
+          <span>
+            {entry.lines.map((line) => (
+              <span key={line} className={cx("one")}>
+                {line}
+              </span>
+            ))}
+          </span>
         </li>
       ))}
     </ol>
