@@ -18,6 +18,7 @@ import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { Contact } from "./Contact";
+import { HomePlan } from "./HomePlan";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
 import styles from "./After.module.css";
@@ -59,6 +60,8 @@ export default function After({ visit }: StationProps) {
         <section className={cx("after-right")} aria-label="Record">
           <Next after={after.data} />
           <OnTheSkin treatment={live.treatment} />
+          <Strip title="At home" code="morning, night" />
+          <HomePlan visitId={visit.id} plan={after.data.sheet.home} />
           <Strip title={`What ${firstName(visit.clientName)} may ask`} code="from the plan" />
           {after.data.sheet.answers.map((reply) => (
             <div key={reply.question} className={cx("reply")}>

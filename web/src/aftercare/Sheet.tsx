@@ -4,7 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
 import { LANGUAGES } from "../api/enumWords";
-import type { After, Language } from "../api/types";
+import type { After, HomePlanState, Language } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { DayList } from "./DayList";
@@ -83,6 +83,34 @@ function Brief({ words }: { words: string }) {
   );
 }
 
+function AtHome({ home }: { home: HomePlanState }) {
+  const wanted = home.items.filter(({ having }) => having !== "DECLINED");
+  return (
+    <>
+      <h2>{home.title}</h2>
+      <table>
+        <tbody>
+          {(["morning", "night"] as const).map((when) => (
+            <tr key={when}>
+              <th scope="row">{home[when]}</th>
+              <td>
+                {wanted
+                  .filter((item) => item[when])
+                  .map((item) => (
+                    <div key={item.item}>{item.words}</div>
+                  ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {[...home.own, ...home.clashes].map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+    </>
+  );
+}
+
 function Page({ sheet }: { sheet: After["sheet"] }) {
   return (
     <article lang={sheet.language.toLowerCase()}>
@@ -100,6 +128,7 @@ function Page({ sheet }: { sheet: After["sheet"] }) {
         <section>
           <h2>{sheet.headings.days}</h2>
           <DayList days={sheet.days} />
+          <AtHome home={sheet.home} />
         </section>
         <section>
           <h2>{sheet.headings.rules}</h2>

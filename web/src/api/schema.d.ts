@@ -509,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["say"];
+        post: operations["say_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1604,6 +1604,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/aftercare/home-plan/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/aftercare/sheet.ics": {
         parameters: {
             query?: never;
@@ -2186,7 +2202,7 @@ export interface components {
         };
         ActiveWords: {
             /** @enum {string} */
-            id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID";
+            id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID" | "COPPER" | "ASCORBIC_ACID" | "CHEMICAL_FILTER" | "ALCOHOL_OR_FRAGRANCE";
             label: string;
         };
         AddOn: {
@@ -3403,8 +3419,29 @@ export interface components {
             due: components["schemas"]["DueCheckIn"][];
             flags: components["schemas"]["OpenFlag"][];
         };
+        HomePlanItem: {
+            /** @enum {string} */
+            having?: "HAS" | "BOUGHT" | "DECLINED";
+            /** @enum {string} */
+            item: "CLEANSER" | "CREAM" | "SUNSCREEN" | "VITAMIN_C" | "NIACINAMIDE" | "CERAMIDES" | "INHIBITOR" | "AZELAIC" | "MANDELIC" | "SALICYLIC" | "PEROXIDE" | "RETINOL";
+            morning: boolean;
+            night: boolean;
+            words: string;
+        };
+        HomePlanSaid: {
+            /** @enum {string} */
+            having?: "HAS" | "BOUGHT" | "DECLINED";
+        };
+        HomePlanView: {
+            clashes: string[];
+            items: components["schemas"]["HomePlanItem"][];
+            morning: string;
+            night: string;
+            own: string[];
+            title: string;
+        };
         HomeProduct: {
-            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID" | "COPPER" | "ASCORBIC_ACID" | "CHEMICAL_FILTER" | "ALCOHOL_OR_FRAGRANCE")[];
             /** Format: date */
             lastUse?: string;
             name: string;
@@ -4436,13 +4473,13 @@ export interface components {
             over: number;
         };
         ProductKind: {
-            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID" | "COPPER" | "ASCORBIC_ACID" | "CHEMICAL_FILTER" | "ALCOHOL_OR_FRAGRANCE")[];
             /** Format: uuid */
             id: string;
             name: string;
         };
         ProductKindChange: {
-            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID")[];
+            actives: ("RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID" | "COPPER" | "ASCORBIC_ACID" | "CHEMICAL_FILTER" | "ALCOHOL_OR_FRAGRANCE")[];
             name: string;
         };
         ProductLabel: {
@@ -4879,6 +4916,7 @@ export interface components {
             days: components["schemas"]["SheetDay"][];
             facts: string[];
             headings: components["schemas"]["Headings"];
+            home: components["schemas"]["HomePlanView"];
             /** @enum {string} */
             language: "EN" | "ES" | "FR" | "DE" | "PT";
             last: string[];
@@ -6495,7 +6533,7 @@ export interface operations {
             };
         };
     };
-    say: {
+    say_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8327,6 +8365,33 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetReply"][];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: "CLEANSER" | "CREAM" | "SUNSCREEN" | "VITAMIN_C" | "NIACINAMIDE" | "CERAMIDES" | "INHIBITOR" | "AZELAIC" | "MANDELIC" | "SALICYLIC" | "PEROXIDE" | "RETINOL";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomePlanSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HomePlanView"];
                 };
             };
         };

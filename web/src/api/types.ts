@@ -11,6 +11,7 @@ export type Client = Schemas["Client"];
 export type Comfort = Client["comforts"][number];
 export type Language = Client["language"];
 export type Edge = NonNullable<Schemas["PlanView"]["edge"]>;
+export type HomePlanState = Schemas["HomePlanView"];
 export type ContactState = Schemas["ContactView"];
 export type Flag = Schemas["FlagView"];
 export type DueCheckIn = Schemas["DueCheckIn"];

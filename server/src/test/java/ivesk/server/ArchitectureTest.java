@@ -214,7 +214,14 @@ class ArchitectureTest {
                 "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
             Map.entry(
                 "aftercare",
-                Set.of("check_in", "check_in_try", "red_flag", "after_peel", "diary", "outbox")));
+                Set.of(
+                    "check_in",
+                    "check_in_try",
+                    "red_flag",
+                    "after_peel",
+                    "diary",
+                    "outbox",
+                    "home_plan_item")));
     Pattern table = Pattern.compile("(?:FROM|INTO|UPDATE|JOIN) ([a-z_]+)");
     Set<String> rooms = new HashSet<>();
     try (Stream<Path> files = Files.walk(Path.of("src/main/java/ivesk/server"))) {

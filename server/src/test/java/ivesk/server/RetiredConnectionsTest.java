@@ -61,6 +61,10 @@ class RetiredConnectionsTest {
               "INSERT INTO check_in_try (visit_id, at, on_day, who)"
                   + " SELECT id, CURRENT_TIMESTAMP, CURRENT_DATE, 'ines' FROM visit LIMIT 1"),
           Map.entry(
+              "HOME_PLAN_ITEM",
+              "INSERT INTO home_plan_item (client_id, item, standing, said_at, said_to)"
+                  + " SELECT id, 'CREAM', 'HAS', CURRENT_TIMESTAMP, 'ines' FROM client LIMIT 1"),
+          Map.entry(
               "DIARY",
               "INSERT INTO diary (visit_id, token_hash, made_at, last_on)"
                   + " SELECT id, 'abc', CURRENT_TIMESTAMP, CURRENT_DATE FROM visit LIMIT 1"),

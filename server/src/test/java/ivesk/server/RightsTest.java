@@ -130,6 +130,7 @@ class RightsTest {
       GET /api/visits/{id}/aftercare/answers
       GET /api/visits/{id}/aftercare/sheet.ics
       GET /api/visits/{id}/aftercare/sheet.pdf
+      PUT /api/visits/{id}/aftercare/home-plan/{item}
       POST /api/visits/{id}/chain
       PUT /api/visits/{id}/choice
       POST /api/visits/{id}/clearances

@@ -33,8 +33,14 @@ import java.util.stream.Stream;
 /// @param rules what holds until when, the soonest first
 /// @param answers to what clients ask, from the plan
 /// @param flakes from which day to which; empty where none are due
+/// @param blandUntil the last day of nothing but gentle cleanser and bland cream
 public record Aftercare(
-    LocalDate on, List<Day> days, List<Until> rules, List<Reply> answers, Optional<Flakes> flakes) {
+    LocalDate on,
+    List<Day> days,
+    List<Until> rules,
+    List<Reply> answers,
+    Optional<Flakes> flakes,
+    LocalDate blandUntil) {
 
   public enum Mark {
     PEEL,
@@ -201,7 +207,8 @@ public record Aftercare(
                       mark(entry.getKey(), entry.getValue()),
                       entry.getValue().stream().map(Line::told).toList()))
               .toList();
-      return new Aftercare(day, days, List.copyOf(rules), new Answers(this, outlook).all(), flakes);
+      return new Aftercare(
+          day, days, List.copyOf(rules), new Answers(this, outlook).all(), flakes, blandUntil());
     }
 
     private void today() {
@@ -218,12 +225,16 @@ public record Aftercare(
         noWaterUntil.ifPresent(until ->
             add(day, Told.of(leftOn ? NO_WATER_UNTIL : NO_WATER_CREAM_UNTIL, new Part.At(until))));
       }
-      add(day, Told.of(GENTLE_CARE_UNTIL, new Part.Day(day.plusDays(superficial ? 7 : 2))));
+      add(day, Told.of(GENTLE_CARE_UNTIL, new Part.Day(blandUntil())));
       if (holds(Substance.SALICYLIC)) add(day, Told.of(DRINK_WATER));
       if (leftOn) add(day, Told.of(OUT_OF_THE_SUN_TODAY));
       add(leftOn ? day.plusDays(1) : day, Told.of(SUN_CARE));
       if (client.care().contains(Care.Kind.TELL_TINGLING)) add(day, Told.of(TINGLING_LIP));
       noSunUntil().ifPresent(until -> add(day, Told.of(NO_SUN_AT_ALL, new Part.Day(until))));
+    }
+
+    private LocalDate blandUntil() {
+      return day.plusDays(superficial ? 7 : 2);
     }
 
     boolean holds(Substance substance) {

@@ -766,7 +766,156 @@ public enum Sentence {
   RASH("a rash", "una erupción", "une éruption", "ein Ausschlag", "uma erupção"),
   ITCH("some itch", "algo de picor", "un peu de démangeaison", "etwas Jucken", "alguma comichão"),
   DARK_PATCHES(
-      "dark patches", "manchas oscuras", "taches foncées", "dunkle Flecken", "manchas escuras");
+      "dark patches", "manchas oscuras", "taches foncées", "dunkle Flecken", "manchas escuras"),
+  // The home plan.
+  HOME_PLAN("At home", "En casa", "À la maison", "Zu Hause", "Em casa"),
+  MORNING("Morning", "Mañana", "Matin", "Morgens", "Manhã"),
+  NIGHT("Night", "Noche", "Soir", "Abends", "Noite"),
+  HOME_FROM(
+      "{0}, from {1}", "{0}, desde {1}", "{0}, dès {1}", "{0}, ab {1}", "{0}, a partir de {1}"),
+  HOME_CAPPED(
+      "{0}, up to {1} %, on alternate nights, from {2}",
+      "{0}, hasta {1} %, en noches alternas, desde {2}",
+      "{0}, jusqu’à {1} %, un soir sur deux, dès {2}",
+      "{0}, bis {1} %, jeden zweiten Abend, ab {2}",
+      "{0}, até {1} %, em noites alternadas, a partir de {2}"),
+  HOME_ALTERNATE(
+      "{0}, on alternate nights, from {1}",
+      "{0}, en noches alternas, desde {1}",
+      "{0}, un soir sur deux, dès {1}",
+      "{0}, jeden zweiten Abend, ab {1}",
+      "{0}, em noites alternadas, a partir de {1}"),
+  OWN_FROM(
+      "{0}: again from {1}.",
+      "{0}: de nuevo desde {1}.",
+      "{0} : de nouveau dès {1}.",
+      "{0}: wieder ab {1}.",
+      "{0}: de novo a partir de {1}."),
+  OWN_DROP(
+      "{0}: leave it out.",
+      "{0}: déjelo.", "{0} : à laisser de côté.", "{0}: weglassen.", "{0}: deixe de usar."),
+  OWN_AS_PRESCRIBED(
+      "{0}: only as your doctor says.",
+      "{0}: solo como diga su médico.",
+      "{0} : seulement comme le dit votre médecin.",
+      "{0}: nur wie ärztlich gesagt.",
+      "{0}: só como o seu médico disser."),
+  MAY_NOT_MEET(
+      "{0} and {1} do not go together: {2}.",
+      "{0} y {1} no van juntos: {2}.",
+      "{0} et {1} ne vont pas ensemble : {2}.",
+      "{0} und {1} vertragen sich nicht: {2}.",
+      "{0} e {1} não combinam: {2}."),
+  USE_INSTEAD(
+      "Instead: {0}.",
+      "En su lugar: {0}.", "À la place : {0}.", "Stattdessen: {0}.", "Em vez disso: {0}."),
+  VITAMIN_C_NEUTRAL(
+      "vitamin C, neutral form",
+      "vitamina C, forma neutra",
+      "vitamine C, forme neutre",
+      "Vitamin C, neutrale Form",
+      "vitamina C em forma neutra"),
+  NIACINAMIDE("niacinamide", "niacinamida", "nicotinamide", "Niacinamid", "niacinamida"),
+  INHIBITOR(
+      "pigment inhibitor",
+      "inhibidor de pigmento",
+      "inhibiteur de pigment",
+      "Pigmenthemmer",
+      "inibidor de pigmento"),
+  AZELAIC("azelaic acid", "ácido azelaico", "acide azélaïque", "Azelainsäure", "ácido azelaico"),
+  MANDELIC_HOME(
+      "mandelic acid", "ácido mandélico", "acide mandélique", "Mandelsäure", "ácido mandélico"),
+  SALICYLIC_HOME(
+      "salicylic acid",
+      "ácido salicílico",
+      "acide salicylique",
+      "Salicylsäure",
+      "ácido salicílico"),
+  PEROXIDE(
+      "benzoyl peroxide",
+      "peróxido de benzoílo",
+      "peroxyde de benzoyle",
+      "Benzoylperoxid",
+      "peróxido de benzoílo"),
+  RETINOL("retinol", "retinol", "rétinol", "Retinol", "retinol"),
+  CERAMIDE_CREAM(
+      "cream with ceramides",
+      "crema con ceramidas",
+      "crème aux céramides",
+      "Creme mit Ceramiden",
+      "creme com ceramidas"),
+  GENTLE_CLEANSER(
+      "gentle cleanser", "limpiador suave", "nettoyant doux", "milde Reinigung", "limpeza suave"),
+  BLAND_CREAM("bland cream", "crema neutra", "crème neutre", "milde Creme", "creme neutro"),
+  MINERAL_SUNSCREEN(
+      "mineral sunscreen, SPF 30 or more",
+      "protector solar mineral, FPS 30 o más",
+      "écran solaire minéral, SPF 30 ou plus",
+      "mineralischer Sonnenschutz, LSF 30 oder mehr",
+      "protetor solar mineral, FPS 30 ou mais"),
+  // Why two products, or a product and a fresh peel, do not go together.
+  WHY_COPPER_AND_ASCORBIC(
+      "they undo each other", "se anulan", "ils s’annulent", "sie heben sich auf", "anulam-se"),
+  WHY_HYDROQUINONE_AND_PEROXIDE(
+      "together they stain the skin",
+      "juntos manchan la piel",
+      "ensemble ils tachent la peau",
+      "zusammen verfärben sie die Haut",
+      "juntos mancham a pele"),
+  WHY_RETINOID(
+      "a retinoid on a fresh peel",
+      "un retinoide sobre un peeling reciente",
+      "un rétinoïde sur un peeling récent",
+      "ein Retinoid auf frischem Peeling",
+      "um retinoide sobre um peeling recente"),
+  WHY_ACID(
+      "an acid on a fresh peel",
+      "un ácido sobre un peeling reciente",
+      "un acide sur un peeling récent",
+      "eine Säure auf frischem Peeling",
+      "um ácido sobre um peeling recente"),
+  WHY_ASCORBIC(
+      "vitamin C in acid form on a fresh peel",
+      "vitamina C en forma ácida sobre un peeling reciente",
+      "vitamine C sous forme acide sur un peeling récent",
+      "Vitamin C in Säureform auf frischem Peeling",
+      "vitamina C em forma ácida sobre um peeling recente"),
+  WHY_CHEMICAL_FILTER(
+      "a chemical filter can sting on the same day",
+      "un filtro químico puede escocer el mismo día",
+      "un filtre chimique peut piquer le jour même",
+      "ein chemischer Filter kann am selben Tag brennen",
+      "um filtro químico pode arder no mesmo dia"),
+  WHY_OCCLUSIVE(
+      "heat needs air first",
+      "el calor necesita aire primero",
+      "la chaleur a d’abord besoin d’air",
+      "Wärme braucht zuerst Luft",
+      "o calor precisa primeiro de ar"),
+  WHY_PEROXIDE(
+      "peroxide on a fresh peel",
+      "peróxido sobre un peeling reciente",
+      "un peroxyde sur un peeling récent",
+      "Peroxid auf frischem Peeling",
+      "peróxido sobre um peeling recente"),
+  WHY_ALCOHOL(
+      "alcohol on a fresh peel",
+      "alcohol sobre un peeling reciente",
+      "de l’alcool sur un peeling récent",
+      "Alkohol auf frischem Peeling",
+      "álcool sobre um peeling recente"),
+  WHY_FRAGRANCE(
+      "fragrance on a fresh peel",
+      "perfume sobre un peeling reciente",
+      "un parfum sur un peeling récent",
+      "Duftstoff auf frischem Peeling",
+      "perfume sobre um peeling recente"),
+  WHY_INHIBITOR(
+      "an inhibitor on a fresh peel can sting",
+      "un inhibidor sobre un peeling reciente puede escocer",
+      "un inhibiteur sur un peeling récent peut piquer",
+      "ein Hemmer auf frischem Peeling kann brennen",
+      "um inibidor sobre um peeling recente pode arder");
 
   private final Phrase phrase;
 

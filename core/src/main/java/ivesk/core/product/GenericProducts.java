@@ -74,6 +74,33 @@ public final class GenericProducts {
     };
   }
 
+  /// Something that a client uses at home, as far as conflicts read it.
+  public static CareProduct atHome(
+      String name, List<ActiveIngredient> in, Filter filter, boolean fragrance) {
+    return new CareProduct(
+        "AT-HOME",
+        name,
+        "",
+        0,
+        Role.HOME_CARE,
+        in.stream().map(active -> new Ingredient(active, Optional.empty())).toList(),
+        Optional.empty(),
+        BY_G,
+        Map.of(),
+        Timing.NONE,
+        "",
+        ANYWHERE,
+        Set.of(),
+        List.of(),
+        fragrance,
+        false,
+        filter,
+        false,
+        Thermal.NEITHER,
+        Optional.empty(),
+        Optional.empty());
+  }
+
   private static UnitDose pump(double ml) {
     return UnitDose.ml(Unit.PUMP, ml);
   }

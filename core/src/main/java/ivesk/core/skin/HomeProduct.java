@@ -22,7 +22,11 @@ public record HomeProduct(
     BENZOYL_PEROXIDE("benzoyl peroxide"),
     INHIBITOR("tyrosinase inhibitor"),
     CYTOSTATIC("fluorouracil or imiquimod"),
-    STEROID("steroid");
+    STEROID("steroid"),
+    COPPER("copper peptide"),
+    ASCORBIC_ACID("vitamin C as ascorbic acid"),
+    CHEMICAL_FILTER("chemical sun filter"),
+    ALCOHOL_OR_FRAGRANCE("alcohol or fragrance");
 
     private final String label;
 

@@ -35,6 +35,8 @@ class SentenceTest {
           .as(language + " ends as English does")
           .isEqualTo(end(all.getFirst()));
     }
+    // One substance has the same name in English, Spanish and Portuguese.
+    if (sentence == Sentence.RETINOL) return;
     assertThat(all.subList(1, all.size())).as("not left in English").doesNotContain(all.getFirst());
   }
 

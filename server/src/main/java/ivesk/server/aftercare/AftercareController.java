@@ -1,6 +1,7 @@
 package ivesk.server.aftercare;
 
 import ivesk.core.Language;
+import ivesk.core.aftercare.HomeItem;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.series.NextPeel;
@@ -8,8 +9,11 @@ import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment.Stage;
 import ivesk.server.aftercare.AftercareService.After;
 import ivesk.server.aftercare.SheetView.SheetReply;
+import ivesk.server.app.Audit;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
+import ivesk.server.visit.VisitStore;
+import java.security.Principal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,8 +24,11 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -31,11 +38,23 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/visits/{id}/aftercare")
 class AftercareController {
   private final AftercareService aftercare;
+  private final HomePlanStore homePlans;
+  private final VisitStore visits;
+  private final Audit audit;
   private final SheetPdf pdf;
   private final Clock clock;
 
-  AftercareController(AftercareService aftercare, SheetPdf pdf, Clock clock) {
+  AftercareController(
+      AftercareService aftercare,
+      HomePlanStore homePlans,
+      VisitStore visits,
+      Audit audit,
+      SheetPdf pdf,
+      Clock clock) {
     this.aftercare = aftercare;
+    this.homePlans = homePlans;
+    this.visits = visits;
+    this.audit = audit;
     this.pdf = pdf;
     this.clock = clock;
   }
@@ -104,6 +123,24 @@ class AftercareController {
         after.client().peelsHere().size() + 1,
         decides.plan().formula().seriesMost(),
         next.held());
+  }
+
+  /// @param having empty takes back what was said
+  record HomePlanSaid(Optional<HomePlanStore.Having> having) {}
+
+  /// Whether the client has an item of the home plan, has bought it, or does not want it.
+  @May(Right.TREAT)
+  @PutMapping("/home-plan/{item}")
+  @Transactional
+  HomePlanView say(
+      @PathVariable UUID id,
+      @PathVariable HomeItem item,
+      @RequestBody HomePlanSaid body,
+      Principal who) {
+    UUID client = visits.get(id).clientId();
+    homePlans.say(client, item, body.having(), clock.instant(), who.getName());
+    audit.noteOnce(who.getName(), "home plan", client);
+    return SheetView.of(aftercare.done(id), Language.EN).home();
   }
 
   /// One page of A4 or Letter in black and white.

@@ -4,6 +4,8 @@ import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Peeled;
 import ivesk.core.aftercare.Aftercare.Worn;
+import ivesk.core.aftercare.HomeItem;
+import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Stronger;
@@ -19,6 +21,7 @@ import ivesk.core.selection.OwnFlaking;
 import ivesk.core.series.NextPeel;
 import ivesk.core.series.Onward;
 import ivesk.core.series.Since;
+import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.CareState;
 import ivesk.core.treatment.Looks.Told;
@@ -26,6 +29,7 @@ import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Treatment.Stage;
 import ivesk.core.treatment.TreatmentState;
+import ivesk.server.aftercare.HomePlanStore.Having;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
@@ -46,7 +50,9 @@ import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -61,6 +67,7 @@ class AftercareService {
   private final ScreeningService screening;
   private final ConsultService consults;
   private final VisitStore visits;
+  private final HomePlanStore homePlans;
   private final ClientStore clients;
   private final AccountStore accounts;
   private final PracticeStore practice;
@@ -73,6 +80,7 @@ class AftercareService {
       ScreeningService screening,
       ConsultService consults,
       VisitStore visits,
+      HomePlanStore homePlans,
       ClientStore clients,
       AccountStore accounts,
       PracticeStore practice,
@@ -83,6 +91,7 @@ class AftercareService {
     this.screening = screening;
     this.consults = consults;
     this.visits = visits;
+    this.homePlans = homePlans;
     this.clients = clients;
     this.accounts = accounts;
     this.practice = practice;
@@ -132,6 +141,14 @@ class AftercareService {
     PastPeel peel = Outcome.peel(decides.plan(), decides.state(), after.on());
     Stronger stronger =
         Onward.after(after.next(), peel, after.client().pastPeels(), after.client());
+    Aftercare sheet =
+        sheet(
+            visitId,
+            after.live(),
+            peeled(after.peeled()),
+            after.client(),
+            was(after.peeled()),
+            stronger);
     return new Done(
         client.name(),
         accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
@@ -146,15 +163,36 @@ class AftercareService {
             .sorted()
             .toList(),
         onTheSkin(after.live()),
-        sheet(
-            visitId,
-            after.live(),
-            peeled(after.peeled()),
-            after.client(),
-            was(after.peeled()),
-            stronger),
+        sheet,
+        home(visitId, decides.plan().formula(), sheet, after.client()),
+        having(client.id(), visitId),
         after.next().held() ? Optional.empty() : Optional.of(after.next().earliest()),
         practice.number(PracticeStore.NumberKind.EMERGENCY));
+  }
+
+  private HomePlan home(UUID visitId, Formula formula, Aftercare sheet, ScreeningFacts client) {
+    return HomePlan.of(
+        sheet,
+        formula,
+        client.skin().goals(),
+        consults.of(visitId).consult().products(),
+        client.sensitive() || client.skin().rosacea(),
+        practice.policies());
+  }
+
+  /// As it was said; where nothing was, by what the client uses.
+  private Map<HomeItem, Having> having(UUID clientId, UUID visitId) {
+    Map<HomeItem, Having> having = new EnumMap<>(HomeItem.class);
+    List<HomeProduct> products = consults.of(visitId).consult().products();
+    for (HomeItem item : HomeItem.values()) {
+      boolean has =
+          item.atHome()
+              .filter(active -> products.stream().anyMatch(product -> product.has(active)))
+              .isPresent();
+      if (has) having.put(item, Having.HAS);
+    }
+    having.putAll(homePlans.of(clientId));
+    return having;
   }
 
   /// The day on which the acid came off; empty before.

@@ -51,6 +51,7 @@ public class ContactService {
   private final ContactStore store;
   private final DiaryStore diaries;
   private final OutboxStore outbox;
+  private final HomePlanStore homePlans;
   private final AftercareService aftercare;
   private final FlakesTold flakes;
   private final VisitStore visits;
@@ -63,6 +64,7 @@ public class ContactService {
       ContactStore store,
       DiaryStore diaries,
       OutboxStore outbox,
+      HomePlanStore homePlans,
       AftercareService aftercare,
       FlakesTold flakes,
       VisitStore visits,
@@ -73,6 +75,7 @@ public class ContactService {
     this.store = store;
     this.diaries = diaries;
     this.outbox = outbox;
+    this.homePlans = homePlans;
     this.aftercare = aftercare;
     this.flakes = flakes;
     this.visits = visits;
@@ -85,7 +88,8 @@ public class ContactService {
   /// The same service on another clock: what the demo heard in the past.
   public ContactService on(Clock other) {
     return new ContactService(
-        store, diaries, outbox, aftercare, flakes, visits, clients, accounts, audit, other);
+        store, diaries, outbox, homePlans, aftercare, flakes, visits, clients, accounts, audit,
+        other);
   }
 
   /// A signed peel is followed until its last check-in.
@@ -334,8 +338,9 @@ public class ContactService {
     return diaries.visit(Tokens.hash(token), today());
   }
 
-  /// Takes everything of some visits out for good.
-  public void erase(List<UUID> ofVisits) {
+  /// Takes everything of a client out for good.
+  public void erase(UUID clientId, List<UUID> ofVisits) {
+    homePlans.erase(clientId);
     store.erase(ofVisits);
     diaries.erase(ofVisits);
     outbox.erase(ofVisits);

@@ -2,19 +2,24 @@ package ivesk.server.aftercare;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.HomeItem;
+import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Nouns;
 import ivesk.core.formula.Formula;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
+import ivesk.server.aftercare.HomePlanStore.Having;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /// What a sheet tells of one visit, before it is put into words.
 ///
 /// @param frosted zones that went white, in the order of the figure
+/// @param having of the home plan's items, what the client has or does not want
 /// @param next the earliest day of the next peel; empty where nobody may say yet
 record Done(
     String clientName,
@@ -24,6 +29,8 @@ record Done(
     List<Zone> frosted,
     List<Put> onTheSkin,
     Aftercare sheet,
+    HomePlan home,
+    Map<HomeItem, Having> having,
     Optional<LocalDate> next,
     Optional<String> emergencyNumber) {
 

@@ -11,6 +11,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -108,7 +109,7 @@ class SheetPdf {
         </style></head><body>
         <h1>%s</h1><p>%s</p><p>%s</p>
         %s
-        <div style="float: left; width: 48.5%%"><h2>%s</h2>%s</div>
+        <div style="float: left; width: 48.5%%"><h2>%s</h2>%s%s</div>
         <div style="float: right; width: 48.5%%"><h2>%s</h2>%s<h2>%s</h2>%s</div>
         <div style="clear: both"></div>
         <div class="box"><h2>%s</h2>%s</div>
@@ -126,6 +127,7 @@ class SheetPdf {
         onTheSkin(sheet),
         text(sheet.headings().days()),
         days(sheet.days()),
+        home(sheet.home()),
         text(sheet.headings().rules()),
         rules(sheet.rules()),
         text(sheet.headings().answers()),
@@ -146,6 +148,17 @@ class SheetPdf {
     return days.stream()
         .map(day -> row(day.day(), day.lines()))
         .collect(Collectors.joining("", "<table>", "</table>"));
+  }
+
+  private static String home(HomePlanView home) {
+    List<String> all = new ArrayList<>(home.own());
+    all.addAll(home.clashes());
+    return Words.fill(
+        "<h2>%s</h2><table>%s%s</table>%s",
+        text(home.title()),
+        row(home.morning(), home.lines(true)),
+        row(home.night(), home.lines(false)),
+        paragraphs(all));
   }
 
   private static String rules(List<SheetRule> rules) {

@@ -33,6 +33,7 @@ record SheetView(
     List<SheetDay> days,
     List<SheetRule> rules,
     List<SheetReply> answers,
+    HomePlanView home,
     List<String> call,
     List<String> last,
     String brief) {
@@ -82,6 +83,7 @@ record SheetView(
                     rule.byHour() ? language.at(rule.from()) : language.day(rule.free())))
             .toList(),
         replies(sheet, language),
+        HomePlanView.of(done.home(), done.having(), sheet.on(), language),
         call(done, language),
         last(done, language),
         brief(done, language));

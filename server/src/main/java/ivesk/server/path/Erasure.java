@@ -89,7 +89,7 @@ class Erasure {
   @Transactional
   public void erase(UUID clientId, String why, String who) {
     List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
-    contact.erase(all);
+    contact.erase(clientId, all);
     treatments.erase(all);
     plans.erase(all);
     screening.erase(clientId, all);

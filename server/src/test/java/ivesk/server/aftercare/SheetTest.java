@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.HomeItem;
+import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Step;
@@ -14,7 +16,11 @@ import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.Role;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.skin.Condition;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.HomeProduct.Active;
 import ivesk.core.skin.Zone;
+import ivesk.server.aftercare.HomePlanStore.Having;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
@@ -24,6 +30,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -82,6 +89,19 @@ class SheetTest {
             new Done.Put("Panthenol cream 5 %", Optional.of(Role.MOISTURISER)),
             new Done.Put("", Optional.of(Role.SUNSCREEN))),
         sheet,
+        HomePlan.of(
+            sheet,
+            formula,
+            List.of(Condition.INFLAMED_SPOTS),
+            List.of(
+                new HomeProduct(
+                    "Night cream with inhibitor",
+                    Set.of(Active.INHIBITOR, Active.RETINOL),
+                    Optional.empty(),
+                    Optional.empty())),
+            false,
+            Policies.defaults()),
+        Map.of(HomeItem.SALICYLIC, Having.DECLINED, HomeItem.CREAM, Having.BOUGHT),
         Optional.of(LocalDate.of(2026, 12, 23)),
         Optional.of("112"));
   }

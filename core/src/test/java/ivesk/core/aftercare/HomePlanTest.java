@@ -1,0 +1,174 @@
+package ivesk.core.aftercare;
+
+import static ivesk.core.aftercare.Sheets.client;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.core.Language;
+import ivesk.core.aftercare.HomePlan.Item;
+import ivesk.core.aftercare.HomePlan.Standing;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Library;
+import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.Choice;
+import ivesk.core.product.Conflict;
+import ivesk.core.skin.Condition;
+import ivesk.core.skin.HomeProduct;
+import ivesk.core.skin.HomeProduct.Active;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/// Home plan and conflicts of domain/08; common practice, no source.
+class HomePlanTest {
+  private static final LocalDate DAY = Sheets.ENDED.toLocalDate();
+
+  private static HomePlan plan(
+      Condition goal, boolean first, boolean sensitive, Policies policies, HomeProduct... own) {
+    var formula = Library.get("MAN-20");
+    Aftercare sheet =
+        Sheets.of(formula, DepthClass.VERY_SUPERFICIAL, client(first, false), policies);
+    return HomePlan.of(sheet, formula, List.of(goal), List.of(own), sensitive, policies);
+  }
+
+  private static HomePlan plan(Condition goal, HomeProduct... own) {
+    return plan(goal, false, false, Policies.defaults(), own);
+  }
+
+  private static HomeProduct product(String name, Active... actives) {
+    return new HomeProduct(name, Set.of(actives), Optional.empty(), Optional.empty());
+  }
+
+  private static Item item(HomePlan plan, HomeItem item) {
+    return plan.items().stream().filter(one -> one.item() == item).findFirst().orElseThrow();
+  }
+
+  private static Set<HomeItem> items(HomePlan plan) {
+    return plan.items().stream().map(Item::item).collect(Collectors.toSet());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Condition.class)
+  void everyGoalHasAPlanWithTheBlandThings(Condition goal) {
+    assertThat(items(plan(goal)))
+        .contains(HomeItem.CLEANSER, HomeItem.CREAM, HomeItem.SUNSCREEN)
+        .hasSizeGreaterThan(3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // goal, item, days after a peel that is not the first
+    "MELASMA, VITAMIN_C, 0",
+    "MELASMA, INHIBITOR, 3",
+    "MELASMA, AZELAIC, 7",
+    "FINE_LINES, RETINOL, 5",
+    "INFLAMED_SPOTS, PEROXIDE, 7",
+    "INFLAMED_SPOTS, NIACINAMIDE, 3",
+    "DRYNESS, CERAMIDES, 0"
+  })
+  void whatReturnsWhen(Condition goal, HomeItem item, int days) {
+    assertThat(item(plan(goal), item).from()).isEqualTo(DAY.plusDays(days));
+  }
+
+  @Test
+  void acidsWaitOrStayWeakInTheFirstWeeksByPolicy() {
+    Policies usual = Policies.defaults();
+    Item none = item(plan(Condition.PORES, true, false, usual), HomeItem.SALICYLIC);
+    assertThat(none.from()).isEqualTo(DAY.plusDays(28));
+    assertThat(none.capPercent()).isEmpty();
+    Item weak =
+        item(
+            plan(Condition.PORES, true, false, usual.with(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)),
+            HomeItem.SALICYLIC);
+    assertThat(weak.from()).isEqualTo(DAY.plusDays(7));
+    assertThat(weak.told(DAY).in(Language.EN))
+        .isEqualTo("salicylic acid, up to 5 %, on alternate nights, from Wed 2 Dec");
+  }
+
+  @Test
+  void theInhibitorFollowsItsPolicy() {
+    Policies same = Policies.defaults().with(Choice.INHIBITOR_THE_SAME_DAY);
+    assertThat(item(plan(Condition.PIH, false, false, same), HomeItem.INHIBITOR).from())
+        .isEqualTo(DAY);
+  }
+
+  @Test
+  void sensitiveSkinGetsNeitherRetinolNorPeroxide() {
+    assertThat(items(plan(Condition.FINE_LINES, false, true, Policies.defaults())))
+        .doesNotContain(HomeItem.RETINOL);
+    assertThat(items(plan(Condition.INFLAMED_SPOTS, false, true, Policies.defaults())))
+        .doesNotContain(HomeItem.PEROXIDE);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "RETINOL, RETURNS, 5", "PRESCRIBED_RETINOID, RETURNS, 5", "ACID, RETURNS, 7",
+    "SCRUB, RETURNS, 7", "BENZOYL_PEROXIDE, RETURNS, 7", "ASCORBIC_ACID, RETURNS, 7",
+    "ALCOHOL_OR_FRAGRANCE, RETURNS, 7", "CHEMICAL_FILTER, RETURNS, 1", "INHIBITOR, RETURNS, 3",
+    "STEROID, AS_PRESCRIBED,", "CYTOSTATIC, AS_PRESCRIBED,"
+  })
+  void ownProductsRestUntilTheirDate(Active active, Standing standing, Integer days) {
+    HomePlan plan = plan(Condition.DRYNESS, product("own", active));
+    assertThat(plan.own())
+        .singleElement()
+        .satisfies(own -> {
+          assertThat(own.standing()).isEqualTo(standing);
+          assertThat(own.from()).isEqualTo(Optional.ofNullable(days).map(DAY::plusDays));
+        });
+  }
+
+  @Test
+  void whatIsBlandGoesOn() {
+    assertThat(plan(Condition.DRYNESS, product("day cream")).own()).isEmpty();
+    assertThat(plan(Condition.DRYNESS, product("copper serum", Active.COPPER)).own()).isEmpty();
+  }
+
+  @Test
+  void sensitiveSkinLeavesScrubsOut() {
+    HomePlan plan =
+        plan(Condition.DRYNESS, false, true, Policies.defaults(), product("s", Active.SCRUB));
+    assertThat(plan.own().getFirst().standing()).isEqualTo(Standing.DROP);
+  }
+
+  /// The two pairs of domain/08, each with what may be used instead, and no other.
+  @Test
+  void pairsThatDoNotGoTogetherAreNamedWithASwap() {
+    HomePlan copper =
+        plan(
+            Condition.DRYNESS,
+            product("Copper serum", Active.COPPER),
+            product("Bright C", Active.ASCORBIC_ACID));
+    assertThat(copper.clashes())
+        .singleElement()
+        .satisfies(clash -> {
+          assertThat(clash.why()).isEqualTo(Conflict.COPPER_AND_ASCORBIC);
+          assertThat(Told.all(clash.told(), Language.EN))
+              .isEqualTo(
+                  "Copper serum and Bright C do not go together: they undo each other. Instead:"
+                      + " vitamin C, neutral form.");
+        });
+    HomePlan stain = plan(Condition.INFLAMED_SPOTS, product("Night cream", Active.INHIBITOR));
+    assertThat(stain.clashes())
+        .singleElement()
+        .satisfies(clash -> {
+          assertThat(clash.why()).isEqualTo(Conflict.HYDROQUINONE_AND_PEROXIDE);
+          assertThat(clash.instead()).contains(HomeItem.AZELAIC);
+        });
+    for (Condition goal : Condition.values()) {
+      assertThat(plan(goal).clashes()).as("a plan of ours never clashes: " + goal).isEmpty();
+    }
+  }
+
+  @Test
+  void everyConflictHasItsWords() {
+    assertThat(Arrays.stream(Conflict.values()).map(HomePlan::inWords).toList())
+        .doesNotHaveDuplicates()
+        .hasSize(Conflict.values().length);
+  }
+}
