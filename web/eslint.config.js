@@ -17,6 +17,7 @@ const floors = [
   "selection",
   "plan",
   "aftercare",
+  "series",
   "visit",
   "path",
   "app",

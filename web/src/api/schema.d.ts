@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_4"];
+        get: operations["words_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -381,6 +381,38 @@ export interface paths {
         };
         get?: never;
         put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/scores/{on}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -958,6 +990,22 @@ export interface paths {
         get: operations["version"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["totals"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2123,7 +2171,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_3"];
+        get: operations["words_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2139,7 +2187,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_2"];
+        get: operations["words_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2149,6 +2197,22 @@ export interface paths {
         trace?: never;
     };
     "/api/words/consult": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words/scores": {
         parameters: {
             query?: never;
             header?: never;
@@ -2938,6 +3002,11 @@ export interface components {
             ifAnswered: components["schemas"]["Advice"][];
             /** @enum {string} */
             kind: "ASK" | "ADVICE" | "LIMIT";
+        };
+        DayMark: {
+            /** Format: date */
+            on: string;
+            words: string;
         };
         Days: {
             /** Format: int32 */
@@ -4094,6 +4163,14 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        Part: {
+            /** Format: int32 */
+            area: number;
+            /** Format: int32 */
+            darkness: number;
+            /** Format: int32 */
+            homogeneity: number;
+        };
         PartsAnswer: {
             made: components["schemas"]["Made"][];
             working: string;
@@ -4163,6 +4240,22 @@ export interface components {
             region?: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             /** Format: int32 */
             worstSensation?: number;
+        };
+        PeelMark: {
+            booked: boolean;
+            elsewhere: boolean;
+            /** Format: date */
+            flakedFrom?: string;
+            /** Format: date */
+            flakedTo?: string;
+            formula?: string;
+            /** Format: date */
+            on: string;
+            outcome?: string;
+            /** Format: int32 */
+            rung: number;
+            /** Format: uuid */
+            visitId?: string;
         };
         PeopleView: {
             people: components["schemas"]["PersonView"][];
@@ -4539,6 +4632,18 @@ export interface components {
         ProductTable: {
             text: string;
         };
+        ProgressView: {
+            closed: components["schemas"]["DayMark"][];
+            events: components["schemas"]["DayMark"][];
+            lines: components["schemas"]["ScoreLine"][];
+            peels: components["schemas"]["PeelMark"][];
+            plateau: boolean;
+            says: components["schemas"]["RecordSays"][];
+            sheets: components["schemas"]["SheetOfDay"][];
+            title: string;
+            /** Format: date */
+            today: string;
+        };
         Proof: {
             password: string;
         };
@@ -4633,6 +4738,10 @@ export interface components {
             notWeaker: string;
             standing: string;
             watch: string;
+        };
+        RecordSays: {
+            why: string;
+            words: string;
         };
         RecoveryCodes: {
             codes: string[];
@@ -4771,6 +4880,74 @@ export interface components {
             /** Format: double */
             volumeMl?: number;
         };
+        ScoreLine: {
+            /** Format: int32 */
+            decimals: number;
+            label: string;
+            /** @enum {string} */
+            line: "MASI" | "MODIFIED_MASI" | "GAGS" | "GLOGAU" | "IMPROVEMENT" | "SATISFACTION" | "ITA" | "REDNESS";
+            /** Format: int32 */
+            most: number;
+            points: components["schemas"]["ScorePoint"][];
+        };
+        ScorePlace: {
+            id: string;
+            label: string;
+            /** Format: double */
+            weight: number;
+            /** @enum {string} */
+            zone?: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
+        };
+        ScorePoint: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            value: number;
+        };
+        ScoreSheet: {
+            colours: {
+                [key: string]: components["schemas"]["SkinColour"];
+            };
+            gags: {
+                [key: string]: number;
+            };
+            /** @enum {string} */
+            glogau?: "I" | "II" | "III" | "IV";
+            /** @enum {string} */
+            improvement?: "WORSE" | "NONE" | "SOME" | "MUCH" | "CLEAR";
+            masi: {
+                [key: string]: components["schemas"]["Part"];
+            };
+            /** Format: int32 */
+            satisfaction?: number;
+        };
+        ScoreStep: {
+            id: string;
+            label: string;
+        };
+        ScoreTotals: {
+            /** Format: int32 */
+            gags?: number;
+            /** Format: double */
+            masi?: number;
+            /** Format: double */
+            modifiedMasi?: number;
+            /** @enum {string} */
+            severity?: "NONE" | "MILD" | "MODERATE" | "SEVERE" | "VERY_SEVERE";
+        };
+        ScoreWords: {
+            areas: string[];
+            darkness: string[];
+            gags: components["schemas"]["ScorePlace"][];
+            improvement: components["schemas"]["ScoreStep"][];
+            lesions: string[];
+            masi: components["schemas"]["ScorePlace"][];
+        };
+        ScoresSaved: {
+            sheet: components["schemas"]["ScoreSheet"];
+            /** Format: int32 */
+            version: number;
+        };
         ScreeningQuestion: {
             answers: {
                 [key: string]: components["schemas"]["AnswerChange"];
@@ -4900,6 +5077,14 @@ export interface components {
             /** Format: int32 */
             over: number;
             sheet: components["schemas"]["Sheet"];
+        };
+        SheetOfDay: {
+            /** Format: date */
+            on: string;
+            sheet: components["schemas"]["ScoreSheet"];
+            totals: components["schemas"]["ScoreTotals"];
+            /** Format: int32 */
+            version: number;
         };
         SheetReply: {
             answer: string;
@@ -5746,7 +5931,7 @@ export interface operations {
             };
         };
     };
-    words_4: {
+    words_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6325,6 +6510,55 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Client"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
+    save_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                on: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoresSaved"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgressView"];
                 };
             };
         };
@@ -7340,6 +7574,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ProtocolView"];
+                };
+            };
+        };
+    };
+    totals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoreSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScoreTotals"];
                 };
             };
         };
@@ -9253,7 +9511,7 @@ export interface operations {
             };
         };
     };
-    words_3: {
+    words_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -9273,7 +9531,7 @@ export interface operations {
             };
         };
     };
-    words_2: {
+    words_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -9293,7 +9551,7 @@ export interface operations {
             };
         };
     };
-    words_1: {
+    words_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -9309,6 +9567,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ConsultWords"];
+                };
+            };
+        };
+    };
+    words_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ScoreWords"];
                 };
             };
         };

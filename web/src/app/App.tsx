@@ -114,7 +114,7 @@ const router = createBrowserRouter([
         children: [
           { path: "/", element: <Today /> },
           { path: "/clients", element: <Clients /> },
-          { path: "/clients/:clientId", element: <Chart /> },
+          { path: "/clients/:clientId/:tab?", element: <Chart /> },
           { path: "/bench/:tool?", element: <Bench /> },
           { path: "/shelf/products/:code?", element: <Products /> },
           { path: "/shelf/:code?", element: <Shelf /> },

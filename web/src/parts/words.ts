@@ -94,6 +94,11 @@ export function dayOfYear(date: string | Date): string {
   return said(date, { day: "numeric", month: "short", year: "numeric" });
 }
 
+/** "Nov", the month of a day. */
+export function monthOf(date: Date): string {
+  return said(date, { month: "short" });
+}
+
 /** "Wednesday 25 November". */
 export function wholeDay(date: string): string {
   return said(date, { weekday: "long", day: "numeric", month: "long" }).replace(",", "");

@@ -2,10 +2,12 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { api, body } from "../api/client";
 import type { Treatment, Visit } from "../api/types";
 import { Contact } from "../aftercare/Contact";
+import { HomePlan } from "../aftercare/HomePlan";
+import { afterQuery } from "../aftercare/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
@@ -13,8 +15,10 @@ import { useMay } from "../parts/practice";
 import { Ribbon } from "../parts/Ribbon";
 import { factWords } from "../parts/factWords";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
+import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { day, firstName, hour, plural, respected, second } from "../parts/words";
+import { Progress } from "../series/Progress";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "../client/ClientForm";
@@ -25,9 +29,16 @@ import styles from "./Chart.module.css";
 
 const cx = classNames.bind({ ...whoStripStyles, ...styles });
 
+const TABS = [
+  { id: "visits", label: "Visits" },
+  { id: "progress", label: "Progress" },
+  { id: "home-plan", label: "Home plan" },
+];
+
 /** A client's chart: every visit, and the record of one with its ribbon. */
 export default function Chart() {
-  const { clientId = "" } = useParams();
+  const { clientId = "", tab = "visits" } = useParams();
+  const navigate = useNavigate();
   const client = useQuery(clientQuery(clientId));
   const visits = useQuery(clientVisitsQuery(clientId));
   const [picked, setPicked] = useState<string | null>(null);
@@ -72,6 +83,16 @@ export default function Chart() {
             <span className="warn">archived {day(client.data.archivedOn)}</span>
           )}
           <span className={cx("right", "row")}>
+            {reads && (
+              <Segments
+                label="Part of the chart"
+                value={tab}
+                options={TABS}
+                onChange={(next) =>
+                  void navigate(`/clients/${clientId}${next === "visits" ? "" : `/${next}`}`)
+                }
+              />
+            )}
             <Button size="small" onClick={() => setEditing(true)}>
               Edit
             </Button>
@@ -85,7 +106,17 @@ export default function Chart() {
           </span>
         </section>
       )}
-      <main className={cx("columns", "chart")}>
+      {tab === "progress" && reads && (
+        <main className={cx("part")}>
+          <Progress clientId={clientId} />
+        </main>
+      )}
+      {tab === "home-plan" && reads && (
+        <main className={cx("part")}>
+          <AtHome visit={newest.find(({ signedAt }) => signedAt)} />
+        </main>
+      )}
+      <main className={cx("columns", "chart")} hidden={tab !== "visits" && reads}>
         <section aria-label="Visits">
           <Strip title="Visits" code={newest.length} />
           <ul>
@@ -120,6 +151,24 @@ export default function Chart() {
         />
       )}
     </>
+  );
+}
+
+/** The home plan of the last peel. */
+function AtHome({ visit }: { visit: Visit | undefined }) {
+  const after = useQuery({ ...afterQuery(visit?.id ?? "", "EN"), enabled: visit !== undefined });
+  if (!visit) {
+    return <p className="pad soft">After the first signed peel its home plan stands here.</p>;
+  }
+  return (
+    <section aria-label="Home plan">
+      <Strip title="At home, morning and night" code={`after ${day(visit.startsAt)}`} />
+      <ErrorNote error={after.error} />
+      {after.data && <HomePlan visitId={visit.id} plan={after.data.sheet.home} />}
+      <p className="pad">
+        <Link to={`/visits/${visit.id}/sheet`}>It is printed with the sheet</Link>
+      </p>
+    </section>
   );
 }
 

@@ -107,6 +107,7 @@ class ArchitectureTest {
           "plan",
           "treatment",
           "aftercare",
+          "series",
           "path",
           "demo");
 
@@ -212,6 +213,7 @@ class ArchitectureTest {
                     "prep_told")),
             Map.entry(
                 "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
+            Map.entry("series", Set.of("score_sheet")),
             Map.entry(
                 "aftercare",
                 Set.of(

@@ -65,6 +65,11 @@ class RetiredConnectionsTest {
               "INSERT INTO home_plan_item (client_id, item, standing, said_at, said_to)"
                   + " SELECT id, 'CREAM', 'HAS', CURRENT_TIMESTAMP, 'ines' FROM client LIMIT 1"),
           Map.entry(
+              "SCORE_SHEET",
+              "INSERT INTO score_sheet (client_id, on_date, scores, version, saved_at, saved_by)"
+                  + " SELECT id, CURRENT_DATE, X'7B7D', 1, CURRENT_TIMESTAMP, 'ines' FROM client"
+                  + " LIMIT 1"),
+          Map.entry(
               "DIARY",
               "INSERT INTO diary (visit_id, token_hash, made_at, last_on)"
                   + " SELECT id, 'abc', CURRENT_TIMESTAMP, CURRENT_DATE FROM visit LIMIT 1"),

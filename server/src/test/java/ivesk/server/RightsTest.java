@@ -49,6 +49,7 @@ class RightsTest {
       GET /api/decision-table
       GET /api/contact-rules
       GET /api/words/check-in
+      GET /api/words/scores
       GET /api/words/consent
       GET /api/words/consult
       GET /api/product-kinds
@@ -67,6 +68,7 @@ class RightsTest {
       POST /api/bench/ph-meter/buffer
       POST /api/bench/serial
       POST /api/bench/strength
+      POST /api/scores
       POST /api/screening
       POST /api/selection
       POST /api/skin/area
@@ -146,6 +148,8 @@ class RightsTest {
       POST /api/visits/{id}/contact/tries
       POST /api/visits/{id}/diary
       POST /api/flags/{id}/closed
+      GET /api/clients/{id}/progress
+      PUT /api/clients/{id}/scores/{on}
       GET /api/check-ins
       GET /api/check-ins/{id}/photo
       GET /api/outbox

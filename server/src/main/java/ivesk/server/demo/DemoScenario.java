@@ -36,6 +36,9 @@ import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.series.Gags;
+import ivesk.core.series.Masi;
+import ivesk.core.series.Scores;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;
@@ -62,6 +65,7 @@ import ivesk.server.screening.ConsentService.SignedName;
 import ivesk.server.screening.PatchTestService;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.screening.Signature;
+import ivesk.server.series.ProgressService;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.Consult.ColourReading;
 import ivesk.server.skin.Consult.Event;
@@ -114,6 +118,7 @@ class DemoScenario implements ApplicationRunner {
   private final PlanService plans;
   private final Treatments treatments;
   private final ContactService contact;
+  private final ProgressService progress;
   private final DemoShelf shelf;
   private final DemoProtocols protocols;
   private final PasswordEncoder passwords;
@@ -132,6 +137,7 @@ class DemoScenario implements ApplicationRunner {
       PlanService plans,
       Treatments treatments,
       ContactService contact,
+      ProgressService progress,
       DemoShelf shelf,
       DemoProtocols protocols,
       PasswordEncoder passwords,
@@ -147,6 +153,7 @@ class DemoScenario implements ApplicationRunner {
     this.plans = plans;
     this.treatments = treatments;
     this.contact = contact;
+    this.progress = progress;
     this.shelf = shelf;
     this.protocols = protocols;
     this.passwords = passwords;
@@ -231,6 +238,17 @@ class DemoScenario implements ApplicationRunner {
     for (int weeks = 10; weeks >= 2; weeks -= 2) {
       past(client, skin, Map.of(), "MAN-20", weeks * 7, List.of(2, 3, 3), "Same again");
     }
+    List<Integer> lesions = List.of(3, 3, 2, 2, 2);
+    for (int i = 0; i < 5; i++) {
+      Map<Gags.Place, Integer> grades = new EnumMap<>(Gags.Place.class);
+      for (Gags.Place place : Gags.Place.values()) {
+        boolean first = place == Gags.Place.NOSE || place == Gags.Place.CHEST_AND_UPPER_BACK;
+        grades.put(place, Math.max(1, lesions.get(i) - (first ? 1 : 0)));
+      }
+      if (i > 2) grades.put(Gags.Place.CHIN, 1);
+      if (i > 3) grades.put(Gags.Place.FOREHEAD, 1);
+      scored(client, 70 - 14 * i, Optional.empty(), Optional.of(new Gags(grades)), 4 + i);
+    }
     Instant start = clock.instant().minus(Duration.ofMinutes(20)).truncatedTo(ChronoUnit.MINUTES);
     UUID visit = visit(client, start, "room 2", ROLF);
     screened(visit, skin, Map.of());
@@ -275,6 +293,21 @@ class DemoScenario implements ApplicationRunner {
         Map.of(PIH_EVER, Answer.of("yes"), INHIBITOR, Answer.on("since", day(-160)));
     for (int peel = 6; peel >= 1; peel--) {
       past(client, skin, answers, "SAL-10", peel * 21, List.of(3, 5, 4, 3), "Same again");
+    }
+    for (int peel = 6; peel >= 1; peel--) {
+      int area = peel > 4 ? 4 : peel > 1 ? 3 : 2;
+      Masi.Part cheek = new Masi.Part(area, peel > 2 ? 3 : 2, 2);
+      Map<Masi.Place, Masi.Part> parts =
+          Map.of(
+              Masi.Place.FOREHEAD,
+              new Masi.Part(Math.max(1, area - 1), 2, 1),
+              Masi.Place.MALAR_RIGHT,
+              cheek,
+              Masi.Place.MALAR_LEFT,
+              cheek,
+              Masi.Place.CHIN,
+              new Masi.Part(1, 2, 1));
+      scored(client, peel * 21, Optional.of(new Masi(parts)), Optional.empty(), 9 - peel);
     }
     UUID visit = visit(client, at(day(1), 10, 0), "room 1", INES);
     screened(visit, skin, answers);
@@ -431,6 +464,16 @@ class DemoScenario implements ApplicationRunner {
     UUID visit = past(client, skin, Map.of(), "SAL-10", 8, List.of(2, 4, 3), "Same again");
     heard(visit, 7, new HowItIs(1, 1, 1, Set.of(), ""));
     heard(visit, 2, new HowItIs(3, 0, 2, Set.of(Complaint.RASH), "it came after a new aftershave"));
+  }
+
+  private void scored(
+      UUID client, int daysAgo, Optional<Masi> masi, Optional<Gags> gags, int satisfaction) {
+    progress.keep(
+        client,
+        day(-daysAgo),
+        new Scores(
+            masi, gags, Optional.empty(), Optional.empty(), Optional.of(satisfaction), Map.of()),
+        INES);
   }
 
   private void heard(UUID visit, int daysAgo, HowItIs told) {

@@ -7,6 +7,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
+import ivesk.server.series.ProgressService;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
@@ -32,6 +33,7 @@ class Erasure {
   private final PlanService plans;
   private final Treatments treatments;
   private final ContactService contact;
+  private final ProgressService progress;
   private final PracticeStore practice;
   private final Audit audit;
   private final Clock clock;
@@ -44,6 +46,7 @@ class Erasure {
       PlanService plans,
       Treatments treatments,
       ContactService contact,
+      ProgressService progress,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
@@ -54,6 +57,7 @@ class Erasure {
     this.plans = plans;
     this.treatments = treatments;
     this.contact = contact;
+    this.progress = progress;
     this.practice = practice;
     this.audit = audit;
     this.clock = clock;
@@ -89,6 +93,7 @@ class Erasure {
   @Transactional
   public void erase(UUID clientId, String why, String who) {
     List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    progress.erase(clientId);
     contact.erase(clientId, all);
     treatments.erase(all);
     plans.erase(all);

@@ -99,6 +99,26 @@ public class RecordedPeels implements PastPeels {
         .toList();
   }
 
+  /// A peel as it is on record.
+  public record Recorded(UUID visitId, PastPeel peel) {}
+
+  /// All that were done here, the oldest first.
+  public List<Recorded> ofClient(UUID clientId) {
+    List<UUID> booked = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    Map<UUID, Flaking> flaked = flakes.ofVisits(booked);
+    Map<UUID, RedFlags.Flagged> flags = redFlags.ofVisits(booked);
+    record Timed(Instant at, Recorded one) {}
+    return treatments.ofVisits(booked).stream()
+        .flatMap(row ->
+            done(row).stream()
+                .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId()))))
+                .map(one -> one.flagged(Optional.ofNullable(flags.get(row.visitId()))))
+                .map(one -> new Timed(one.firstTouch(), new Recorded(row.visitId(), one.peel()))))
+        .sorted(Comparator.comparing(Timed::at))
+        .map(Timed::one)
+        .toList();
+  }
+
   /// The client's own curve for a running stage; what it is made of changes no more.
   public Optional<OwnCurve> ownCurve(Live live) {
     Ahead ahead =

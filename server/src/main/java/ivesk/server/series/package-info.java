@@ -1,0 +1,2 @@
+/// Series, scores and progress of a client over time.
+package ivesk.server.series;
