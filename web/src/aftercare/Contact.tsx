@@ -108,7 +108,7 @@ function ToldLine({ told }: { told: ContactState["told"][number] }) {
     ...told.complaints.map((one) => COMPLAINTS[one]),
   ];
   return (
-    <div className={cx("told")}>
+    <div className={cx("report")}>
       <span className="mono">
         {day(told.toldAt)} {hour(told.toldAt)}
       </span>

@@ -388,6 +388,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_2"];
+        put?: never;
+        post: operations["book_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/courses/placing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["place_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/progress": {
         parameters: {
             query?: never;
@@ -446,6 +478,86 @@ export interface paths {
         get: operations["rules"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/course.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ics_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pause"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resume"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/skip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["skip"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2992,6 +3104,76 @@ export interface components {
             refer?: string;
             said: string;
         };
+        CourseMove: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date */
+            to: string;
+        };
+        CoursePause: {
+            why: string;
+        };
+        CoursePeel: {
+            formula: string;
+            /** Format: int32 */
+            layers: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: date */
+            on: string;
+            skipped?: string;
+            /** Format: date-time */
+            startsAt: string;
+            /** @enum {string} */
+            state: "DONE" | "BOOKED" | "SKIPPED" | "PAUSED";
+            /** Format: uuid */
+            visitId: string;
+            why: string[];
+        };
+        CourseResume: {
+            /** Format: date */
+            from: string;
+        };
+        CourseSkip: {
+            /** Format: int32 */
+            number: number;
+            why: string;
+        };
+        CourseView: {
+            formulas: string[];
+            /** Format: uuid */
+            id: string;
+            maintenance: boolean;
+            /** Format: int32 */
+            minutes: number;
+            paused?: string;
+            peels: components["schemas"]["CoursePeel"][];
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            room: string;
+        };
+        CourseWish: {
+            /** Format: int32 */
+            count: number;
+            /** Format: date */
+            first: string;
+            formulas: string[];
+            /** Format: time-local */
+            hour: string;
+            /** Format: int32 */
+            layers: number;
+            maintenance: boolean;
+            /** Format: int32 */
+            minutes: number;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            room: string;
+        };
+        CoursesView: {
+            courses: components["schemas"]["CourseView"][];
+            formulas: string[];
+            proposal?: components["schemas"]["CourseWish"];
+        };
         CsvText: {
             text: string;
         };
@@ -4327,6 +4509,16 @@ export interface components {
         PinHolder: {
             name: string;
             username: string;
+        };
+        PlacedPeel: {
+            formula: string;
+            /** Format: int32 */
+            layers: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: date */
+            on: string;
+            why: string[];
         };
         PlanChanged: {
             /** @enum {string} */
@@ -6514,6 +6706,80 @@ export interface operations {
             };
         };
     };
+    of_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
+                };
+            };
+        };
+    };
+    book_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
+                };
+            };
+        };
+    };
+    place_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlacedPeel"][];
+                };
+            };
+        };
+    };
     progress: {
         parameters: {
             query?: never;
@@ -6603,6 +6869,132 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ContactRow"][];
+                };
+            };
+        };
+    };
+    ics_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    move_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
+                };
+            };
+        };
+    };
+    pause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoursePause"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
+                };
+            };
+        };
+    };
+    resume: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseResume"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
+                };
+            };
+        };
+    };
+    skip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseSkip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoursesView"];
                 };
             };
         };

@@ -116,33 +116,35 @@ export default function Chart() {
           <AtHome visit={newest.find(({ signedAt }) => signedAt)} />
         </main>
       )}
-      <main className={cx("columns", "chart")} hidden={tab !== "visits" && reads}>
-        <section aria-label="Visits">
-          <Strip title="Visits" code={newest.length} />
-          <ul>
-            {newest.map((visit) => (
-              <li key={visit.id}>
-                <button
-                  type="button"
-                  aria-pressed={visit.id === shown?.id}
-                  onClick={() => setPicked(visit.id)}
-                >
-                  <span className="mono">{day(visit.startsAt)}</span>
-                  <b>{reads ? (visit.formula ?? "no peel yet") : hour(visit.startsAt)}</b>
-                  <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {visits.data && newest.length === 0 && (
-            <p className="pad soft">No visit yet. The first is added on Today.</p>
-          )}
-          {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
-        </section>
-        <section className="side" aria-label="Record">
-          {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}
-        </section>
-      </main>
+      {(tab === "visits" || !reads) && (
+        <main className={cx("columns", "chart")}>
+          <section aria-label="Visits">
+            <Strip title="Visits" code={newest.length} />
+            <ul>
+              {newest.map((visit) => (
+                <li key={visit.id}>
+                  <button
+                    type="button"
+                    aria-pressed={visit.id === shown?.id}
+                    onClick={() => setPicked(visit.id)}
+                  >
+                    <span className="mono">{day(visit.startsAt)}</span>
+                    <b>{reads ? (visit.formula ?? "no peel yet") : hour(visit.startsAt)}</b>
+                    <small className="soft">{visit.signedAt ? "signed" : visit.needs}</small>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {visits.data && newest.length === 0 && (
+              <p className="pad soft">No visit yet. The first is added on Today.</p>
+            )}
+            {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
+          </section>
+          <section className="side" aria-label="Record">
+            {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}
+          </section>
+        </main>
+      )}
       {editing && client.data && (
         <ClientForm
           client={client.data}

@@ -213,7 +213,7 @@ class ArchitectureTest {
                     "prep_told")),
             Map.entry(
                 "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
-            Map.entry("series", Set.of("score_sheet")),
+            Map.entry("series", Set.of("score_sheet", "course", "course_peel")),
             Map.entry(
                 "aftercare",
                 Set.of(

@@ -70,6 +70,17 @@ class RetiredConnectionsTest {
                   + " SELECT id, CURRENT_DATE, X'7B7D', 1, CURRENT_TIMESTAMP, 'ines' FROM client"
                   + " LIMIT 1"),
           Map.entry(
+              "COURSE",
+              "INSERT INTO course (id, client_id, region, formulas, maintenance, at_hour, minutes,"
+                  + " room, therapist, made_at, made_by) SELECT RANDOM_UUID(), id, 'FACE',"
+                  + " 'MAN-20', FALSE, TIME '10:00:00', 45, 'room 1', 'ines', CURRENT_TIMESTAMP,"
+                  + " 'ines' FROM client LIMIT 1"),
+          Map.entry(
+              "COURSE_PEEL",
+              "INSERT INTO course_peel (course_id, number, visit_id, formula, layers, whys)"
+                  + " SELECT (SELECT id FROM course LIMIT 1), 1, id, 'MAN-20', 1, 'FIRST'"
+                  + " FROM visit LIMIT 1"),
+          Map.entry(
               "DIARY",
               "INSERT INTO diary (visit_id, token_hash, made_at, last_on)"
                   + " SELECT id, 'abc', CURRENT_TIMESTAMP, CURRENT_DATE FROM visit LIMIT 1"),

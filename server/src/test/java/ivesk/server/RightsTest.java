@@ -149,6 +149,14 @@ class RightsTest {
       POST /api/visits/{id}/diary
       POST /api/flags/{id}/closed
       GET /api/clients/{id}/progress
+      GET /api/clients/{id}/courses
+      POST /api/clients/{id}/courses
+      POST /api/clients/{id}/courses/placing
+      GET /api/courses/{id}/course.ics
+      POST /api/courses/{id}/move
+      POST /api/courses/{id}/pause
+      POST /api/courses/{id}/resume
+      POST /api/courses/{id}/skip
       PUT /api/clients/{id}/scores/{on}
       GET /api/check-ins
       GET /api/check-ins/{id}/photo

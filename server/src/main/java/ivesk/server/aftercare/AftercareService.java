@@ -60,7 +60,7 @@ import org.springframework.stereotype.Service;
 
 /// What a visit comes to once its acid is off: the sheet, the answers, the next peel.
 @Service
-class AftercareService {
+public class AftercareService {
   private final Treatments treatments;
   private final RecordedPeels peels;
   private final RedFlags flags;
@@ -128,6 +128,11 @@ class AftercareService {
             .min(Comparator.naturalOrder());
     return new Since(
         peels.flaked(visitId), flag, events(visitId, on).stream().map(Outlook.Event::on).toList());
+  }
+
+  /// The next peel after a visit; empty while its own is not ended.
+  public Optional<NextPeel> next(UUID visitId) {
+    return peelDay(visitId).map(_ -> after(visitId).next());
   }
 
   /// All that the sheet of a visit tells.

@@ -7,6 +7,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
+import ivesk.server.series.CourseService;
 import ivesk.server.series.ProgressService;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.Treatments;
@@ -34,6 +35,7 @@ class Erasure {
   private final Treatments treatments;
   private final ContactService contact;
   private final ProgressService progress;
+  private final CourseService courses;
   private final PracticeStore practice;
   private final Audit audit;
   private final Clock clock;
@@ -47,6 +49,7 @@ class Erasure {
       Treatments treatments,
       ContactService contact,
       ProgressService progress,
+      CourseService courses,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
@@ -58,6 +61,7 @@ class Erasure {
     this.treatments = treatments;
     this.contact = contact;
     this.progress = progress;
+    this.courses = courses;
     this.practice = practice;
     this.audit = audit;
     this.clock = clock;
@@ -93,6 +97,7 @@ class Erasure {
   @Transactional
   public void erase(UUID clientId, String why, String who) {
     List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    courses.erase(clientId);
     progress.erase(clientId);
     contact.erase(clientId, all);
     treatments.erase(all);

@@ -396,7 +396,7 @@ class VisitPath {
   /// What the book itself says against a visit: the client is booked twice that day, or somebody
   /// else has the room.
   private List<String> warnings(Visit visit, Client client, List<Visit> booked) {
-    List<String> warnings = new ArrayList<>(shutOn(day(visit)));
+    List<String> warnings = new ArrayList<>(practice.shutOn(day(visit)).stream().toList());
     for (Visit other : booked) {
       if (other.id().equals(visit.id()) || other.cancelled().isPresent()) continue;
       if (other.clientId().equals(visit.clientId()) && open(other)) {
@@ -417,27 +417,6 @@ class VisitPath {
 
   private boolean open(Visit visit) {
     return treatments.ofVisit(visit.id()).filter(l -> l.state().phase().closed()).isEmpty();
-  }
-
-  /// Why the practice is shut on a day; none where it is open.
-  private List<String> shutOn(LocalDate day) {
-    Optional<String> closed =
-        practice.closedDays().stream()
-            .filter(one -> one.day().equals(day))
-            .map(one -> "the practice is closed this day: " + one.why())
-            .findFirst();
-    boolean open =
-        practice
-            .details()
-            .map(details -> details.opening().contains(day.getDayOfWeek()))
-            .orElse(true);
-    return closed
-        .or(() ->
-            open
-                ? Optional.empty()
-                : Optional.of("the practice is not open on this day of the week"))
-        .stream()
-        .toList();
   }
 
   private static boolean overlap(Visit one, Visit other) {

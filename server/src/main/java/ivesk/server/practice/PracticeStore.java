@@ -118,6 +118,19 @@ public class PracticeStore {
         .list();
   }
 
+  /// Why the practice is shut on a day; empty where it is open.
+  public Optional<String> shutOn(LocalDate day) {
+    Optional<String> closed =
+        closedDays().stream()
+            .filter(one -> one.day().equals(day))
+            .map(one -> "the practice is closed this day: " + one.why())
+            .findFirst();
+    boolean open =
+        details().map(details -> details.opening().contains(day.getDayOfWeek())).orElse(true);
+    return closed.or(() ->
+        open ? Optional.empty() : Optional.of("the practice is not open on this day of the week"));
+  }
+
   void setClosedDays(List<ClosedDay> days) {
     jdbc.sql("DELETE FROM closed_day").update();
     for (ClosedDay closed : days) {

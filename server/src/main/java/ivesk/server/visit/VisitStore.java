@@ -68,6 +68,13 @@ public class VisitStore implements Audit.Owners {
         .update();
   }
 
+  /// It takes place after all.
+  public void bringBack(UUID id) {
+    jdbc.sql("UPDATE visit SET cancelled_at = NULL, cancelled_why = NULL WHERE id = ?")
+        .param(id)
+        .update();
+  }
+
   public Visit get(UUID id) {
     return jdbc.sql("SELECT * FROM visit WHERE id = ?")
         .param(id)

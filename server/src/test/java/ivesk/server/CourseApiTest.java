@@ -1,0 +1,178 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.server.Practice.Answer;
+import java.io.StringReader;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.model.Component;
+import net.fortuna.ical4j.model.component.VEvent;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import tools.jackson.databind.JsonNode;
+
+/// A course from its proposal to the calendar: booked, moved as one, skipped, paused, resumed.
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class CourseApiTest {
+  private static Practice practice;
+  private static String client;
+  private static String course;
+  private static Map<String, VEvent> first;
+
+  @BeforeAll
+  static void open() {
+    practice = Practice.open();
+    practice.signIn("ines", "harbour");
+    client =
+        practice.get("/api/clients?find=Sunniva").body().get("clients").get(0).get("id").asString();
+  }
+
+  @AfterAll
+  static void close() {
+    practice.close();
+  }
+
+  private static JsonNode courses() {
+    return practice.get("/api/clients/" + client + "/courses").body();
+  }
+
+  private static JsonNode peels() {
+    return courses().get("courses").get(0).get("peels");
+  }
+
+  private static List<LocalDate> days() {
+    List<LocalDate> days = new ArrayList<>();
+    peels().forEach(peel -> days.add(LocalDate.parse(peel.get("on").asString())));
+    return days;
+  }
+
+  private static List<String> states() {
+    List<String> states = new ArrayList<>();
+    peels().forEach(peel -> states.add(peel.get("state").asString()));
+    return states;
+  }
+
+  private static Map<String, VEvent> calendar() throws Exception {
+    String file = practice.text("/api/courses/" + course + "/course.ics");
+    Map<String, VEvent> events = new HashMap<>();
+    for (VEvent event :
+        new CalendarBuilder()
+            .build(new StringReader(file))
+            .<VEvent>getComponents(Component.VEVENT)) {
+      events.put(event.getUid().orElseThrow().getValue(), event);
+    }
+    return events;
+  }
+
+  @Test
+  @Order(1)
+  void theProposalGoesOnFromTheLastPeel() {
+    JsonNode proposal = courses().get("proposal");
+    assertThat(proposal.get("formulas").get(0).asString()).isEqualTo("LAC-30");
+    LocalDate wished = LocalDate.parse(proposal.get("first").asString());
+    assertThat(wished).isAfter(LocalDate.now(ZoneOffset.UTC));
+    JsonNode placed =
+        practice.post("/api/clients/" + client + "/courses/placing", proposal.toString()).body();
+    assertThat(placed).hasSize(proposal.get("count").asInt());
+    assertThat(courses().get("courses")).as("nothing is booked yet").isEmpty();
+  }
+
+  @Test
+  @Order(2)
+  void bookingMakesAVisitForEach() throws Exception {
+    int before = practice.get("/api/clients/" + client + "/visits").body().size();
+    JsonNode proposal = courses().get("proposal");
+    int count = proposal.get("count").asInt();
+    practice.post("/api/clients/" + client + "/courses", proposal.toString());
+    course = courses().get("courses").get(0).get("id").asString();
+    assertThat(practice.get("/api/clients/" + client + "/visits").body()).hasSize(before + count);
+    assertThat(days()).isSorted().doesNotHaveDuplicates();
+    assertThat(days())
+        .as("the demo's practice is shut on Sundays")
+        .noneMatch(day -> day.getDayOfWeek().getValue() == 7);
+    first = calendar();
+    assertThat(first).hasSize(count);
+  }
+
+  @Test
+  @Order(3)
+  void movedAsOneItKeepsItsUids() throws Exception {
+    List<LocalDate> before = days();
+    Answer soon =
+        practice.post(
+            "/api/courses/" + course + "/move",
+            "{\"number\":2,\"to\":\"%s\"}".formatted(before.get(0).plusDays(1)));
+    assertThat(soon.status()).as("within the interval of the one before").isEqualTo(422);
+    assertThat(days()).isEqualTo(before);
+    practice.post(
+        "/api/courses/" + course + "/move",
+        "{\"number\":2,\"to\":\"%s\"}".formatted(before.get(1).plusDays(7)));
+    List<LocalDate> after = days();
+    assertThat(after.getFirst()).isEqualTo(before.getFirst());
+    for (int i = 1; i < after.size(); i++) {
+      assertThat(after.get(i)).isEqualTo(before.get(i).plusDays(7));
+    }
+    Map<String, VEvent> moved = calendar();
+    assertThat(moved.keySet()).isEqualTo(first.keySet());
+    assertThat(
+            practice
+                .post("/api/courses/" + course + "/move", "{\"number\":2,\"to\":\"2001-01-01\"}")
+                .status())
+        .isEqualTo(400);
+  }
+
+  @Test
+  @Order(4)
+  void oneIsSkippedAndTheOthersKeepTheirDays() throws Exception {
+    List<LocalDate> before = days();
+    practice.post("/api/courses/" + course + "/skip", "{\"number\":3,\"why\":\"at sea\"}");
+    assertThat(states().get(2)).isEqualTo("SKIPPED");
+    assertThat(days()).isEqualTo(before);
+    VEvent out = calendar().get("course-" + course + "-3@ivesk");
+    assertThat(out.getStatus().getValue()).isEqualTo("CANCELLED");
+    assertThat(
+            practice
+                .post("/api/courses/" + course + "/skip", "{\"number\":3,\"why\":\"again\"}")
+                .status())
+        .isEqualTo(422);
+    assertThat(
+            practice
+                .post("/api/courses/" + course + "/skip", "{\"number\":2,\"why\":\" \"}")
+                .status())
+        .isEqualTo(400);
+  }
+
+  @Test
+  @Order(5)
+  void pausedItRestsAndResumedItGoesOn() {
+    practice.post("/api/courses/" + course + "/pause", "{\"why\":\"a new medicine\"}");
+    assertThat(states()).containsOnly("PAUSED", "SKIPPED");
+    LocalDate from = LocalDate.now(ZoneOffset.UTC).plusDays(90);
+    practice.post("/api/courses/" + course + "/resume", "{\"from\":\"%s\"}".formatted(from));
+    assertThat(states()).containsOnly("BOOKED", "SKIPPED");
+    assertThat(days().getFirst()).isBetween(from, from.plusDays(7));
+  }
+
+  @Test
+  @Order(6)
+  void whatCannotBeIsRefused() {
+    String wish = courses().get("proposal").toString();
+    String at = "/api/clients/" + client + "/courses";
+    assertThat(practice.post(at, wish.replace("\"LAC-30\"", "\"NONE-1\"")).status()).isEqualTo(400);
+    assertThat(practice.post(at, wish.replace("\"LAC-30\"", "\"RET-1\"")).status()).isEqualTo(400);
+    assertThat(practice.post(at, wish.replace("\"LAC-30\"", "\"LAC-30\",\"LAC-10\"")).status())
+        .as("two that alternate are of two families")
+        .isEqualTo(400);
+    assertThat(courses().get("courses")).hasSize(1);
+  }
+}
