@@ -154,6 +154,9 @@ function Sign({
         <p className="grow">
           <b>Signed.</b> The record is closed; it is corrected by addendum only.
         </p>
+        <Button variant="contained" component={Link} to={`/clients/${visit.clientId}/progress`}>
+          Book the course
+        </Button>
         <Button component={Link} to={`/clients/${visit.clientId}`}>
           Read it in the chart
         </Button>

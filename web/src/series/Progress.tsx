@@ -9,6 +9,7 @@ import { useMay } from "../parts/practice";
 import { useKeys } from "../parts/useKeys";
 import { day, plural } from "../parts/words";
 import { ProgressChart, ProgressTable } from "./ProgressChart";
+import { Courses } from "./Courses";
 import { progressQuery } from "./queries";
 import { ScoreForm } from "./ScoreForm";
 import styles from "./Progress.module.css";
@@ -71,6 +72,7 @@ export function Progress({ clientId }: { clientId: string }) {
             <Link to={`/visits/${peel.visitId}/consult`}>{peel.formula ?? "formula open"}</Link>
           </p>
         ))}
+        <Courses clientId={clientId} plateau={state.plateau} />
         <Strip title="What the record says" code={plural(done.length, "peel")} />
         {state.says.length === 0 && (
           <p className="pad soft">After the first peel its reasons stand here.</p>

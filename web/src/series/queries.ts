@@ -9,6 +9,14 @@ export function progressQuery(clientId: string) {
   });
 }
 
+export function coursesQuery(clientId: string) {
+  return queryOptions({
+    queryKey: ["clients", clientId, "courses"],
+    queryFn: async () =>
+      body(await api.GET("/api/clients/{id}/courses", { params: { path: { id: clientId } } })),
+  });
+}
+
 export const scoreWordsQuery = queryOptions({
   queryKey: ["words", "scores"],
   staleTime: Infinity,

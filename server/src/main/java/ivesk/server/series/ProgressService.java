@@ -27,6 +27,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,6 +41,7 @@ public class ProgressService {
   private static final int MONTHS_OF_CLOSED_DAYS = 12;
 
   private final ScoreStore scores;
+  private final CourseStore courses;
   private final RecordedPeels peels;
   private final VisitStore visits;
   private final ScreeningService screening;
@@ -50,6 +52,7 @@ public class ProgressService {
 
   ProgressService(
       ScoreStore scores,
+      CourseStore courses,
       RecordedPeels peels,
       VisitStore visits,
       ScreeningService screening,
@@ -58,6 +61,7 @@ public class ProgressService {
       PracticeStore practice,
       Clock clock) {
     this.scores = scores;
+    this.courses = courses;
     this.peels = peels;
     this.visits = visits;
     this.screening = screening;
@@ -148,6 +152,10 @@ public class ProgressService {
                 .filter(peel -> !peel.here())
                 .map(ProgressService::elsewhere)
                 .forEach(marks::add));
+    Map<UUID, String> foreseen = new HashMap<>();
+    for (CourseStore.Kept course : courses.of(clientId)) {
+      courses.peels(course.id()).forEach(peel -> foreseen.put(peel.visitId(), peel.formula()));
+    }
     List<UUID> peeled = done.stream().map(Recorded::visitId).toList();
     for (Visit visit : all) {
       boolean ahead = visit.startsAt().isAfter(clock.instant());
@@ -156,7 +164,10 @@ public class ProgressService {
           new PeelMark(
               Optional.of(visit.id()),
               LocalDate.ofInstant(visit.startsAt(), clock.getZone()),
-              plans.progress(visit.id()).map(PlanService.Progress::formula),
+              plans
+                  .progress(visit.id())
+                  .map(PlanService.Progress::formula)
+                  .or(() -> Optional.ofNullable(foreseen.get(visit.id()))),
               0,
               true,
               false,
