@@ -94,6 +94,11 @@ export function dayOfYear(date: string | Date): string {
   return said(date, { day: "numeric", month: "short", year: "numeric" });
 }
 
+/** "30 Nov". */
+export function dayOfMonth(date: Date): string {
+  return said(date, { day: "numeric", month: "short" });
+}
+
 /** "Nov", the month of a day. */
 export function monthOf(date: Date): string {
   return said(date, { month: "short" });

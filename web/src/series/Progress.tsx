@@ -10,7 +10,7 @@ import { useKeys } from "../parts/useKeys";
 import { day, plural } from "../parts/words";
 import { ProgressChart, ProgressTable } from "./ProgressChart";
 import { Courses } from "./Courses";
-import { progressQuery } from "./queries";
+import { coursesQuery, progressQuery } from "./queries";
 import { ScoreForm } from "./ScoreForm";
 import styles from "./Progress.module.css";
 
@@ -21,6 +21,7 @@ export function Progress({ clientId }: { clientId: string }) {
   const { data: state, error } = useQuery(progressQuery(clientId));
   const [table, setTable] = useState(false);
   const [scoring, setScoring] = useState(false);
+  const courses = useQuery(coursesQuery(clientId));
   const treats = useMay("TREAT");
   useKeys(
     useMemo(
@@ -30,7 +31,12 @@ export function Progress({ clientId }: { clientId: string }) {
   );
   if (!state) return <ErrorNote error={error} />;
   const done = state.peels.filter(({ booked }) => !booked);
-  const ahead = state.peels.filter(({ booked }) => booked);
+  const inCourse = new Set(
+    courses.data?.courses.flatMap(({ peels }) => peels.map(({ visitId }) => visitId)),
+  );
+  const ahead = state.peels.filter(
+    ({ booked, visitId }) => booked && visitId !== undefined && !inCourse.has(visitId),
+  );
   return (
     <div className={cx("progress")}>
       <section className={cx("main")} aria-label="Progress">
@@ -64,8 +70,7 @@ export function Progress({ clientId }: { clientId: string }) {
         </p>
       </section>
       <aside className={cx("side")} aria-label="What the record says">
-        <Strip title="Ahead" code={plural(ahead.length, "visit")} />
-        {ahead.length === 0 && <p className="pad soft">Nothing is booked.</p>}
+        {ahead.length > 0 && <Strip title="Ahead" code={plural(ahead.length, "visit")} />}
         {ahead.map((peel) => (
           <p key={peel.visitId} className={cx("line")}>
             <b className="mono">{day(peel.on)}</b>

@@ -3,7 +3,7 @@ import { scaleLinear, scaleTime } from "d3-scale";
 import { line } from "d3-shape";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import type { ProgressState } from "../api/types";
-import { day, decimal, monthOf } from "../parts/words";
+import { day, dayOfMonth, decimal, monthOf } from "../parts/words";
 import { type DayRead, days, rungs, stretches } from "./progressModel";
 import styles from "./ProgressChart.module.css";
 
@@ -14,6 +14,9 @@ const RIGHT = 24;
 const RUNG = 40;
 const SCORE = 78;
 const DAY = 86_400_000;
+
+/** From here on months say enough. */
+const MONTHS_LONG = 130 * DAY;
 
 /** A client on one scale of dates: ladder, scores, days of flakes. Arrow keys read along it. */
 export function ProgressChart({ state }: { state: ProgressState }) {
@@ -33,6 +36,8 @@ export function ProgressChart({ state }: { state: ProgressState }) {
     [new Date(Math.min(...times) - 14 * DAY), new Date(Math.max(...times) + 21 * DAY)],
     [LEFT, width - RIGHT],
   );
+  const [first, last] = x.domain();
+  const short = Number(last) - Number(first) < MONTHS_LONG;
   const at = (on: string) => x(new Date(on));
   const rows = rungs(state.peels);
   const ladder = 34;
@@ -65,7 +70,7 @@ export function ProgressChart({ state }: { state: ProgressState }) {
           <g key={tick.getTime()}>
             <line x1={x(tick)} x2={x(tick)} y1={22} y2={height - 20} className={cx("grid")} />
             <text x={x(tick) + 3} y={14} className={cx("month", "mono")}>
-              {monthOf(tick)}
+              {short ? dayOfMonth(tick) : monthOf(tick)}
             </text>
           </g>
         ))}
