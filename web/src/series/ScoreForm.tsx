@@ -175,7 +175,7 @@ function looks(
         tab === "MASI"
           ? part && `${part.area}·${part.darkness}·${part.homogeneity}`
           : sheet.gags[id as keyof ScoreSheet["gags"]]?.toString();
-      return [[zone, { text, chosen: zone === chosen, covered: text !== undefined }]];
+      return [[zone, { text, says: text, chosen: zone === chosen, covered: text !== undefined }]];
     }),
   );
 }
