@@ -31,7 +31,7 @@ export function HomePlan({ visitId, plan }: { visitId: string; plan: HomePlanSta
     onSuccess: () => queries.invalidateQueries({ queryKey: ["visit", visitId, "after"] }),
   });
   return (
-    <div className={cx("plan")}>
+    <div>
       {plan.items.map((item) => (
         <div key={item.item} className={cx("item", item.having === "DECLINED" ? "out" : "")}>
           <span className={cx("when")}>

@@ -301,7 +301,7 @@ export interface paths {
         };
         get: operations["clients"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -317,7 +317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_3"];
+        post: operations["add_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -395,9 +395,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["of_2"];
+        get: operations["of_3"];
         put?: never;
-        post: operations["book_1"];
+        post: operations["book_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -781,7 +781,7 @@ export interface paths {
         };
         get: operations["people"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1035,7 +1035,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1709,7 +1709,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1726,6 +1726,22 @@ export interface paths {
         get: operations["visit"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/addenda": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_2"];
+        put?: never;
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2276,6 +2292,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waiting/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waiting/{id}/booking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["book_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words/check-in": {
         parameters: {
             query?: never;
@@ -2403,6 +2467,21 @@ export interface components {
              * @enum {string}
              */
             type: "AddOnWipedOff";
+        };
+        AddendaView: {
+            addenda: components["schemas"]["AddendumView"][];
+            incident: boolean;
+        };
+        AddendumView: {
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "CORRECTION" | "FOLLOW_UP";
+            who: string;
+            why: string;
+            words: string;
         };
         Advice: {
             /** @enum {string} */
@@ -3582,6 +3661,15 @@ export interface components {
             source: string;
             working: string;
         };
+        FreeSlot: {
+            /** Format: int32 */
+            minutes: number;
+            room: string;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: uuid */
+            visitId: string;
+        };
         From: {
             /** Format: uuid */
             id: string;
@@ -4082,6 +4170,14 @@ export interface components {
             /** Format: double */
             volumeMl: number;
         };
+        NewAddendum: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "CORRECTION" | "FOLLOW_UP";
+            why: string;
+            words: string;
+        };
         NewCheckIn: {
             complaints: ("FACE_SWELLING" | "BREATHING" | "VISION" | "EYE_PAIN" | "RINGING_EARS" | "NAUSEA" | "FAST_BREATHING" | "SPREADING_PAIN" | "HONEY_CRUST" | "FEVER" | "GROUPED_BLISTERS" | "TINGLING_LIP" | "BLISTER" | "WEEPING" | "GREY_SKIN" | "SEVERE_ITCH" | "RASH" | "ITCH" | "DARK_PATCHES")[];
             /** Format: date */
@@ -4153,6 +4249,11 @@ export interface components {
             room: string;
             /** Format: date-time */
             startsAt: string;
+        };
+        NewWaiting: {
+            /** Format: uuid */
+            clientId: string;
+            wish: string;
         };
         NextStage: {
             formula: string;
@@ -5418,6 +5519,10 @@ export interface components {
                 [key: string]: number;
             };
         };
+        SlotTaken: {
+            /** Format: uuid */
+            slotId: string;
+        };
         SlowAnswer: {
             /** Format: int64 */
             count: number;
@@ -5958,6 +6063,20 @@ export interface components {
             /** @enum {string} */
             verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
             warnings: string[];
+        };
+        WaitingClient: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            since: string;
+            wish: string;
+        };
+        WaitingView: {
+            slots: components["schemas"]["FreeSlot"][];
+            waiting: components["schemas"]["WaitingClient"][];
         };
         Weighed: {
             /** Format: double */
@@ -6541,7 +6660,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6565,7 +6684,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    add_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6706,7 +6825,7 @@ export interface operations {
             };
         };
     };
-    of_2: {
+    of_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6728,7 +6847,7 @@ export interface operations {
             };
         };
     };
-    book_1: {
+    book_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7349,7 +7468,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7811,7 +7930,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8925,7 +9044,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8967,6 +9086,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    of_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AddendaView"];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAddendum"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AddendaView"];
                 };
             };
         };
@@ -9899,6 +10066,98 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TreatmentView"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WaitingView"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWaiting"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WaitingView"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WaitingView"];
+                };
+            };
+        };
+    };
+    book_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlotTaken"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WaitingView"];
                 };
             };
         };

@@ -15,6 +15,7 @@ export type HomePlanState = Schemas["HomePlanView"];
 export type CoursesState = Schemas["CoursesView"];
 export type CourseState = Schemas["CourseView"];
 export type CourseWish = Schemas["CourseWish"];
+export type Addenda = Schemas["AddendaView"];
 export type ProgressState = Schemas["ProgressView"];
 export type ScoreSheet = Schemas["ScoreSheet"];
 export type ScoreWords = Schemas["ScoreWords"];

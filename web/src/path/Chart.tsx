@@ -22,7 +22,9 @@ import { Progress } from "../series/Progress";
 import { treatmentQuery } from "../treatment/useTreatment";
 import { zoneLooks } from "../treatment/zoneLooks";
 import { ClientForm } from "../client/ClientForm";
+import { Addenda } from "./Addenda";
 import { AuditTrail } from "./AuditTrail";
+import { Beside } from "./Beside";
 import { clientQuery, clientVisitsQuery } from "../client/queries";
 import whoStripStyles from "../parts/WhoStrip.module.css";
 import styles from "./Chart.module.css";
@@ -42,6 +44,7 @@ export default function Chart() {
   const client = useQuery(clientQuery(clientId));
   const visits = useQuery(clientVisitsQuery(clientId));
   const [picked, setPicked] = useState<string | null>(null);
+  const [beside, setBeside] = useState<string | null>(null);
   const [editing, setEditing] = useState(false);
   const reads = useMay("RECORD");
   const queries = useQueryClient();
@@ -67,6 +70,8 @@ export default function Chart() {
     newest.find((visit) => visit.id === picked) ??
     newest.find((visit) => visit.signedAt) ??
     newest[0];
+  const signed = newest.filter(({ signedAt }) => signedAt);
+  const other = signed.find(({ id }) => id === beside && id !== shown?.id);
   return (
     <>
       <ErrorNote error={client.error ?? visits.error ?? archive.error} />
@@ -138,9 +143,31 @@ export default function Chart() {
             {visits.data && newest.length === 0 && (
               <p className="pad soft">No visit yet. The first is added on Today.</p>
             )}
+            {reads && shown?.signedAt && signed.length > 1 && (
+              <p className="pad">
+                <label className="small soft" htmlFor="beside">
+                  Put beside it{" "}
+                </label>
+                <select
+                  id="beside"
+                  value={other?.id ?? ""}
+                  onChange={(event) => setBeside(event.target.value || null)}
+                >
+                  <option value="">no other visit</option>
+                  {signed
+                    .filter(({ id }) => id !== shown.id)
+                    .map((visit) => (
+                      <option key={visit.id} value={visit.id}>
+                        {day(visit.startsAt)}, {visit.formula}
+                      </option>
+                    ))}
+                </select>
+              </p>
+            )}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
           </section>
           <section className="side" aria-label="Record">
+            {shown && reads && other && <Beside one={other} other={shown} />}
             {shown && (reads ? <Record visit={shown} /> : <Booked visit={shown} />)}
           </section>
         </main>
@@ -239,6 +266,7 @@ function Record({ visit }: { visit: Visit }) {
       </div>
       {ribbon && <Ribbon model={ribbon} unit="clock" label={`Peel of ${day(visit.startsAt)}`} />}
       {signature && <Contact visitId={visit.id} name={firstName(visit.clientName)} />}
+      {signature && <Addenda visitId={visit.id} />}
       <Log treatment={data} />
       <AuditTrail title="Who looked at this visit, and who changed it" about={visit.id} />
     </>

@@ -17,6 +17,7 @@ import { ReadPatch } from "../screening/ReadPatch";
 import { ChangeVisit } from "./ChangeVisit";
 import { NewVisit } from "./NewVisit";
 import { Tour } from "./Tour";
+import { WaitingList } from "./WaitingList";
 import { dayQuery, todayQuery } from "../parts/today";
 import styles from "./Today.module.css";
 
@@ -40,13 +41,14 @@ export default function Today() {
           <ErrorNote error={other.error} />
           {shown && <Visits today={shown} onDay={show} onAdd={() => setAdding(true)} />}
         </main>
-        {(reads || (today.data?.notices.length ?? 0) > 0) && (
+        {today.data && (
           <aside className="side" aria-label="What waits">
             {today.data && <Notices notices={today.data.notices} />}
             {today.data && reads && <Tour visitId={today.data.tour} offered={params.has("tour")} />}
             {reads && <HearFrom />}
             {today.data && reads && <PatchReads reads={today.data.patchReads} />}
             {today.data && reads && <Waiting visits={today.data.visits} />}
+            <WaitingList />
           </aside>
         )}
       </div>

@@ -62,7 +62,8 @@ class AfterTheDoorJourney extends Journey {
     browser.press("Sheet to give");
     browser.see("After your peel");
     assertThat(pdf("PDF, A4"))
-        .contains("After your peel", "Lactic acid 10 %, one layer", "Without strict care from Wed 9 Dec");
+        .contains(
+            "After your peel", "Lactic acid 10 %, one layer", "Without strict care from Wed 9 Dec");
     browser.press("Deutsch");
     browser.see("Nach Ihrem Peeling");
     browser.see("Creme mit Ceramiden");

@@ -108,6 +108,7 @@ class ArchitectureTest {
           "treatment",
           "aftercare",
           "series",
+          "records",
           "path",
           "demo");
 
@@ -186,7 +187,7 @@ class ArchitectureTest {
                     "policy",
                     "practice_number")),
             Map.entry("client", Set.of("client", "client_name_part", "tour")),
-            Map.entry("visit", Set.of("visit")),
+            Map.entry("visit", Set.of("visit", "waiting")),
             Map.entry("skin", Set.of("consult", "product_kind")),
             Map.entry("formula", Set.of("product", "lot")),
             Map.entry("product", Set.of("care_product", "care_lot")),
@@ -213,6 +214,7 @@ class ArchitectureTest {
                     "prep_told")),
             Map.entry(
                 "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
+            Map.entry("records", Set.of("addendum")),
             Map.entry("series", Set.of("score_sheet", "course", "course_peel")),
             Map.entry(
                 "aftercare",

@@ -81,6 +81,15 @@ class RetiredConnectionsTest {
                   + " SELECT (SELECT id FROM course LIMIT 1), 1, id, 'MAN-20', 1, 'FIRST'"
                   + " FROM visit LIMIT 1"),
           Map.entry(
+              "ADDENDUM",
+              "INSERT INTO addendum (id, visit_id, kind, why, words, at, who)"
+                  + " SELECT RANDOM_UUID(), id, 'CORRECTION', 'a', 'b', CURRENT_TIMESTAMP, 'ines'"
+                  + " FROM visit LIMIT 1"),
+          Map.entry(
+              "WAITING",
+              "INSERT INTO waiting (id, client_id, since, wish, who)"
+                  + " SELECT RANDOM_UUID(), id, CURRENT_TIMESTAMP, '', 'ines' FROM client LIMIT 1"),
+          Map.entry(
               "DIARY",
               "INSERT INTO diary (visit_id, token_hash, made_at, last_on)"
                   + " SELECT id, 'abc', CURRENT_TIMESTAMP, CURRENT_DATE FROM visit LIMIT 1"),

@@ -79,6 +79,10 @@ class RightsTest {
       GET /api/clients
       POST /api/clients
       GET /api/clients/{id}
+      GET /api/waiting
+      POST /api/waiting
+      DELETE /api/waiting/{id}
+      POST /api/waiting/{id}/booking
       PUT /api/clients/{id}
       PUT /api/clients/{id}/archived
       GET /api/clients/{clientId}/visits
@@ -148,6 +152,8 @@ class RightsTest {
       POST /api/visits/{id}/contact/tries
       POST /api/visits/{id}/diary
       POST /api/flags/{id}/closed
+      GET /api/visits/{id}/addenda
+      POST /api/visits/{id}/addenda
       GET /api/clients/{id}/progress
       GET /api/clients/{id}/courses
       POST /api/clients/{id}/courses

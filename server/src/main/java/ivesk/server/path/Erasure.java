@@ -6,6 +6,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
+import ivesk.server.records.Records;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.series.CourseService;
 import ivesk.server.series.ProgressService;
@@ -13,6 +14,7 @@ import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
+import ivesk.server.visit.WaitingStore;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -36,6 +38,8 @@ class Erasure {
   private final ContactService contact;
   private final ProgressService progress;
   private final CourseService courses;
+  private final Records records;
+  private final WaitingStore waiting;
   private final PracticeStore practice;
   private final Audit audit;
   private final Clock clock;
@@ -50,6 +54,8 @@ class Erasure {
       ContactService contact,
       ProgressService progress,
       CourseService courses,
+      Records records,
+      WaitingStore waiting,
       PracticeStore practice,
       Audit audit,
       Clock clock) {
@@ -62,6 +68,8 @@ class Erasure {
     this.contact = contact;
     this.progress = progress;
     this.courses = courses;
+    this.records = records;
+    this.waiting = waiting;
     this.practice = practice;
     this.audit = audit;
     this.clock = clock;
@@ -97,6 +105,8 @@ class Erasure {
   @Transactional
   public void erase(UUID clientId, String why, String who) {
     List<UUID> all = visits.ofClient(clientId).stream().map(Visit::id).toList();
+    records.erase(all);
+    waiting.erase(clientId);
     courses.erase(clientId);
     progress.erase(clientId);
     contact.erase(clientId, all);
