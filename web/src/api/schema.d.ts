@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["everything"];
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/audit/{id}": {
         parameters: {
             query?: never;
@@ -347,7 +379,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["ofClient"];
+        get: operations["ofClient_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -365,6 +397,22 @@ export interface paths {
         };
         get: operations["client"];
         put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClient"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2584,6 +2632,15 @@ export interface components {
             /** Format: date */
             until?: string;
             zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        ArchiveEffect: {
+            /** Format: int32 */
+            differing: number;
+            /** Format: int32 */
+            fresh: number;
+            /** Format: int32 */
+            same: number;
+            table: string;
         };
         Archived: {
             archived: boolean;
@@ -5348,7 +5405,7 @@ export interface components {
             account?: components["schemas"]["Account"];
             byPin: components["schemas"]["PinHolder"][];
             practice?: string;
-            rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "ERASE" | "PEOPLE")[];
+            rights: ("ANYBODY" | "KNOW" | "SELF" | "BOOK" | "RECORD" | "TREAT" | "SHELF" | "CLINICIAN" | "PRACTICE" | "WATCH" | "ARCHIVE" | "ERASE" | "PEOPLE")[];
             started: boolean;
             zone: string;
         };
@@ -5701,6 +5758,7 @@ export interface components {
             score?: number;
             tooSoon: boolean;
         };
+        StreamingResponseBody: unknown;
         StrengthAnswer: {
             /** Format: double */
             molar: number;
@@ -6218,6 +6276,66 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ArchiveEffect"][];
+                };
+            };
+        };
+    };
+    preview_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ArchiveEffect"][];
+                };
+            };
+        };
+    };
     about: {
         parameters: {
             query?: {
@@ -6729,7 +6847,7 @@ export interface operations {
             };
         };
     };
-    ofClient: {
+    ofClient_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6795,6 +6913,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Client"];
+                };
+            };
+        };
+    };
+    ofClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": components["schemas"]["StreamingResponseBody"];
                 };
             };
         };

@@ -16,6 +16,7 @@ export type CoursesState = Schemas["CoursesView"];
 export type CourseState = Schemas["CourseView"];
 export type CourseWish = Schemas["CourseWish"];
 export type Addenda = Schemas["AddendaView"];
+export type ArchiveEffect = Schemas["ArchiveEffect"];
 export type ProgressState = Schemas["ProgressView"];
 export type ScoreSheet = Schemas["ScoreSheet"];
 export type ScoreWords = Schemas["ScoreWords"];

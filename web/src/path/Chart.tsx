@@ -164,6 +164,13 @@ export default function Chart() {
                 </select>
               </p>
             )}
+            {reads && client.data && (
+              <p className="pad small">
+                <a href={`/api/clients/${clientId}/archive`} download>
+                  Everything of this client, as a file
+                </a>
+              </p>
+            )}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
           </section>
           <section className="side" aria-label="Record">

@@ -6,6 +6,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { useMay } from "../parts/practice";
 import { Strip } from "../parts/Strip";
 import { decimal, day, hour, plural } from "../parts/words";
+import { ArchiveFile } from "./ArchiveFile";
 import { PastTime } from "./PastTime";
 import { healthQuery } from "./queries";
 import styles from "./Health.module.css";
@@ -23,6 +24,7 @@ export default function Health() {
       await queries.invalidateQueries({ queryKey: ["today"] });
     },
   });
+  const archives = useMay("ARCHIVE");
   const erases = useMay("ERASE");
   const state = health.data;
   return (
@@ -77,6 +79,7 @@ export default function Health() {
         {erases && <PastTime />}
       </section>
       <section className="side" aria-label="Backups" tabIndex={0}>
+        {archives && <ArchiveFile />}
         <Strip title="Backups" code={state?.backups.length} />
         {state && (
           <div className="pad-small stack">

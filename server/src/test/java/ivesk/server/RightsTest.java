@@ -154,6 +154,7 @@ class RightsTest {
       POST /api/flags/{id}/closed
       GET /api/visits/{id}/addenda
       POST /api/visits/{id}/addenda
+      GET /api/clients/{id}/archive
       GET /api/clients/{id}/progress
       GET /api/clients/{id}/courses
       POST /api/clients/{id}/courses
@@ -199,6 +200,9 @@ class RightsTest {
 
   private static final String OWNER_AND_CLINICIAN =
       """
+      GET /api/archive
+      POST /api/archive
+      POST /api/archive/preview
       PUT /api/practice
       PUT /api/practice/numbers/{kind}
       PUT /api/practice/policies/{question}

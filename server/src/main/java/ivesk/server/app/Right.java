@@ -26,6 +26,7 @@ public enum Right {
   CLINICIAN("opening what is restricted", SUPERVISOR),
   PRACTICE("policies, numbers of an alarm, rooms, days", OWNER, SUPERVISOR),
   WATCH("how the installation is, and its backups", OWNER, SUPERVISOR),
+  ARCHIVE("taking all records out, and records in", OWNER, SUPERVISOR),
   ERASE("taking out charts that are past their time", OWNER),
   PEOPLE("adding, changing, locking and resetting accounts", OWNER);
 

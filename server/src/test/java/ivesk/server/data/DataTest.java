@@ -156,7 +156,7 @@ class DataTest {
     damage.in(data.database());
     try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
       // What was damaged held nothing any more: then everything is there.
-      assertThat(clients(running)).isEqualTo(12);
+      assertThat(clients(running)).isEqualTo(14);
       assertThat(events(running)).isEqualTo(events);
     } catch (StartRefused said) {
       assertThat(said.getMessage().lines()).hasSize(2);
@@ -165,7 +165,7 @@ class DataTest {
     Path backup = Backups.newest(data.backups()).orElseThrow();
     assertThat(run(data, "restore", backup)).contains("Restored: " + rows + " rows");
     try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
-      assertThat(clients(running)).isEqualTo(12);
+      assertThat(clients(running)).isEqualTo(14);
     }
     try (Stream<Path> kept = Files.list(folder)) {
       assertThat(kept.map(file -> file.getFileName().toString()))
@@ -310,7 +310,7 @@ class DataTest {
     Files.writeString(key, KEY);
     try (ConfigurableApplicationContext running =
         Practice.start("start", folder, "--ivesk.key-file=" + key)) {
-      assertThat(clients(running)).isEqualTo(12);
+      assertThat(clients(running)).isEqualTo(14);
       Backups.Proven proven = running.getBean(BackupService.class).backUp("test");
       assertThat(proven.allRows()).isGreaterThanOrEqualTo(rows);
       DataFolder other = new DataFolder(elsewhere.resolve("new"), Optional.of(KEY));
@@ -327,7 +327,7 @@ class DataTest {
     DataFolder other = new DataFolder(elsewhere.resolve("data"), Optional.empty());
     run(other, "restore", file);
     try (ConfigurableApplicationContext running = Practice.start("start", other.folder())) {
-      assertThat(clients(running)).isEqualTo(12);
+      assertThat(clients(running)).isEqualTo(14);
     }
   }
 
