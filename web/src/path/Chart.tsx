@@ -169,6 +169,10 @@ export default function Chart() {
                 <a href={`/api/clients/${clientId}/archive`} download>
                   Everything of this client, as a file
                 </a>
+                <br />
+                <a href={`/api/clients/${clientId}/fhir`} download>
+                  For another program, HL7 FHIR R4
+                </a>
               </p>
             )}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}

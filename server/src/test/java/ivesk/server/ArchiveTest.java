@@ -82,8 +82,11 @@ class ArchiveTest {
     byte[] all = file(here, Optional.empty());
     String words = new String(all, StandardCharsets.UTF_8);
     assertThat(words).doesNotContain("password_hash").doesNotContain("token_hash");
+    there.take(in(one));
+    assertThat(clients(empty)).as("one client, opened elsewhere").isEqualTo(1);
+    assertThat(file(there, Optional.of(id("Maren")))).isEqualTo(one);
     List<Effect> would = there.preview(in(all));
-    assertThat(clients(empty)).as("a preview writes nothing").isZero();
+    assertThat(clients(empty)).as("a preview writes nothing").isEqualTo(1);
     List<Effect> did = there.take(in(all));
     assertThat(did).isEqualTo(would);
     assertThat(clients(empty)).isEqualTo(14);

@@ -155,6 +155,7 @@ class RightsTest {
       GET /api/visits/{id}/addenda
       POST /api/visits/{id}/addenda
       GET /api/clients/{id}/archive
+      GET /api/clients/{id}/fhir
       GET /api/clients/{id}/progress
       GET /api/clients/{id}/courses
       POST /api/clients/{id}/courses

@@ -397,6 +397,38 @@ public class CourseService {
         .toList();
   }
 
+  /// A course as others may read it.
+  public record Planned(UUID id, boolean paused, List<Day> days) {
+    public record Day(LocalDate on, String formula, boolean done, boolean skipped) {}
+
+    public Planned {
+      days = List.copyOf(days);
+    }
+
+    /// Nothing of it is ahead.
+    public boolean over() {
+      return days.stream().allMatch(day -> day.done() || day.skipped());
+    }
+  }
+
+  /// The courses of a client, the oldest first.
+  public List<Planned> planned(UUID clientId) {
+    return store.of(clientId).stream()
+        .map(course ->
+            new Planned(
+                course.id(),
+                course.paused().isPresent(),
+                standing(course.id()).stream()
+                    .map(one ->
+                        new Planned.Day(
+                            LocalDate.ofInstant(one.startsAt(), clock.getZone()),
+                            one.peel().formula(),
+                            one.done(),
+                            one.peel().skipped().isPresent()))
+                    .toList()))
+        .toList();
+  }
+
   /// Takes everything of a client out for good.
   public void erase(UUID clientId) {
     store.erase(clientId);

@@ -241,6 +241,16 @@ public class ProgressService {
         kept.on(), kept.version(), kept.sheet(), ScoreTotals.of(kept.sheet().scores()));
   }
 
+  /// What was scored on a day.
+  public record Scored(LocalDate on, Scores scores) {}
+
+  /// In the order of the days.
+  public List<Scored> scored(UUID clientId) {
+    return scores.of(clientId).stream()
+        .map(kept -> new Scored(kept.on(), kept.sheet().scores()))
+        .toList();
+  }
+
   /// Scores of a day that had none.
   public void keep(UUID clientId, LocalDate on, Scores scored, String who) {
     scores.save(clientId, new ScoreStore.Kept(on, ScoreSheet.of(scored), 0), clock.instant(), who);
