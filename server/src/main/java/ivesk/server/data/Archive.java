@@ -2,7 +2,6 @@ package ivesk.server.data;
 
 import ivesk.server.data.ArchiveSchema.Column;
 import ivesk.server.data.ArchiveSchema.Table;
-import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -60,7 +59,7 @@ public class Archive {
   }
 
   /// @param client empty for everything
-  public void write(OutputStream out, Optional<UUID> client) throws IOException, SQLException {
+  public void write(OutputStream out, Optional<UUID> client) {
     try (Connection connection = database.getConnection()) {
       connection.setAutoCommit(false);
       connection.setTransactionIsolation(Connection.TRANSACTION_REPEATABLE_READ);
@@ -71,6 +70,8 @@ public class Archive {
         connection.setTransactionIsolation(Connection.TRANSACTION_READ_COMMITTED);
         connection.setAutoCommit(true);
       }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
     }
   }
 
@@ -172,7 +173,7 @@ public class Archive {
   /// Reads a file through and says what it would do; nothing is written.
   ///
   /// @throws BadLine with the line and the reason
-  public List<Effect> preview(InputStream file) throws IOException, SQLException, BadLine {
+  public List<Effect> preview(InputStream file) throws BadLine {
     try (Connection connection = database.getConnection()) {
       connection.setAutoCommit(false);
       try {
@@ -181,13 +182,15 @@ public class Archive {
         connection.rollback();
         connection.setAutoCommit(true);
       }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
     }
   }
 
   /// Takes a file in, all of it or nothing.
   ///
   /// @throws BadLine with the line and the reason; nothing was written then
-  public List<Effect> take(InputStream file) throws IOException, SQLException, BadLine {
+  public List<Effect> take(InputStream file) throws BadLine {
     try (Connection connection = database.getConnection()) {
       connection.setAutoCommit(false);
       boolean whole = false;
@@ -209,6 +212,8 @@ public class Archive {
         if (!whole) connection.rollback();
         connection.setAutoCommit(true);
       }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
     }
   }
 

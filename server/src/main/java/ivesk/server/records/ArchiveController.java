@@ -13,7 +13,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStream;
 import java.security.Principal;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -76,13 +75,7 @@ class ArchiveController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(name + ".json").build().toString())
         .contentType(MediaType.APPLICATION_OCTET_STREAM)
-        .body(out -> {
-          try {
-            archive.write(out, client);
-          } catch (SQLException e) {
-            throw new IOException(e);
-          }
-        });
+        .body(out -> archive.write(out, client));
   }
 
   /// What came of it, or would.
@@ -95,7 +88,7 @@ class ArchiveController {
   }
 
   private interface Reading {
-    List<Effect> of(InputStream file) throws IOException, SQLException, BadLine;
+    List<Effect> of(InputStream file) throws BadLine;
   }
 
   private static List<ArchiveEffect> read(HttpServletRequest request, Reading reading) {
@@ -105,8 +98,6 @@ class ArchiveController {
       throw new BadInput("file", e.getMessage() + ". Nothing was written");
     } catch (IOException e) {
       throw new BadInput("file", "the file did not come whole. Nothing was written");
-    } catch (SQLException e) {
-      throw new IllegalStateException(e);
     }
   }
 
