@@ -67,6 +67,9 @@ export function Progress({ clientId }: { clientId: string }) {
           <Button color="inherit" onClick={() => window.print()}>
             Progress sheet
           </Button>
+          <Button color="inherit" href={`/api/clients/${clientId}/progress.csv`} download>
+            Table as CSV
+          </Button>
         </p>
       </section>
       <aside className={cx("side")} aria-label="What the record says">

@@ -163,6 +163,34 @@ class CourseApiTest {
     assertThat(days().getFirst()).isBetween(from, from.plusDays(7));
   }
 
+  /// Scores of a demo client, one line a day.
+  @Test
+  @Order(7)
+  void progressIsATableToo() {
+    String jonas =
+        practice.get("/api/clients?find=Jonas").body().get("clients").get(0).get("id").asString();
+    String table = practice.text("/api/clients/" + jonas + "/progress.csv");
+    assertThat(table.lines().findFirst().orElseThrow())
+        .startsWith("date,formula,state,flakes_from,flakes_to,masi,modified_masi,gags,");
+    assertThat(table.lines().filter(line -> line.contains("MAN-20,well taken"))).hasSize(5);
+    assertThat(table.lines().skip(1).findFirst().orElseThrow()).as("2 x 3 three times, nose 2, chin 3, 3 x 2")
+        .contains(",29,");
+  }
+
+  @Test
+  @Order(8)
+  void scoresOfADayAreSavedOverWhatWasReadAndBadOnesRefused() {
+    String at = "/api/clients/" + client + "/scores/" + LocalDate.now(ZoneOffset.UTC).minusDays(1);
+    String sheet = "{\"sheet\":{\"masi\":{},\"gags\":{\"NOSE\":2},\"colours\":{}},\"version\":%d}";
+    JsonNode saved = practice.put(at, sheet.formatted(0)).body();
+    assertThat(saved.get("sheets").get(0).get("totals").get("gags").asInt()).isEqualTo(2);
+    assertThat(practice.put(at, sheet.formatted(0)).status()).as("read before").isEqualTo(409);
+    assertThat(practice.put(at, sheet.formatted(1)).status()).isEqualTo(200);
+    assertThat(practice.put(at, sheet.formatted(2).replace(":2}", ":7}")).status()).isEqualTo(400);
+    String ahead = at.replaceAll("[^/]+$", LocalDate.now(ZoneOffset.UTC).plusDays(2).toString());
+    assertThat(practice.put(ahead, sheet.formatted(0)).status()).isEqualTo(400);
+  }
+
   @Test
   @Order(6)
   void whatCannotBeIsRefused() {

@@ -157,6 +157,7 @@ class RightsTest {
       GET /api/clients/{id}/archive
       GET /api/clients/{id}/fhir
       GET /api/clients/{id}/progress
+      GET /api/clients/{id}/progress.csv
       GET /api/clients/{id}/courses
       POST /api/clients/{id}/courses
       POST /api/clients/{id}/courses/placing

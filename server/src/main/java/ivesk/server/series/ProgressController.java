@@ -17,6 +17,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -51,6 +55,20 @@ class ProgressController {
     clients.get(id);
     audit.noteOnce(who.getName(), "read progress", id);
     return progress.of(id);
+  }
+
+  /// The same as a table (RFC 4180).
+  @May(Right.RECORD)
+  @GetMapping(path = "/clients/{id}/progress.csv", produces = "text/csv")
+  ResponseEntity<String> table(@PathVariable UUID id, Principal who) {
+    clients.get(id);
+    audit.note(who.getName(), "export progress", id);
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename("progress.csv").build().toString())
+        .contentType(MediaType.parseMediaType("text/csv; charset=utf-8"))
+        .body(ProgressCsv.of(progress.of(id)));
   }
 
   /// @param version that was read; 0 for a day without scores
