@@ -204,7 +204,7 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.axe("Chart");
     browser.tabTo("Sheet", Keys.ENTER);
     browser.see("After your peel");
-    browser.see("until Wed 9 Dec");
+    browser.see("Sun without strict care");
     browser.axe("Sheet");
   }
 }
