@@ -104,7 +104,7 @@ class ChooseJourney extends Journey {
     browser.see("stays 6 h, then washed off");
     browser.press("Yara says: no burning");
     browser.at("/after");
-    browser.see("leave the retinol lotion 1 % on, no water, until Wed 25 Nov");
+    browser.see("leave on: Retinol lotion 1 %; no water until Wed 25 Nov");
     browser.see("When do I wash it off?");
   }
 }
