@@ -165,14 +165,23 @@ export default function Chart() {
               </p>
             )}
             {reads && client.data && (
-              <p className="pad small">
-                <a href={`/api/clients/${clientId}/archive`} download>
-                  Everything of this client, as a file
-                </a>
-                <br />
-                <a href={`/api/clients/${clientId}/fhir`} download>
-                  For another program, HL7 FHIR R4
-                </a>
+              <p className="pad row wrap">
+                <Button
+                  size="small"
+                  color="inherit"
+                  href={`/api/clients/${clientId}/archive`}
+                  download
+                >
+                  All of it, as a file
+                </Button>
+                <Button
+                  size="small"
+                  color="inherit"
+                  href={`/api/clients/${clientId}/fhir`}
+                  download
+                >
+                  HL7 FHIR R4
+                </Button>
               </p>
             )}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
