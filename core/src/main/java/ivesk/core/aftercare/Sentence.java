@@ -89,12 +89,6 @@ public enum Sentence {
       "Ne pas peler ne veut pas dire que cela n’a pas marché.",
       "Keine Schuppen heißt nicht, dass es nicht gewirkt hat.",
       "Não descamar não significa que não resultou."),
-  TELL_US_HOW_IT_IS(
-      "Tell us how it is: {0}",
-      "Díganos cómo va: {0}",
-      "Dites-nous comment ça va : {0}",
-      "Sagen Sie uns, wie es geht: {0}",
-      "Diga-nos como está: {0}"),
   // What a day brings.
   NO_WATER_UNTIL(
       "no water and nothing on it until {0}; then bland cream",

@@ -94,7 +94,7 @@ class AftercareController {
   @GetMapping
   AfterView after(@PathVariable UUID id, @RequestParam Optional<Language> in) {
     After after = aftercare.after(id);
-    Done done = aftercare.done(id);
+    Done done = aftercare.done(id, after);
     List<Stage> peeled = after.peeled();
     Stage last = peeled.getLast();
     return new AfterView(

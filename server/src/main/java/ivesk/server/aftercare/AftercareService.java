@@ -139,7 +139,11 @@ public class AftercareService {
   ///
   /// @throws Refused while there was no peel, or one is not ended
   Done done(UUID visitId) {
-    After after = after(visitId);
+    return done(visitId, after(visitId));
+  }
+
+  /// The same of what has followed already.
+  Done done(UUID visitId, After after) {
     Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());
     Stage decides = NextPeel.decisive(after.peeled());

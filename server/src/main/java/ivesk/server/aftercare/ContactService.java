@@ -282,7 +282,7 @@ public class ContactService {
   }
 
   String firstName(UUID visitId) {
-    return clients.get(visits.get(visitId).clientId()).name().split(" ", 2)[0];
+    return clients.get(visits.get(visitId).clientId()).firstName();
   }
 
   /// Asked for, and nobody answered.

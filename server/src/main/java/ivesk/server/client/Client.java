@@ -59,6 +59,11 @@ public record Client(
         .collect(Collectors.joining(", "));
   }
 
+  /// What a screen shows that others may see.
+  public String firstName() {
+    return name.split(" ", 2)[0];
+  }
+
   /// Full years on a day.
   public int ageOn(LocalDate day) {
     return Period.between(dateOfBirth, day).getYears();

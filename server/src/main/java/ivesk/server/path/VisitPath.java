@@ -396,7 +396,8 @@ class VisitPath {
   /// What the book itself says against a visit: the client is booked twice that day, or somebody
   /// else has the room.
   private List<String> warnings(Visit visit, Client client, List<Visit> booked) {
-    List<String> warnings = new ArrayList<>(practice.shutOn(day(visit)).stream().toList());
+    List<String> warnings = new ArrayList<>();
+    practice.shutOn(day(visit)).ifPresent(warnings::add);
     for (Visit other : booked) {
       if (other.id().equals(visit.id()) || other.cancelled().isPresent()) continue;
       if (other.clientId().equals(visit.clientId()) && open(other)) {

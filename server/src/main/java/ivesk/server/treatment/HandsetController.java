@@ -119,9 +119,8 @@ class HandsetController {
       List<ClientCue> cues) {}
 
   private HandsetView view(Treatments.Live live) {
-    String name = clients.get(visits.get(live.visitId()).clientId()).name();
     return new HandsetView(
-        name.split(" ", 2)[0],
+        clients.get(visits.get(live.visitId()).clientId()).firstName(),
         clock.instant().truncatedTo(ChronoUnit.MILLIS),
         live.plan().zones(),
         live.state().lastAnswer().map(Looks.Told::value),

@@ -85,17 +85,26 @@ public class RecordedPeels implements PastPeels {
             .flatMap(row -> done(row).stream())
             .map(Done::firstTouch)
             .findFirst();
+    return heardOf(all, booked).stream()
+        .filter(other -> !other.visitId().equals(visit.id()))
+        .filter(other -> own.isEmpty() || other.done().firstTouch().isBefore(own.get()))
+        .map(other -> other.done().peel())
+        .toList();
+  }
+
+  private record OfVisit(UUID visitId, Done done) {}
+
+  /// The oldest first, each with what was heard of it since: days of flakes, red flags.
+  private List<OfVisit> heardOf(List<TreatmentStore.Row> rows, List<UUID> booked) {
     Map<UUID, Flaking> flaked = flakes.ofVisits(booked);
     Map<UUID, RedFlags.Flagged> flags = redFlags.ofVisits(booked);
-    return all.stream()
-        .filter(row -> !row.visitId().equals(visit.id()))
+    return rows.stream()
         .flatMap(row ->
             done(row).stream()
                 .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId()))))
-                .map(one -> one.flagged(Optional.ofNullable(flags.get(row.visitId())))))
-        .filter(other -> own.isEmpty() || other.firstTouch().isBefore(own.get()))
-        .sorted(Comparator.comparing(Done::firstTouch))
-        .map(Done::peel)
+                .map(one -> one.flagged(Optional.ofNullable(flags.get(row.visitId()))))
+                .map(one -> new OfVisit(row.visitId(), one)))
+        .sorted(Comparator.comparing(one -> one.done().firstTouch()))
         .toList();
   }
 
@@ -105,17 +114,8 @@ public class RecordedPeels implements PastPeels {
   /// All that were done here, the oldest first.
   public List<Recorded> ofClient(UUID clientId) {
     List<UUID> booked = visits.ofClient(clientId).stream().map(Visit::id).toList();
-    Map<UUID, Flaking> flaked = flakes.ofVisits(booked);
-    Map<UUID, RedFlags.Flagged> flags = redFlags.ofVisits(booked);
-    record Timed(Instant at, Recorded one) {}
-    return treatments.ofVisits(booked).stream()
-        .flatMap(row ->
-            done(row).stream()
-                .map(one -> one.flaking(Optional.ofNullable(flaked.get(row.visitId()))))
-                .map(one -> one.flagged(Optional.ofNullable(flags.get(row.visitId()))))
-                .map(one -> new Timed(one.firstTouch(), new Recorded(row.visitId(), one.peel()))))
-        .sorted(Comparator.comparing(Timed::at))
-        .map(Timed::one)
+    return heardOf(treatments.ofVisits(booked), booked).stream()
+        .map(one -> new Recorded(one.visitId(), one.done().peel()))
         .toList();
   }
 
@@ -132,7 +132,7 @@ public class RecordedPeels implements PastPeels {
 
   /// When the skin flaked after a visit, as it was told; empty until it is.
   public Optional<Flaking> flaked(UUID visitId) {
-    return Optional.ofNullable(flakes.ofVisits(List.of(visitId)).get(visitId));
+    return flakes.of(visitId);
   }
 
   private List<Stage> stagesBefore(Live live) {
