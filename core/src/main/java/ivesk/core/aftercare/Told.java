@@ -1,8 +1,6 @@
 package ivesk.core.aftercare;
 
 import ivesk.core.Language;
-import ivesk.core.formula.Family;
-import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
 import java.text.ListFormat;
 import java.text.MessageFormat;
@@ -31,10 +29,6 @@ public record Told(Sentence sentence, List<Part> parts) {
     record Name(String words) implements Part {}
 
     record Zones(List<Zone> zones) implements Part {}
-
-    record Acid(Family family) implements Part {}
-
-    record Product(Role role) implements Part {}
 
     record Things(List<Sentence> sentences) implements Part {}
   }
@@ -71,8 +65,6 @@ public record Told(Sentence sentence, List<Part> parts) {
       case Part.Name(String words) -> words;
       case Part.Zones(List<Zone> zones) ->
           list(zones.stream().map(zone -> Nouns.of(zone).in(language)), language);
-      case Part.Acid(Family family) -> Nouns.of(family).in(language);
-      case Part.Product(Role role) -> Nouns.of(role).in(language);
       case Part.Things(List<Sentence> things) ->
           String.join("; ", things.stream().map(thing -> thing.in(language)).toList());
     };
