@@ -3,16 +3,27 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.BadLine;
 import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -41,9 +52,13 @@ class ArchiveTest {
     empty.close();
   }
 
-  private static byte[] file(Archive archive, Optional<UUID> client) throws Exception {
+  private static byte[] file(Archive archive, Optional<UUID> client) {
+    return file(archive, Form.JSON, client);
+  }
+
+  private static byte[] file(Archive archive, Form form, Optional<UUID> client) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    archive.write(out, client);
+    archive.write(out, form, client);
     return out.toByteArray();
   }
 
@@ -82,6 +97,8 @@ class ArchiveTest {
     byte[] all = file(here, Optional.empty());
     String words = new String(all, StandardCharsets.UTF_8);
     assertThat(words).doesNotContain("password_hash").doesNotContain("token_hash");
+    assertThat(wrongBySchema(new String(one, StandardCharsets.UTF_8))).isEmpty();
+    assertThat(wrongBySchema(words)).isEmpty();
     there.take(in(one));
     assertThat(clients(empty)).as("one client, opened elsewhere").isEqualTo(1);
     assertThat(file(there, Optional.of(id("Maren")))).isEqualTo(one);
@@ -95,6 +112,87 @@ class ArchiveTest {
         .as("again it changes nothing")
         .allMatch(effect -> effect.fresh() == 0 && effect.differing() == 0);
     assertThat(file(there, Optional.of(id("Maren")))).isEqualTo(one);
+
+    byte[] tables = file(here, Form.CSV, Optional.empty());
+    assertThat(file(there, Form.CSV, Optional.empty())).isEqualTo(tables);
+    assertThat(there.take(in(tables)))
+        .as("tables say the same as the JSON")
+        .isNotEmpty()
+        .allMatch(effect -> effect.fresh() == 0 && effect.differing() == 0);
+    try (ConfigurableApplicationContext third = Practice.start("start")) {
+      Archive archive = third.getBean(Archive.class);
+      archive.take(in(tables));
+      assertThat(file(archive, Optional.empty())).as("by the tables alone").isEqualTo(all);
+    }
+  }
+
+  /// By a JSON Schema validator from the registry.
+  private static List<String> wrongBySchema(String file) {
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        .getSchema(practice.bean(Archive.class).schema())
+        .validate(
+            file,
+            InputFormat.JSON,
+            run -> run.executionConfig(c -> c.formatAssertionsEnabled(true)))
+        .stream()
+        .map(Object::toString)
+        .limit(3)
+        .toList();
+  }
+
+  @Test
+  void theSchemaInTheTreeIsTheServersOwn() throws Exception {
+    Path kept = Path.of("../docs/formats/ivesk-1.schema.json");
+    String schema = practice.bean(Archive.class).schema();
+    if (Boolean.getBoolean("ivesk.schema.write")) Files.writeString(kept, schema);
+    assertThat(Files.readString(kept)).isEqualTo(schema);
+    String file =
+        new String(file(practice.bean(Archive.class), Optional.empty()), StandardCharsets.UTF_8);
+    assertThat(wrongBySchema(file.replace("\"v\":1", "\"v\":2"))).isNotEmpty();
+    assertThat(wrongBySchema(file.replaceFirst("\\d{4}-\\d\\d-\\d\\d\",", "no day\",")))
+        .isNotEmpty();
+  }
+
+  @Test
+  void aBadTableIsNamedWithItsLine() throws Exception {
+    byte[] tables = file(practice.bean(Archive.class), Form.CSV, Optional.of(id("Maren")));
+    for (String[] bad :
+        new String[][] {
+          {"client.csv", "\"id\"", "\"key\"", "client.csv, line 1: client has no column 'key'"},
+          {"client.csv", "Maren Holt\",", "Maren Holt\",\"x\",", "client.csv, line 2: it has "},
+          {"visit.csv", "T", "", "visit.csv, line 2: visit.starts_at is an instant"},
+          {"format.csv", "\"1\"", "\"2\"", "format.csv, line 2: its version is not 1"},
+          {"visit.csv", null, "visits.csv", "visits.csv, line 1: there is no table 'visits'"},
+        }) {
+      byte[] changed = changed(tables, bad[0], bad[1], bad[2]);
+      Throwable why = catchThrowable(() -> practice.bean(Archive.class).preview(in(changed)));
+      assertThat(why).isInstanceOf(BadLine.class).hasMessageContaining(bad[3]);
+    }
+    Throwable cut =
+        catchThrowable(() ->
+            practice.bean(Archive.class).preview(in(Arrays.copyOf(tables, tables.length / 2))));
+    assertThat(cut).isInstanceOf(BadLine.class).hasMessageContaining("line ");
+  }
+
+  /// The ZIP with one of its tables changed, or called otherwise.
+  private static byte[] changed(byte[] zip, String table, @Nullable String from, String to)
+      throws Exception {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipInputStream old = new ZipInputStream(in(zip));
+        ZipOutputStream changed = new ZipOutputStream(out)) {
+      for (ZipEntry entry = old.getNextEntry(); entry != null; entry = old.getNextEntry()) {
+        boolean here = entry.getName().equals(table);
+        changed.putNextEntry(new ZipEntry(here && from == null ? to : entry.getName()));
+        String words = new String(old.readAllBytes(), StandardCharsets.UTF_8);
+        boolean first = words.startsWith("\"id\"") && "T".equals(from);
+        String spoilt =
+            from == null || !here
+                ? words
+                : first ? words.replaceAll("(\\d)T(\\d)", "$1U$2") : words.replace(from, to);
+        changed.write(spoilt.getBytes(StandardCharsets.UTF_8));
+      }
+    }
+    return out.toByteArray();
   }
 
   private static void spoilt(byte[] file) throws Exception {
@@ -138,7 +236,7 @@ class ArchiveTest {
     switch (random.nextInt(4)) {
       case 0 -> copy[at] = (byte) random.nextInt(256);
       case 1 -> {
-        return java.util.Arrays.copyOf(copy, at);
+        return Arrays.copyOf(copy, at);
       }
       case 2 -> {
         for (int i = at; i < Math.min(copy.length, at + 20); i++) copy[i] = ' ';

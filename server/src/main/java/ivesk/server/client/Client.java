@@ -59,6 +59,27 @@ public record Client(
         .collect(Collectors.joining(", "));
   }
 
+  /// With something more that this client reacts to; the same where it is told already.
+  public Client allergicTo(String more) {
+    boolean told = searchable(allergies).contains(searchable(more));
+    String all = told ? allergies : allergies.isBlank() ? more : allergies + "; " + more;
+    return new Client(
+        id,
+        name,
+        dateOfBirth,
+        occupation,
+        sun,
+        heightCm,
+        weightKg,
+        all,
+        comforts,
+        comfort,
+        guardian,
+        language,
+        archivedOn,
+        version);
+  }
+
   /// What a screen shows that others may see.
   public String firstName() {
     return name.split(" ", 2)[0];

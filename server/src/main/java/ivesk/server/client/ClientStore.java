@@ -49,7 +49,7 @@ public class ClientStore {
   /// Saves over the version that was read.
   ///
   /// @throws Stale when somebody else saved in between
-  void change(Client client) {
+  public void change(Client client) {
     List<Object> values = values(client);
     values.add(client.version());
     int changed =
@@ -74,11 +74,22 @@ public class ClientStore {
   }
 
   public Client get(UUID id) {
+    return find(id).orElseThrow(() -> new NotFound("client", id));
+  }
+
+  public Optional<Client> find(UUID id) {
     return jdbc.sql("SELECT * FROM client WHERE id = ?")
         .param(id)
         .query(ClientStore::client)
-        .optional()
-        .orElseThrow(() -> new NotFound("client", id));
+        .optional();
+  }
+
+  /// The one of this name, whatever its case and accents, who was born on this day.
+  public Optional<Client> called(String name, LocalDate born) {
+    return found(List.of(Client.searchable(name)), false, 0, PLACES).stream()
+        .filter(one -> one.dateOfBirth().equals(born))
+        .filter(one -> Client.searchable(one.name()).equals(Client.searchable(name)))
+        .findFirst();
   }
 
   /// Some clients, by id.

@@ -18,8 +18,7 @@ import java.util.stream.Collectors;
 /// words of phones) and the audit trail, which belongs to this installation, stay.
 record ArchiveSchema(List<Table> tables) {
 
-  /// @param type as the database calls it
-  record Column(String name, String type) {}
+  record Column(String name, ColumnType type, boolean mayLack) {}
 
   /// A column that refers to the key of another table.
   record Reference(String column, String table, String itsColumn) {}
@@ -28,6 +27,10 @@ record ArchiveSchema(List<Table> tables) {
   record Table(String name, List<Column> columns, List<String> key, List<Reference> refers) {
     List<String> names() {
       return columns.stream().map(Column::name).toList();
+    }
+
+    Optional<Column> column(String called) {
+      return columns.stream().filter(one -> one.name().equals(called)).findFirst();
     }
 
     private boolean refersTo(Set<String> known) {
@@ -60,7 +63,7 @@ record ArchiveSchema(List<Table> tables) {
     Map<String, List<Column>> columns = new LinkedHashMap<>();
     try (PreparedStatement query =
             database.prepareStatement(
-                "SELECT LOWER(c.table_name), LOWER(c.column_name), c.data_type"
+                "SELECT LOWER(c.table_name), LOWER(c.column_name), c.data_type, c.is_nullable"
                     + " FROM information_schema.columns c JOIN information_schema.tables t"
                     + " ON t.table_schema = c.table_schema AND t.table_name = c.table_name"
                     + " WHERE c.table_schema = 'PUBLIC' AND t.table_type = 'BASE TABLE'"
@@ -72,7 +75,9 @@ record ArchiveSchema(List<Table> tables) {
         if (STAY.contains(table) || table.equals("account") && SECRETS.contains(column)) continue;
         columns
             .computeIfAbsent(table, _ -> new ArrayList<>())
-            .add(new Column(column, rows.getString(3)));
+            .add(
+                new Column(
+                    column, ColumnType.of(rows.getString(3)), rows.getString(4).equals("YES")));
       }
     }
     Map<String, List<String>> keys = keys(database);

@@ -133,6 +133,11 @@ public class PracticeStore {
 
   void setClosedDays(List<ClosedDay> days) {
     jdbc.sql("DELETE FROM closed_day").update();
+    closeAlsoOn(days);
+  }
+
+  /// @param days none of which is closed yet
+  public void closeAlsoOn(List<ClosedDay> days) {
     for (ClosedDay closed : days) {
       jdbc.sql("INSERT INTO closed_day (on_date, why) VALUES (?, ?)")
           .params(closed.day(), closed.why())

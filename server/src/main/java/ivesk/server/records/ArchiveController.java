@@ -8,10 +8,10 @@ import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.BadLine;
-import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.Archive.Form;
+import ivesk.server.records.Intake.Outcome;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.io.InputStream;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -30,11 +30,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
-/// Records leave and enter as JSON: everything, or all of one client, who has a right to it.
+/// Records leave as JSON or as tables: everything, or all of one client, who has a right to it.
+/// They enter by one door, [Intake].
 @RestController
 @RequestMapping("/api")
 class ArchiveController {
   private final Archive archive;
+  private final Intake intake;
   private final ClientStore clients;
   private final ApplicationEventPublisher events;
   private final Audit audit;
@@ -42,11 +44,13 @@ class ArchiveController {
 
   ArchiveController(
       Archive archive,
+      Intake intake,
       ClientStore clients,
       ApplicationEventPublisher events,
       Audit audit,
       Clock clock) {
     this.archive = archive;
+    this.intake = intake;
     this.clients = clients;
     this.events = events;
     this.audit = audit;
@@ -57,7 +61,22 @@ class ArchiveController {
   @GetMapping(path = "/archive", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   ResponseEntity<StreamingResponseBody> everything(Principal who) {
     audit.note(who.getName(), "export everything", "practice");
-    return file("ivesk-" + LocalDate.now(clock), Optional.empty());
+    return file("ivesk-" + LocalDate.now(clock) + ".json", Form.JSON, Optional.empty());
+  }
+
+  /// The same as tables: a ZIP with a CSV each.
+  @May(Right.ARCHIVE)
+  @GetMapping(path = "/archive/tables", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  ResponseEntity<StreamingResponseBody> tables(Principal who) {
+    audit.note(who.getName(), "export everything", "practice");
+    return file("ivesk-" + LocalDate.now(clock) + ".zip", Form.CSV, Optional.empty());
+  }
+
+  /// What the JSON file looks like, as a JSON Schema.
+  @May(Right.KNOW)
+  @GetMapping(path = "/archive/schema", produces = "application/schema+json")
+  String schema() {
+    return archive.schema();
   }
 
   /// All that is kept of one client.
@@ -66,34 +85,34 @@ class ArchiveController {
   ResponseEntity<StreamingResponseBody> ofClient(@PathVariable UUID id, Principal who) {
     clients.get(id);
     audit.note(who.getName(), "export client", id);
-    return file("client-" + LocalDate.now(clock), Optional.of(id));
+    return file("client-" + LocalDate.now(clock) + ".json", Form.JSON, Optional.of(id));
   }
 
-  private ResponseEntity<StreamingResponseBody> file(String name, Optional<UUID> client) {
+  private ResponseEntity<StreamingResponseBody> file(
+      String name, Form form, Optional<UUID> client) {
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename(name + ".json").build().toString())
+            ContentDisposition.attachment().filename(name).build().toString())
         .contentType(MediaType.APPLICATION_OCTET_STREAM)
-        .body(out -> archive.write(out, client));
+        .body(out -> archive.write(out, form, client));
   }
 
   /// What came of it, or would.
-  record ArchiveEffect(String table, int fresh, int same, int differing) {
-    static List<ArchiveEffect> of(List<Effect> effects) {
-      return effects.stream()
-          .map(one -> new ArchiveEffect(one.table(), one.fresh(), one.same(), one.differing()))
-          .toList();
-    }
-  }
+  ///
+  /// @param notes what of the file is not read, and what else is to be known
+  record TakenIn(List<ArchiveEffect> effects, List<String> notes) {}
 
-  private interface Reading {
-    List<Effect> of(InputStream file) throws BadLine;
-  }
+  record ArchiveEffect(String table, int fresh, int same, int differing) {}
 
-  private static List<ArchiveEffect> read(HttpServletRequest request, Reading reading) {
+  private TakenIn read(HttpServletRequest request, boolean keep, String who) {
     try {
-      return ArchiveEffect.of(reading.of(request.getInputStream()));
+      Outcome outcome = intake.read(request.getInputStream(), keep, who);
+      return new TakenIn(
+          outcome.effects().stream()
+              .map(one -> new ArchiveEffect(one.table(), one.fresh(), one.same(), one.differing()))
+              .toList(),
+          outcome.notes());
     } catch (BadLine e) {
       throw new BadInput("file", e.getMessage() + ". Nothing was written");
     } catch (IOException e) {
@@ -101,21 +120,21 @@ class ArchiveController {
     }
   }
 
-  /// Reads a file through and says what it would do, table by table; nothing is written.
+  /// Reads a file through and says what it would do; nothing is written.
   @May(Right.ARCHIVE)
   @PostMapping("/archive/preview")
-  List<ArchiveEffect> preview(HttpServletRequest request) {
-    return read(request, archive::preview);
+  TakenIn preview(HttpServletRequest request, Principal who) {
+    return read(request, false, who.getName());
   }
 
   /// Takes a file in, all of it or nothing.
   @May(Right.ARCHIVE)
   @PostMapping("/archive")
-  List<ArchiveEffect> take(HttpServletRequest request, Principal who) {
-    List<ArchiveEffect> effects = read(request, archive::take);
+  TakenIn take(HttpServletRequest request, Principal who) {
+    TakenIn taken = read(request, true, who.getName());
     // What somebody keeps at hand is read again.
     events.publishEvent(new DatabaseReopened());
     audit.note(who.getName(), "import file", "practice");
-    return effects;
+    return taken;
   }
 }

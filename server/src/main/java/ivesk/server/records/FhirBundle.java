@@ -26,7 +26,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /// One client as an HL7 FHIR R4 bundle (a collection). What Ivesk knows has words and no code of a
 /// system that it may not ship, so concepts are text; what R4 asks to be coded is coded by R4's own
-/// lists. Ids are made of the client and of what an entry is about: made again they are the same.
+/// lists, and a peel also by Ivesk's, so that another Ivesk reads it. Ids are made of the client
+/// and of what an entry is about: made again they are the same.
 final class FhirBundle {
   private static final String R4_LISTS = "http://terminology.hl7.org/CodeSystem/";
 
@@ -105,7 +106,11 @@ final class FhirBundle {
   }
 
   private static void coded(ObjectNode concept, String list, String code) {
-    concept.putArray("coding").addObject().put("system", R4_LISTS + list).put("code", code);
+    own(concept, R4_LISTS + list, code);
+  }
+
+  private static void own(ObjectNode concept, String system, String code) {
+    concept.putArray("coding").addObject().put("system", system).put("code", code);
   }
 
   private void patient() {
@@ -185,10 +190,16 @@ final class FhirBundle {
             recorded.visitId() + " " + peel.formula().code() + " " + peel.region(),
             "subject");
     procedure.put("status", "completed");
-    text(procedure.putObject("code"), "chemical peel, " + peel.formula().name());
+    ObjectNode code = procedure.putObject("code");
+    own(code, FhirReader.FORMULA, peel.formula().code());
+    text(code, "chemical peel, " + peel.formula().name());
     procedure.put("performedDateTime", peel.on().toString());
-    text(procedure.putArray("bodySite").addObject(), peel.region().label());
-    text(procedure.putObject("outcome"), peel.outcome().label());
+    ObjectNode site = procedure.putArray("bodySite").addObject();
+    own(site, FhirReader.REGION, peel.region().name());
+    text(site, peel.region().label());
+    ObjectNode outcome = procedure.putObject("outcome");
+    own(outcome, FhirReader.OUTCOME, peel.outcome().name());
+    text(outcome, peel.outcome().label());
     ArrayNode notes = procedure.putArray("note");
     notes.addObject().put("text", peel.layers() + " layers, " + peel.contact().toSeconds() + " s");
     peel.worstSensation()

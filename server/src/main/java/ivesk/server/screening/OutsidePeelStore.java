@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /// Peels that clients had elsewhere, by the formula nearest to what was used.
 @Component
-class OutsidePeelStore {
+public class OutsidePeelStore {
   private final JdbcClient jdbc;
   private final ShelfService shelf;
 
@@ -26,16 +26,22 @@ class OutsidePeelStore {
     this.shelf = shelf;
   }
 
-  record Kept(
+  public record Kept(
       UUID id,
       String formula,
       Region region,
       LocalDate on,
       PeelOutcome outcome,
-      PastPeel.Outside outside) {}
+      PastPeel.Outside outside) {
+
+    /// The same day, region and formula.
+    public boolean samePeel(Kept other) {
+      return formula.equals(other.formula) && region == other.region && on.equals(other.on);
+    }
+  }
 
   /// In the order of their days, without what was withdrawn.
-  List<Kept> ofClient(UUID clientId) {
+  public List<Kept> ofClient(UUID clientId) {
     return jdbc.sql(
             "SELECT * FROM outside_peel WHERE client_id = ? AND withdrawn_at IS NULL"
                 + " ORDER BY done_on, id")
@@ -57,7 +63,7 @@ class OutsidePeelStore {
         .toList();
   }
 
-  void add(UUID clientId, Kept peel, OffsetDateTime at, String who) {
+  public void add(UUID clientId, Kept peel, OffsetDateTime at, String who) {
     jdbc.sql(
             "INSERT INTO outside_peel (id, client_id, formula, region, done_on, outcome, seen,"
                 + " higher_because, entered_at, entered_by) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")

@@ -1,0 +1,185 @@
+package ivesk.server.data;
+
+import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.ArchiveSchema.Column;
+import ivesk.server.data.ArchiveSchema.Table;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Types;
+import java.time.DateTimeException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/// Puts the rows of a file into one table, within the open transaction.
+final class ArchiveRows implements AutoCloseable {
+  /// What is the practice's own: two of them may both have an Ines, and each has its policies.
+  private static final Set<String> STAYS_AS_IT_IS =
+      Set.of("account", "practice", "practice_number", "policy", "clinician_opening");
+
+  /// Shipped with ids of its own in each installation, and known by its name.
+  private static final String BY_NAME = "product_kind";
+
+  private final Table table;
+  private final List<Column> columns;
+  private final PreparedStatement find;
+  private final PreparedStatement insert;
+  private final PreparedStatement replaced;
+  private int fresh;
+  private int same;
+  private int differing;
+
+  /// @param place of the columns in the file
+  /// @throws BadLine where the table has no such columns, or they lack its key
+  ArchiveRows(
+      Connection connection, ArchiveSchema schema, String name, List<String> names, Place place)
+      throws SQLException, BadLine {
+    this.table = schema.find(name).orElseThrow(() -> place.bad("there is no table '" + name + "'"));
+    this.columns =
+        place.each(
+            names,
+            column ->
+                table
+                    .column(column)
+                    .orElseThrow(() -> place.bad(name + " has no column '" + column + "'")));
+    if (columns.stream().distinct().count() < columns.size()) {
+      throw place.bad("a column of " + name + " is there twice");
+    }
+    if (!names.containsAll(table.key())) {
+      throw place.bad(name + " lacks its key: " + String.join(", ", table.key()));
+    }
+    if (name.equals(BY_NAME) && !names.contains("name")) {
+      throw place.bad(name + " lacks its name");
+    }
+    this.find =
+        connection.prepareStatement(
+            "SELECT "
+                + String.join(", ", names)
+                + " FROM "
+                + name
+                + " WHERE "
+                + table.key().stream()
+                    .map(key -> key + " = ?")
+                    .collect(Collectors.joining(" AND ")));
+    this.replaced = connection.prepareStatement("DELETE FROM product_kind WHERE name = ?");
+    boolean account = name.equals("account");
+    this.insert =
+        connection.prepareStatement(
+            "INSERT INTO "
+                + name
+                + " ("
+                + String.join(", ", names)
+                // Somebody who comes with a file signs in by a one-time code.
+                + (account ? ", password_hash" : "")
+                + ") VALUES ("
+                + columns.stream()
+                    .map(column -> column.type() == ColumnType.DOCUMENT ? "? FORMAT JSON" : "?")
+                    .collect(Collectors.joining(", "))
+                + (account ? ", ''" : "")
+                + ")");
+  }
+
+  List<Column> columns() {
+    return columns;
+  }
+
+  String table() {
+    return table.name();
+  }
+
+  /// @throws BadLine where the words are no such value
+  Object value(Column column, String words, Place place) throws BadLine {
+    try {
+      return column.type().read(words);
+    } catch (DateTimeException | IllegalArgumentException e) {
+      throw place.bad(
+          table.name()
+              + "."
+              + column.name()
+              + " is "
+              + column.type().words()
+              + ": "
+              + e.getMessage());
+    }
+  }
+
+  void put(@Nullable Object[] values, Place place) throws BadLine {
+    try {
+      for (int i = 0; i < table.key().size(); i++) {
+        find.setObject(i + 1, values[index(table.key().get(i))]);
+      }
+      try (ResultSet here = find.executeQuery()) {
+        if (here.next()) {
+          if (same(here, values)) same++;
+          else differing++;
+          return;
+        }
+      }
+      if (table.name().equals(BY_NAME)) {
+        replaced.setObject(1, values[index("name")]);
+        replaced.executeUpdate();
+      }
+      for (int i = 0; i < values.length; i++) {
+        if (values[i] == null) insert.setNull(i + 1, Types.NULL);
+        else insert.setObject(i + 1, values[i]);
+      }
+      insert.executeUpdate();
+      fresh++;
+    } catch (SQLException e) {
+      throw place.bad(table.name() + " does not take this row: " + cause(e));
+    }
+  }
+
+  Effect effect() {
+    return new Effect(table.name(), fresh, same, differing);
+  }
+
+  private static String cause(SQLException e) {
+    String words = String.valueOf(e.getMessage());
+    int statement = words.indexOf("; SQL statement");
+    return statement < 0 ? words : words.substring(0, statement);
+  }
+
+  private int index(String name) {
+    for (int i = 0; i < columns.size(); i++) {
+      if (columns.get(i).name().equals(name)) return i;
+    }
+    throw new IllegalStateException(name);
+  }
+
+  private boolean same(ResultSet here, @Nullable Object[] values) throws SQLException {
+    if (STAYS_AS_IT_IS.contains(table.name())) return true;
+    for (int i = 0; i < values.length; i++) {
+      if (!ColumnType.same(columns.get(i).type().heldOrNull(here, i + 1), values[i])) return false;
+    }
+    return true;
+  }
+
+  @Override
+  public void close() throws SQLException {
+    find.close();
+    insert.close();
+    replaced.close();
+  }
+
+  /// Where in a file something stands.
+  @FunctionalInterface
+  interface Place {
+    BadLine bad(String why);
+
+    interface Part<T> {
+      T of(String name) throws BadLine;
+    }
+
+    default <T> List<T> each(List<String> names, Part<T> part) throws BadLine {
+      List<T> parts = new ArrayList<>();
+      for (String name : names) parts.add(part.of(name));
+      return List.copyOf(parts);
+    }
+  }
+}
