@@ -29,7 +29,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_2"];
+        post: operations["preview_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tables"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -340,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/erasure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wish"];
+        put?: never;
+        post: operations["erased"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/outside-peels": {
         parameters: {
             query?: never;
@@ -478,6 +526,38 @@ export interface paths {
         get: operations["bundle"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/joined": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["joined"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/joined/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["preview_2"];
+        put?: never;
+        post: operations["join"];
         delete?: never;
         options?: never;
         head?: never;
@@ -783,6 +863,22 @@ export interface paths {
         put?: never;
         post: operations["backUp"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["apart"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2999,6 +3095,8 @@ export interface components {
             heightCm?: number;
             /** Format: uuid */
             id: string;
+            /** Format: uuid */
+            joinedInto?: string;
             /** @enum {string} */
             language: "EN" | "ES" | "FR" | "DE" | "PT";
             name: string;
@@ -3535,6 +3633,18 @@ export interface components {
             what: string;
             who: string;
         };
+        Erased: {
+            whole: boolean;
+        };
+        ErasureWish: {
+            /** Format: date */
+            askedOn?: string;
+            /** Format: date */
+            keptUntil?: string;
+            /** Format: int32 */
+            visitsAhead: number;
+            whole: boolean;
+        };
         Event: {
             name: string;
             /** Format: date */
@@ -3913,6 +4023,26 @@ export interface components {
             /** @enum {string} */
             part: "INHERITED" | "REACTION" | "HABITS";
             question: string;
+        };
+        JoinPreview: {
+            kept: components["schemas"]["Client"];
+            moved: {
+                [key: string]: number;
+            };
+            other: components["schemas"]["Client"];
+            refused?: string;
+            stays: {
+                [key: string]: number;
+            };
+        };
+        JoinedCharts: {
+            /** Format: uuid */
+            id: string;
+            kept: components["schemas"]["Client"];
+            /** Format: date */
+            on: string;
+            other: components["schemas"]["Client"];
+            who: string;
         };
         Judged: {
             /** @enum {string} */
@@ -4553,6 +4683,8 @@ export interface components {
             parts: components["schemas"]["Weighed"][];
         };
         PastTime: {
+            /** Format: date */
+            askedOn?: string;
             /** Format: uuid */
             clientId: string;
             /** Format: date */
@@ -5826,6 +5958,10 @@ export interface components {
              */
             type: "TakenBack";
         };
+        TakenIn: {
+            effects: components["schemas"]["ArchiveEffect"][];
+            notes: string[];
+        };
         Tick: {
             laidOut: boolean;
         };
@@ -6343,12 +6479,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ArchiveEffect"][];
+                    "*/*": components["schemas"]["TakenIn"];
                 };
             };
         };
     };
-    preview_2: {
+    preview_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6363,7 +6499,47 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ArchiveEffect"][];
+                    "*/*": components["schemas"]["TakenIn"];
+                };
+            };
+        };
+    };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
+    tables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": components["schemas"]["StreamingResponseBody"];
                 };
             };
         };
@@ -6834,6 +7010,50 @@ export interface operations {
             };
         };
     };
+    wish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ErasureWish"];
+                };
+            };
+        };
+    };
+    erased: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Erased"];
+                };
+            };
+        };
+    };
     add_5: {
         parameters: {
             query?: never;
@@ -7089,6 +7309,74 @@ export interface operations {
                 };
                 content: {
                     "application/fhir+json": string;
+                };
+            };
+        };
+    };
+    joined: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JoinedCharts"][];
+                };
+            };
+        };
+    };
+    preview_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JoinPreview"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
                 };
             };
         };
@@ -7574,6 +7862,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HealthView"];
+                };
+            };
+        };
+    };
+    apart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Client"];
                 };
             };
         };

@@ -25,6 +25,9 @@ import { ClientForm } from "../client/ClientForm";
 import { Addenda } from "./Addenda";
 import { AuditTrail } from "./AuditTrail";
 import { Beside } from "./Beside";
+import { EraseAtWish } from "./EraseAtWish";
+import { JoinCharts } from "./JoinCharts";
+import { JoinedCharts } from "./JoinedCharts";
 import { clientQuery, clientVisitsQuery } from "../client/queries";
 import whoStripStyles from "../parts/WhoStrip.module.css";
 import styles from "./Chart.module.css";
@@ -45,8 +48,10 @@ export default function Chart() {
   const visits = useQuery(clientVisitsQuery(clientId));
   const [picked, setPicked] = useState<string | null>(null);
   const [beside, setBeside] = useState<string | null>(null);
-  const [editing, setEditing] = useState(false);
+  const [dialog, setDialog] = useState<"edit" | "join" | "erase" | null>(null);
   const reads = useMay("RECORD");
+  const treats = useMay("TREAT");
+  const erases = useMay("ERASE");
   const queries = useQueryClient();
   const archive = useMutation({
     mutationFn: async (archived: boolean) =>
@@ -98,16 +103,20 @@ export default function Chart() {
                 }
               />
             )}
-            <Button size="small" onClick={() => setEditing(true)}>
-              Edit
-            </Button>
-            <Button
-              size="small"
-              color="inherit"
-              onClick={() => archive.mutate(!client.data.archivedOn)}
-            >
-              {client.data.archivedOn ? "Bring back" : "Archive"}
-            </Button>
+            {!client.data.joinedInto && (
+              <>
+                <Button size="small" onClick={() => setDialog("edit")}>
+                  Edit
+                </Button>
+                <Button
+                  size="small"
+                  color="inherit"
+                  onClick={() => archive.mutate(!client.data.archivedOn)}
+                >
+                  {client.data.archivedOn ? "Bring back" : "Archive"}
+                </Button>
+              </>
+            )}
           </span>
         </section>
       )}
@@ -182,8 +191,19 @@ export default function Chart() {
                 >
                   HL7 FHIR R4
                 </Button>
+                {treats && !client.data.joinedInto && (
+                  <Button size="small" color="inherit" onClick={() => setDialog("join")}>
+                    Join another chart
+                  </Button>
+                )}
+                {erases && !client.data.joinedInto && (
+                  <Button size="small" color="inherit" onClick={() => setDialog("erase")}>
+                    Asked to be erased
+                  </Button>
+                )}
               </p>
             )}
+            {reads && <JoinedCharts clientId={clientId} />}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
           </section>
           <section className="side" aria-label="Record">
@@ -192,12 +212,18 @@ export default function Chart() {
           </section>
         </main>
       )}
-      {editing && client.data && (
+      {dialog === "edit" && client.data && (
         <ClientForm
           client={client.data}
-          onClose={() => setEditing(false)}
-          onSaved={() => setEditing(false)}
+          onClose={() => setDialog(null)}
+          onSaved={() => setDialog(null)}
         />
+      )}
+      {dialog === "join" && client.data && (
+        <JoinCharts client={client.data} onClose={() => setDialog(null)} />
+      )}
+      {dialog === "erase" && client.data && (
+        <EraseAtWish client={client.data} onClose={() => setDialog(null)} />
       )}
     </>
   );

@@ -41,6 +41,7 @@ export function PastTime() {
             {chart.name}
             <small className="under">
               last visit {day(chart.lastVisit)}, to be kept until {day(chart.keptUntil)}
+              {chart.askedOn && `, asked to be erased ${day(chart.askedOn)}`}
             </small>
           </span>
           <Button size="small" color="inherit" onClick={() => setErasing(chart)}>

@@ -214,6 +214,7 @@ class ArchitectureTest {
                     "prep_told")),
             Map.entry(
                 "treatment", Set.of("treatment", "treatment_event", "handset", "flakes_told")),
+            Map.entry("path", Set.of("chart_merge", "merged_row", "erasure_request")),
             Map.entry("records", Set.of("addendum")),
             Map.entry("series", Set.of("score_sheet", "course", "course_peel")),
             Map.entry(

@@ -118,6 +118,60 @@ class ErasureTest {
                 && one.get("who").asString().equals("marit"));
   }
 
+  @Test
+  void whoAsksToBeErasedLosesWhatNoLawKeeps() {
+    UUID maren = client("Maren Holt");
+    String at = "/api/clients/" + maren + "/erasure";
+    JsonNode wish = practice.get(at).body();
+    assertThat(wish.get("whole").asBoolean()).isFalse();
+    LocalDate lastVisit =
+        jdbc.sql("SELECT CAST(MAX(starts_at) AS DATE) FROM visit WHERE client_id = ?")
+            .param(maren)
+            .query(LocalDate.class)
+            .single();
+    assertThat(wish.get("keptUntil").asString()).isEqualTo(lastVisit.plusYears(10).toString());
+    jdbc.sql(
+            "INSERT INTO home_plan_item (client_id, item, standing, said_at, said_to)"
+                + " VALUES (?, 'CREAM', 'HAS', CURRENT_TIMESTAMP, 'ines')")
+        .param(maren)
+        .update();
+    long events = count("treatment_event");
+    long consents = count("consent");
+    Practice ines = practice.another().signIn("ines", "harbour");
+    assertThat(ines.post(at, "{}").status()).as("a therapist").isEqualTo(403);
+    practice.post("/api/waiting", "{\"clientId\":\"" + maren + "\",\"wish\":\"mornings\"}");
+    Answer done = practice.post(at, "{}");
+    assertThat(done.status()).as(done.detail()).isEqualTo(200);
+    assertThat(done.body().get("whole").asBoolean()).isFalse();
+    assertThat(left(List.of(maren)))
+        .doesNotContain("HOME_PLAN_ITEM.CLIENT_ID", "WAITING.CLIENT_ID", "COURSE.CLIENT_ID")
+        .contains("CONSENT.CLIENT_ID", "ERASURE_REQUEST.CLIENT_ID");
+    assertThat(count("treatment_event")).isEqualTo(events);
+    assertThat(count("consent")).isEqualTo(consents);
+    JsonNode client = practice.get("/api/clients/" + maren).body();
+    assertThat(client.get("occupation").asString()).isEmpty();
+    assertThat(client.has("archivedOn")).isTrue();
+    assertThat(practice.get(at).body().get("visitsAhead").asInt()).isZero();
+    assertThat(practice.get(at).body().get("askedOn").asString())
+        .isEqualTo(LocalDate.now(ZoneOffset.UTC).toString());
+  }
+
+  @Test
+  void whereNothingWasDoneAllOfItGoesAtOnce() {
+    String fresh =
+        practice
+            .post("/api/clients", "{\"name\":\"Una Brink\",\"dateOfBirth\":\"1990-02-03\"}")
+            .body()
+            .get("id")
+            .asString();
+    JsonNode wish = practice.get("/api/clients/" + fresh + "/erasure").body();
+    assertThat(wish.get("whole").asBoolean()).isTrue();
+    assertThat(wish.has("keptUntil")).isFalse();
+    Answer done = practice.post("/api/clients/" + fresh + "/erasure", "{}");
+    assertThat(done.body().get("whole").asBoolean()).isTrue();
+    assertThat(left(List.of(UUID.fromString(fresh)))).isEmpty();
+  }
+
   private long count(String table) {
     return jdbc.sql("SELECT COUNT(*) FROM " + table).query(Long.class).single();
   }

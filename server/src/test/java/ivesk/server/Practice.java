@@ -66,6 +66,16 @@ public final class Practice implements AutoCloseable {
     }
   }
 
+  /// The id of a client of the demo.
+  String client(String name) {
+    return get("/api/clients?find=" + name.replace(" ", "%20"))
+        .body()
+        .get("clients")
+        .get(0)
+        .get("id")
+        .asString();
+  }
+
   Practice signIn(String name, String password) {
     freshSignIn(name, password);
     return this;
@@ -144,6 +154,14 @@ public final class Practice implements AutoCloseable {
 
   Answer post(String path, String json) {
     return write("POST", path, json);
+  }
+
+  /// A file, as it is.
+  Answer post(String path, byte[] file) {
+    return send(
+        request(path)
+            .header("Content-Type", "application/octet-stream")
+            .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
   }
 
   Answer put(String path, String json) {

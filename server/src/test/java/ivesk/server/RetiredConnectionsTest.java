@@ -70,6 +70,19 @@ class RetiredConnectionsTest {
                   + " SELECT id, CURRENT_DATE, X'7B7D', 1, CURRENT_TIMESTAMP, 'ines' FROM client"
                   + " LIMIT 1"),
           Map.entry(
+              "CHART_MERGE",
+              "INSERT INTO chart_merge (id, kept, other, at, who, allergies_before,"
+                  + " comforts_before) SELECT RANDOM_UUID(), id, RANDOM_UUID(),"
+                  + " CURRENT_TIMESTAMP, 'ines', '', '' FROM client LIMIT 1"),
+          Map.entry(
+              "MERGED_ROW",
+              "INSERT INTO merged_row (merge_id, moved, row_key)"
+                  + " SELECT id, 'visit', 'key' FROM chart_merge LIMIT 1"),
+          Map.entry(
+              "ERASURE_REQUEST",
+              "INSERT INTO erasure_request (client_id, asked_on, who)"
+                  + " SELECT id, CURRENT_DATE, 'ines' FROM client LIMIT 1"),
+          Map.entry(
               "COURSE",
               "INSERT INTO course (id, client_id, region, formulas, maintenance, at_hour, minutes,"
                   + " room, therapist, made_at, made_by) SELECT RANDOM_UUID(), id, 'FACE',"

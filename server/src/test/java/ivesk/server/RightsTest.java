@@ -46,6 +46,7 @@ class RightsTest {
       GET /api/practice
       GET /api/practice/numbers
       GET /api/practice/policies
+      GET /api/archive/schema
       GET /api/decision-table
       GET /api/contact-rules
       GET /api/words/check-in
@@ -155,6 +156,9 @@ class RightsTest {
       GET /api/visits/{id}/addenda
       POST /api/visits/{id}/addenda
       GET /api/clients/{id}/archive
+      GET /api/clients/{id}/joined
+      GET /api/clients/{id}/joined/{other}
+      GET /api/clients/{clientId}/erasure
       GET /api/clients/{id}/fhir
       GET /api/clients/{id}/progress
       GET /api/clients/{id}/progress.csv
@@ -192,6 +196,8 @@ class RightsTest {
       POST /api/visits/{visitId}/treatment
       POST /api/tour
       DELETE /api/tour
+      POST /api/clients/{id}/joined/{other}
+      DELETE /api/joined/{id}
       """;
 
   private static final String CLINICIAN =
@@ -203,6 +209,7 @@ class RightsTest {
   private static final String OWNER_AND_CLINICIAN =
       """
       GET /api/archive
+      GET /api/archive/tables
       POST /api/archive
       POST /api/archive/preview
       PUT /api/practice
@@ -220,6 +227,7 @@ class RightsTest {
       """
       GET /api/past-time
       DELETE /api/past-time/{clientId}
+      POST /api/clients/{clientId}/erasure
       GET /api/people
       POST /api/people
       PUT /api/people/{username}

@@ -338,7 +338,14 @@ public class ContactService {
     return diaries.visit(Tokens.hash(token), today());
   }
 
-  /// Takes everything of a client out for good.
+  /// Takes everything of a client out for good. Home plan, diaries, and photos of check-ins that
+  /// raised no red flag.
+  public void eraseWhatNoLawKeeps(UUID clientId, List<UUID> ofVisits) {
+    homePlans.erase(clientId);
+    diaries.erase(ofVisits);
+    store.dropPhotos(ofVisits);
+  }
+
   public void erase(UUID clientId, List<UUID> ofVisits) {
     homePlans.erase(clientId);
     store.erase(ofVisits);

@@ -264,7 +264,16 @@ class ContactStore implements RedFlags {
         .list();
   }
 
-  /// Takes everything of some visits out for good.
+  /// Takes everything of some visits out for good. Photos of what raised no red flag.
+  void dropPhotos(List<UUID> visits) {
+    if (visits.isEmpty()) return;
+    jdbc.sql(
+            "UPDATE check_in SET photo = NULL WHERE visit_id IN (:ids) AND photo IS NOT NULL"
+                + " AND NOT EXISTS (SELECT 1 FROM red_flag WHERE check_in_id = check_in.id)")
+        .param("ids", visits)
+        .update();
+  }
+
   void erase(List<UUID> visits) {
     if (visits.isEmpty()) return;
     for (String table : List.of("red_flag", "check_in", "check_in_try", "after_peel")) {

@@ -27,7 +27,7 @@ public enum Right {
   PRACTICE("policies, numbers of an alarm, rooms, days", OWNER, SUPERVISOR),
   WATCH("how the installation is, and its backups", OWNER, SUPERVISOR),
   ARCHIVE("taking all records out, and records in", OWNER, SUPERVISOR),
-  ERASE("taking out charts that are past their time", OWNER),
+  ERASE("taking out charts past their time, or at the client's wish", OWNER),
   PEOPLE("adding, changing, locking and resetting accounts", OWNER);
 
   private final String label;

@@ -23,6 +23,7 @@ import java.util.stream.Stream;
 /// @param comfort more of it, free text
 /// @param language in which sheets are given
 /// @param archivedOn empty while the client comes
+/// @param joinedInto the client whose chart holds what was this one's
 /// @param version counts the changes
 public record Client(
     UUID id,
@@ -38,6 +39,7 @@ public record Client(
     String guardian,
     Language language,
     Optional<LocalDate> archivedOn,
+    Optional<UUID> joinedInto,
     int version) {
 
   public Client {
@@ -63,6 +65,18 @@ public record Client(
   public Client allergicTo(String more) {
     boolean told = searchable(allergies).contains(searchable(more));
     String all = told ? allergies : allergies.isBlank() ? more : allergies + "; " + more;
+    return respecting(all, comforts);
+  }
+
+  public Client allergicOnlyTo(String told) {
+    return respecting(told, comforts);
+  }
+
+  public Client comfortedBy(Set<Comfort> asked) {
+    return respecting(allergies, asked);
+  }
+
+  private Client respecting(String told, Set<Comfort> asked) {
     return new Client(
         id,
         name,
@@ -71,12 +85,13 @@ public record Client(
         sun,
         heightCm,
         weightKg,
-        all,
-        comforts,
+        told,
+        asked,
         comfort,
         guardian,
         language,
         archivedOn,
+        joinedInto,
         version);
   }
 

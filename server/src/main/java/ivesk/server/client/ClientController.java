@@ -69,6 +69,7 @@ class ClientController {
           guardian.orElse(""),
           language.orElse(Language.EN),
           archivedOn,
+          Optional.empty(),
           version);
     }
   }
@@ -118,7 +119,7 @@ class ClientController {
   @Transactional
   Client change(@PathVariable UUID id, @RequestBody ClientChange body, Principal who) {
     requireBorn(body.client().dateOfBirth());
-    Optional<LocalDate> archivedOn = clients.get(id).archivedOn();
+    Optional<LocalDate> archivedOn = clients.standing(id).archivedOn();
     clients.change(BadInput.in("client", () -> body.client().as(id, archivedOn, body.version())));
     audit.note(who.getName(), "change client", id);
     return clients.get(id);
@@ -128,7 +129,7 @@ class ClientController {
   @PutMapping("/{id}/archived")
   @Transactional
   Client archive(@PathVariable UUID id, @RequestBody Archived body, Principal who) {
-    clients.get(id);
+    clients.standing(id);
     clients.archive(
         id, body.archived() ? Optional.of(LocalDate.now(clock)) : Optional.<LocalDate>empty());
     audit.note(who.getName(), body.archived() ? "archive client" : "bring client back", id);

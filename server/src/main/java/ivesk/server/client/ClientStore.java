@@ -3,6 +3,7 @@ package ivesk.server.client;
 import ivesk.core.Language;
 import ivesk.core.plan.Comfort;
 import ivesk.server.app.Problems.NotFound;
+import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Stale;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -66,7 +67,7 @@ public class ClientStore {
     keepParts(client.id());
   }
 
-  void archive(UUID id, Optional<LocalDate> on) {
+  public void archive(UUID id, Optional<LocalDate> on) {
     jdbc.sql("UPDATE client SET archived_on = ?, version = version + 1 WHERE id = ?")
         .params(on.orElse(null), id)
         .update();
@@ -75,6 +76,37 @@ public class ClientStore {
 
   public Client get(UUID id) {
     return find(id).orElseThrow(() -> new NotFound("client", id));
+  }
+
+  /// One whose chart is a chart of its own.
+  ///
+  /// @throws Refused where it was joined into another
+  public Client standing(UUID id) {
+    Client client = get(id);
+    client
+        .joinedInto()
+        .ifPresent(other -> {
+          throw new Refused(
+              "This chart was joined into that of "
+                  + get(other).name()
+                  + ". Nothing was written; go on there.");
+        });
+    return client;
+  }
+
+  /// Says that a chart is held by another, or by itself again.
+  public void join(UUID id, Optional<UUID> into) {
+    jdbc.sql("UPDATE client SET joined_into = ?, version = version + 1 WHERE id = ?")
+        .params(into.orElse(null), id)
+        .update();
+  }
+
+  /// Those whose charts were joined into one.
+  public List<UUID> joinedInto(UUID id) {
+    return jdbc.sql("SELECT id FROM client WHERE joined_into = ? ORDER BY id")
+        .param(id)
+        .query(UUID.class)
+        .list();
   }
 
   public Optional<Client> find(UUID id) {
@@ -231,6 +263,7 @@ public class ClientStore {
         row.getString("guardian"),
         Language.valueOf(row.getString("language")),
         Optional.ofNullable(row.getObject("archived_on", LocalDate.class)),
+        Optional.ofNullable(row.getObject("joined_into", UUID.class)),
         row.getInt("version"));
   }
 
@@ -242,6 +275,12 @@ public class ClientStore {
   public void keepTour(UUID clientId, UUID visitId) {
     jdbc.sql("INSERT INTO tour (client_id, visit_id) VALUES (?, ?)")
         .params(clientId, visitId)
+        .update();
+  }
+
+  public void forgetOccupation(UUID id) {
+    jdbc.sql("UPDATE client SET occupation = '', version = version + 1 WHERE id = ?")
+        .param(id)
         .update();
   }
 

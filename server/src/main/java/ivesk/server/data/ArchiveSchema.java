@@ -167,7 +167,7 @@ record ArchiveSchema(List<Table> tables) {
   /// The condition by which a table's rows are one client's: straight, through what they belong to,
   /// or, for signatures and accounts, through what names them. Empty where they are nobody's.
   Optional<String> ofClient(Table table) {
-    if (table.name().equals("client")) return Optional.of("id = ?");
+    if (table.name().equals("client")) return Optional.of("id = ? OR joined_into = ?");
     for (Reference reference : table.refers()) {
       if (reference.table().equals(table.name()) || named(reference.table())) continue;
       Optional<String> there = find(reference.table()).flatMap(this::ofClient);

@@ -508,6 +508,7 @@ class DemoScenario implements ApplicationRunner {
             age < 18 ? "Hanne Quill" : "",
             SPEAKS.getOrDefault(name, Language.EN),
             Optional.empty(),
+            Optional.empty(),
             1));
     return id;
   }

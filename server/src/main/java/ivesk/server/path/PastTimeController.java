@@ -14,13 +14,13 @@ import java.util.UUID;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/// Charts that need not be kept any longer. No other can be erased.
-@May(Right.ERASE)
+/// Charts that need not be kept any longer, and those whose clients ask to be erased.
 @RestController
-@RequestMapping("/api/past-time")
+@RequestMapping("/api")
 class PastTimeController {
   private final ClientStore clients;
   private final VisitStore visits;
@@ -34,13 +34,15 @@ class PastTimeController {
     this.clock = clock;
   }
 
-  @GetMapping
+  @May(Right.ERASE)
+  @GetMapping("/past-time")
   List<Erasure.PastTime> pastTheirTime() {
     return erasure.pastTheirTime();
   }
 
   /// @throws Refused while the chart must be kept
-  @DeleteMapping("/{clientId}")
+  @May(Right.ERASE)
+  @DeleteMapping("/past-time/{clientId}")
   List<Erasure.PastTime> erase(@PathVariable UUID clientId, Principal who) {
     clients.get(clientId);
     List<Visit> all = visits.ofClient(clientId);
@@ -55,5 +57,22 @@ class PastTimeController {
     }
     erasure.erase(clientId, "past its time", who.getName());
     return erasure.pastTheirTime();
+  }
+
+  /// What would come of it when a client asks to be erased; nothing is done.
+  @May(Right.RECORD)
+  @GetMapping("/clients/{clientId}/erasure")
+  Erasure.ErasureWish wish(@PathVariable UUID clientId) {
+    return erasure.wish(clientId);
+  }
+
+  /// @param whole all of it is gone; else what no law keeps
+  record Erased(boolean whole) {}
+
+  /// Erases at the client's wish, as far as the law lets.
+  @May(Right.ERASE)
+  @PostMapping("/clients/{clientId}/erasure")
+  Erased erased(@PathVariable UUID clientId, Principal who) {
+    return new Erased(erasure.asked(clientId, who.getName()));
   }
 }

@@ -75,6 +75,7 @@ class TourController {
             "",
             Language.EN,
             Optional.empty(),
+            Optional.empty(),
             1));
     UUID visit = UUID.randomUUID();
     String room = practice.details().orElse(PracticeStore.Details.UNSAID).rooms().getFirst();

@@ -128,7 +128,7 @@ class VisitController {
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
   VisitPath.VisitView add(@RequestBody NewVisit body, Principal who) {
-    clients.get(body.clientId());
+    clients.standing(body.clientId());
     int minutes = body.minutes().orElse(45);
     requireBookable(body.startsAt(), minutes, body.room());
     Visit visit =

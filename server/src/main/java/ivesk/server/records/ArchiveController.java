@@ -114,9 +114,9 @@ class ArchiveController {
               .toList(),
           outcome.notes());
     } catch (BadLine e) {
-      throw new BadInput("file", e.getMessage() + ". Nothing was written");
+      throw new BadInput("file", e.getMessage());
     } catch (IOException e) {
-      throw new BadInput("file", "the file did not come whole. Nothing was written");
+      throw new BadInput("file", "the file did not come whole");
     }
   }
 

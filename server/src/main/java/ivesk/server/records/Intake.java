@@ -109,22 +109,20 @@ class Intake {
       Kept kept = kept(peel);
       if (!onRecord(client.id(), kept)) fresh.add(kept);
     }
-    boolean changed = known.isPresent() && !told.equals(client);
+    boolean more = !told.equals(client);
     if (keep) {
       transaction.executeWithoutResult(_ -> {
         if (known.isEmpty()) clients.add(told);
-        else if (changed) clients.change(told);
+        else if (more) clients.change(told);
         fresh.forEach(peel -> outside.add(told.id(), peel, OffsetDateTime.now(clock), who));
       });
     }
-    List<String> notes = new ArrayList<>();
-    if (changed) notes.add("allergies are added to those that are here: " + told.allergies());
-    notes.addAll(read.left());
     return new Outcome(
         List.of(
             new Effect("client", known.isPresent() ? 0 : 1, known.isPresent() ? 1 : 0, 0),
+            new Effect("allergies", more ? 1 : 0, 0, 0),
             new Effect("outside_peel", fresh.size(), read.peels().size() - fresh.size(), 0)),
-        notes);
+        read.left());
   }
 
   /// By the id where it is one of here, else by name and day of birth.
@@ -132,7 +130,8 @@ class Intake {
     return person
         .id()
         .flatMap(clients::find)
-        .or(() -> clients.called(person.name(), person.born()));
+        .or(() -> clients.called(person.name(), person.born()))
+        .map(client -> client.joinedInto().map(clients::get).orElse(client));
   }
 
   private Client fresh(Person person) throws BadLine {
@@ -156,6 +155,7 @@ class Intake {
           "",
           person.guardian(),
           person.language(),
+          Optional.empty(),
           Optional.empty(),
           1);
     } catch (IllegalArgumentException e) {

@@ -149,6 +149,10 @@ public class ScreeningService {
   }
 
   /// Takes everything that was asked, agreed and tested out for good.
+  public boolean patchTested(UUID clientId) {
+    return !patchTests.ofClient(clientId).isEmpty();
+  }
+
   public void erase(UUID clientId, List<UUID> visits) {
     visits.forEach(store::erase);
     outsidePeels.erase(clientId);

@@ -225,7 +225,7 @@ class CourseController {
   @May(Right.TREAT)
   @PostMapping("/clients/{id}/courses")
   CoursesView book(@PathVariable UUID id, @RequestBody CourseWish body, Principal who) {
-    clients.get(id);
+    clients.standing(id);
     if (body.minutes() < 10 || body.minutes() > 240) {
       throw new BadInput("minutes", "minutes is " + body.minutes() + "; allowed are 10 to 240");
     }

@@ -185,6 +185,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         .collect(Collectors.toMap(TreatmentStore.Row::visitId, row -> live(row.id())));
   }
 
+  /// Whether one was opened for any of some visits.
+  public boolean any(List<UUID> visits) {
+    return !ofVisits(visits).isEmpty();
+  }
+
   List<TreatmentStore.Row> ofVisits(List<UUID> visits) {
     return store.ofVisits(visits);
   }

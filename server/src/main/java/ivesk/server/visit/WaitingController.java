@@ -95,7 +95,7 @@ class WaitingController {
   @PostMapping
   @Transactional
   WaitingView add(@RequestBody NewWaiting body, Principal who) {
-    clients.get(body.clientId());
+    clients.standing(body.clientId());
     BadInput.check("wish", () -> Require.atMost("wish", body.wish(), 200));
     if (store.all().stream().noneMatch(one -> one.clientId().equals(body.clientId()))) {
       store.add(

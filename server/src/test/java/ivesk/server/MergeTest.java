@@ -1,0 +1,181 @@
+package ivesk.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ivesk.server.Practice.Answer;
+import ivesk.server.data.Archive;
+import ivesk.server.data.Archive.Form;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+/// Two charts of one person.
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class MergeTest {
+  private Practice practice;
+
+  @BeforeAll
+  void open() {
+    practice = Practice.open().signIn("ines", "harbour");
+  }
+
+  @AfterAll
+  void close() {
+    practice.close();
+  }
+
+  private String added(String name, String born, String allergies) {
+    return practice
+        .post(
+            "/api/clients",
+            "{\"name\":\""
+                + name
+                + "\",\"dateOfBirth\":\""
+                + born
+                + "\",\"allergies\":\""
+                + allergies
+                + "\",\"comforts\":[\"CLOSED_IN\"]}")
+        .body()
+        .get("id")
+        .asString();
+  }
+
+  /// All of a client as the file has it.
+  private String file(String client) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    practice.bean(Archive.class).write(out, Form.JSON, Optional.of(UUID.fromString(client)));
+    return out.toString(StandardCharsets.UTF_8);
+  }
+
+  /// Rows of some tables, one a line.
+  private static List<String> rows(String file, String... tables) {
+    return List.of(tables).stream()
+        .map(table -> file.substring(file.indexOf("{\"table\":\"" + table + "\"")))
+        .map(rest -> rest.substring(0, rest.indexOf("]}")))
+        .flatMap(String::lines)
+        .toList();
+  }
+
+  private long visits(String client) {
+    return practice.get("/api/clients/" + client + "/visits").body().size();
+  }
+
+  @Test
+  void whatWasOfTwoIsOfOneAndGoesBackAsItWas() {
+    String kept = practice.client("Maren Holt");
+    String other = practice.client("Yara Minhas");
+    String before = file(kept);
+    String othersBefore = file(other);
+    long visits = visits(kept);
+    long others = visits(other);
+    assertThat(others).isPositive();
+
+    JsonNode would = practice.get("/api/clients/" + kept + "/joined/" + other).body();
+    assertThat(would.get("moved").get("visit").asLong()).isEqualTo(others);
+    assertThat(would.has("refused")).as(would.toString()).isFalse();
+    Answer joined = practice.post("/api/clients/" + kept + "/joined/" + other, "{}");
+    assertThat(joined.status()).as(joined.detail()).isEqualTo(200);
+    assertThat(visits(kept)).isEqualTo(visits + others);
+    assertThat(visits(other)).isZero();
+    assertThat(joined.body().get("comforts").toString()).contains("CLOSED_IN");
+    JsonNode away = practice.get("/api/clients/" + other).body();
+    assertThat(away.get("joinedInto").asString()).isEqualTo(kept);
+    assertThat(away.has("archivedOn")).isTrue();
+    assertThat(file(kept)).as("the file of one holds both").contains("Yara Minhas");
+
+    for (Answer refused :
+        List.of(
+            practice.put("/api/clients/" + other + "/archived", "{\"archived\":false}"),
+            practice.post("/api/waiting", "{\"clientId\":\"" + other + "\",\"wish\":\"\"}"),
+            practice.post("/api/clients/" + kept + "/joined/" + other, "{}"),
+            practice.post("/api/clients/" + practice.client("Oumar") + "/joined/" + kept, "{}"))) {
+      assertThat(refused.status()).isEqualTo(422);
+      assertThat(refused.detail()).contains("Nothing was written");
+    }
+
+    String id = practice.get("/api/clients/" + kept + "/joined").body().get(0).get("id").asString();
+    assertThat(practice.delete("/api/joined/" + id).status()).isEqualTo(200);
+    assertThat(practice.delete("/api/joined/" + id).status()).isEqualTo(404);
+    String[] theirs = {
+      "visit", "consent", "treatment_event", "outside_peel", "score_sheet", "screening_answer"
+    };
+    assertThat(rows(file(kept), theirs)).isEqualTo(rows(before, theirs));
+    assertThat(rows(file(other), theirs)).isEqualTo(rows(othersBefore, theirs));
+    JsonNode back = practice.get("/api/clients/" + other).body();
+    assertThat(back.has("joinedInto") || back.has("archivedOn")).isFalse();
+    assertThat(practice.get("/api/clients/" + kept).body().get("comforts").toString())
+        .doesNotContain("CLOSED_IN");
+    assertThat(practice.get("/api/audit/" + other).body())
+        .extracting(one -> one.get("what").asString())
+        .contains("join charts", "take charts apart");
+  }
+
+  @Test
+  void allergiesOfBothHoldAndWhatIsThereTwiceStays() {
+    String kept = added("Ase Lund", "1980-05-06", "nickel");
+    String other = added("Åse Lund", "1980-05-06", "penicillin, nickel");
+    JdbcClient jdbc = practice.bean(JdbcClient.class);
+    for (String client : List.of(kept, other)) {
+      for (String item : List.of("CREAM", client)) {
+        jdbc.sql(
+                "INSERT INTO home_plan_item (client_id, item, standing, said_at, said_to)"
+                    + " VALUES (?, ?, 'HAS', CURRENT_TIMESTAMP, 'ines')")
+            .params(UUID.fromString(client), item.substring(0, 5))
+            .update();
+      }
+    }
+    JsonNode would = practice.get("/api/clients/" + kept + "/joined/" + other).body();
+    assertThat(would.get("moved").get("home_plan_item").asLong()).isEqualTo(1);
+    assertThat(would.get("stays").get("home_plan_item").asLong()).isEqualTo(1);
+    JsonNode both = practice.post("/api/clients/" + kept + "/joined/" + other, "{}").body();
+    assertThat(both.get("allergies").asString()).isEqualTo("nickel; penicillin, nickel");
+    practice.put(
+        "/api/clients/" + kept,
+        "{\"version\":"
+            + both.get("version")
+            + ",\"client\":{\"name\":\"Ase Lund\",\"dateOfBirth\":\"1980-05-06\","
+            + "\"allergies\":\"nickel; penicillin, nickel; latex\"}}");
+    String id =
+        practice.get("/api/clients/" + other + "/joined").body().get(0).get("id").asString();
+    practice.delete("/api/joined/" + id);
+    assertThat(practice.get("/api/clients/" + kept).body().get("allergies").asString())
+        .as("told since, and never forgotten")
+        .contains("latex");
+    assertThat(
+            jdbc.sql("SELECT COUNT(*) FROM home_plan_item WHERE client_id = ?")
+                .param(UUID.fromString(other))
+                .query(Long.class)
+                .single())
+        .isEqualTo(2);
+  }
+
+  @Test
+  void anOpenTreatmentKeepsChartsApart() {
+    String onTheCouch =
+        practice
+            .bean(JdbcClient.class)
+            .sql(
+                "SELECT client_id FROM visit JOIN treatment ON visit.id = visit_id"
+                    + " WHERE closed_at IS NULL LIMIT 1")
+            .query(UUID.class)
+            .single()
+            .toString();
+    String oumar = practice.client("Oumar");
+    for (String path : List.of(onTheCouch + "/joined/" + oumar, oumar + "/joined/" + onTheCouch)) {
+      Answer refused = practice.post("/api/clients/" + path, "{}");
+      assertThat(refused.status()).isEqualTo(422);
+      assertThat(refused.detail()).contains("is open. End and sign it");
+    }
+    assertThat(practice.get("/api/clients/" + oumar + "/joined").body()).isEmpty();
+    assertThat(practice.post("/api/clients/" + oumar + "/joined/" + oumar, "{}").detail())
+        .contains("It is the same chart");
+  }
+}

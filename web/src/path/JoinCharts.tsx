@@ -1,0 +1,122 @@
+import Autocomplete from "@mui/material/Autocomplete";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, body } from "../api/client";
+import type { Client } from "../api/types";
+import { findClientsQuery } from "../client/queries";
+import { ErrorNote } from "../parts/ErrorNote";
+import { day, plural } from "../parts/words";
+
+/** What goes over, in words of one and of many. */
+const ROWS: Record<string, [string, string]> = {
+  visit: ["visit", "visits"],
+  consent: ["consent", "consents"],
+  patch_test: ["patch test", "patch tests"],
+  outside_peel: ["peel done elsewhere", "peels done elsewhere"],
+  home_plan_item: ["item of the home plan", "items of the home plan"],
+  score_sheet: ["day of scores", "days of scores"],
+  course: ["course", "courses"],
+  waiting: ["place on the waiting list", "places on the waiting list"],
+};
+
+function counted(rows: Record<string, number>): string {
+  return Object.entries(rows)
+    .map(([table, n]) => plural(n, ...(ROWS[table] ?? [table, table])))
+    .join(", ");
+}
+
+/** Joins the chart of the same person, that was begun twice, into this one. */
+export function JoinCharts({ client, onClose }: { client: Client; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [wanted, setWanted] = useState("");
+  const [other, setOther] = useState<Client | null>(null);
+  const found = useQuery(findClientsQuery(wanted));
+  const path = { id: client.id, other: other?.id ?? "" };
+  const preview = useQuery({
+    queryKey: ["clients", client.id, "joined", other?.id],
+    queryFn: async () =>
+      body(await api.GET("/api/clients/{id}/joined/{other}", { params: { path } })),
+    enabled: other !== null,
+    staleTime: 0,
+  });
+  const join = useMutation({
+    mutationFn: async () => api.POST("/api/clients/{id}/joined/{other}", { params: { path } }),
+    onSuccess: async () => {
+      await queries.invalidateQueries();
+      onClose();
+    },
+  });
+  const would = preview.data;
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="join-title">
+      <DialogTitle id="join-title">Another chart of {client.name}</DialogTitle>
+      <DialogContent>
+        <div className="stack">
+          <p>The same person, entered twice: the other chart is joined into this one.</p>
+          <Autocomplete<Client>
+            options={(found.data?.clients ?? []).filter(({ id }) => id !== client.id)}
+            filterOptions={(clients) => clients}
+            getOptionLabel={(one) => `${one.name}, born ${day(one.dateOfBirth)}`}
+            getOptionKey={(one) => one.id}
+            isOptionEqualToValue={(one, two) => one.id === two.id}
+            value={other}
+            onInputChange={(_, value, reason) => reason === "input" && setWanted(value)}
+            onChange={(_, one) => setOther(one)}
+            noOptionsText="Nobody is called that."
+            renderInput={(props) => <TextField {...props} autoFocus label="The other chart" />}
+          />
+          <ErrorNote error={preview.error ?? join.error} />
+          {would && (
+            <>
+              {would.refused && <p className="warn">{would.refused}</p>}
+              {!would.refused && (
+                <>
+                  {would.other.dateOfBirth !== client.dateOfBirth && (
+                    <p className="warn">
+                      The days of birth differ: {day(client.dateOfBirth)} here,{" "}
+                      {day(would.other.dateOfBirth)} there. Is it one person?
+                    </p>
+                  )}
+                  <p>
+                    <b>Comes over:</b> {counted(would.moved) || "nothing that was recorded"}.
+                  </p>
+                  {Object.keys(would.stays).length > 0 && (
+                    <p>
+                      <b>Stays there, since this chart has its own:</b> {counted(would.stays)}.
+                    </p>
+                  )}
+                  <p>
+                    <b>Allergies and comforts of both hold.</b> Told here:{" "}
+                    {client.allergies || "none"}; there: {would.other.allergies || "none"}.
+                  </p>
+                  <p className="soft small">
+                    Name, day of birth and the rest stay as they are here. The other chart is put
+                    away, and can be taken apart again.
+                  </p>
+                </>
+              )}
+            </>
+          )}
+        </div>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Leave both
+        </Button>
+        <Button
+          variant="contained"
+          disabled={!would || would.refused !== undefined || join.isPending}
+          onClick={() => join.mutate()}
+        >
+          Join them
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
