@@ -38,7 +38,7 @@ class FhirTest {
     practice.close();
   }
 
-  private static FhirValidator validator(FhirContext r4) {
+  static FhirValidator validator(FhirContext r4) {
     ValidationSupportChain support =
         new ValidationSupportChain(
             new DefaultProfileValidationSupport(r4),

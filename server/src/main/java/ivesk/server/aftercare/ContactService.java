@@ -338,14 +338,21 @@ public class ContactService {
     return diaries.visit(Tokens.hash(token), today());
   }
 
-  /// Takes everything of a client out for good. Home plan, diaries, and photos of check-ins that
-  /// raised no red flag.
+  /// Whatever was heard after a visit.
+  public void readThrough(UUID visitId) {
+    store.checkIns(List.of(visitId));
+    store.tries(List.of(visitId));
+    store.flags(List.of(visitId));
+  }
+
+  /// Home plan, diaries, and photos of check-ins that raised no red flag, taken out for good.
   public void eraseWhatNoLawKeeps(UUID clientId, List<UUID> ofVisits) {
     homePlans.erase(clientId);
     diaries.erase(ofVisits);
     store.dropPhotos(ofVisits);
   }
 
+  /// Takes everything of a client out for good.
   public void erase(UUID clientId, List<UUID> ofVisits) {
     homePlans.erase(clientId);
     store.erase(ofVisits);

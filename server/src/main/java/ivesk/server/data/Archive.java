@@ -14,7 +14,12 @@ import java.util.Optional;
 import java.util.UUID;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.support.DefaultTransactionDefinition;
 
 /// Everything as a file, and back: rows in the order of their keys, so that the same records always
 /// give the same bytes. The file names its version; `docs/formats/` describes it. What enters is
@@ -25,9 +30,16 @@ public class Archive {
   public static final int VERSION = 1;
 
   private final DataSource database;
+  private final PlatformTransactionManager transactions;
+  private final ObjectProvider<ArchiveCheck> checks;
 
-  Archive(DataSource database) {
+  Archive(
+      DataSource database,
+      PlatformTransactionManager transactions,
+      ObjectProvider<ArchiveCheck> checks) {
     this.database = database;
+    this.transactions = transactions;
+    this.checks = checks;
   }
 
   public enum Form {
@@ -152,23 +164,22 @@ public class Archive {
   }
 
   private List<Effect> read(InputStream file, boolean keep) throws BadLine, IOException {
-    try (Connection connection = database.getConnection()) {
-      connection.setAutoCommit(false);
-      boolean whole = false;
-      try {
-        List<Effect> effects = read(file, connection);
-        if (keep) {
-          requireNoneDiffers(effects);
-          connection.commit();
-          whole = true;
-        }
-        return effects;
-      } finally {
-        if (!whole) connection.rollback();
-        connection.setAutoCommit(true);
+    TransactionStatus transaction = transactions.getTransaction(new DefaultTransactionDefinition());
+    boolean whole = false;
+    try {
+      ArchiveTouched touched = new ArchiveTouched();
+      List<Effect> effects = read(file, DataSourceUtils.getConnection(database), touched);
+      touched.check(checks.orderedStream().toList());
+      if (keep) {
+        requireNoneDiffers(effects);
+        whole = true;
       }
+      return effects;
     } catch (SQLException e) {
       throw new IllegalStateException(e);
+    } finally {
+      if (whole) transactions.commit(transaction);
+      else transactions.rollback(transaction);
     }
   }
 
@@ -185,15 +196,22 @@ public class Archive {
     }
   }
 
-  private static List<Effect> read(InputStream file, Connection connection)
+  private static List<Effect> read(InputStream file, Connection connection, ArchiveTouched touched)
       throws SQLException, BadLine, IOException {
     ArchiveSchema schema = ArchiveSchema.of(connection);
+    Into into = new Into(connection, schema, touched);
     BufferedInputStream bytes = new BufferedInputStream(file);
     bytes.mark(1);
     boolean zip = bytes.read() == 'P';
     bytes.reset();
-    return zip
-        ? ArchiveCsv.read(bytes, schema, connection)
-        : ArchiveJson.read(bytes, schema, connection);
+    return zip ? ArchiveCsv.read(bytes, into) : ArchiveJson.read(bytes, into);
+  }
+
+  /// Where rows go, within the open transaction.
+  record Into(Connection connection, ArchiveSchema schema, ArchiveTouched touched) {
+    ArchiveRows rows(String table, List<String> columns, ArchiveRows.Place place)
+        throws SQLException, BadLine {
+      return new ArchiveRows(this, table, columns, place);
+    }
   }
 }

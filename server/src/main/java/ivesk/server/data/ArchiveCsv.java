@@ -2,6 +2,7 @@ package ivesk.server.data;
 
 import ivesk.server.data.Archive.BadLine;
 import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.Archive.Into;
 import ivesk.server.data.Archive.Rows;
 import ivesk.server.data.ArchiveRows.Place;
 import ivesk.server.data.ArchiveSchema.Column;
@@ -17,7 +18,6 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -101,8 +101,7 @@ final class ArchiveCsv {
   }
 
   /// Writes what is fresh within the open transaction.
-  static List<Effect> read(InputStream file, ArchiveSchema schema, Connection connection)
-      throws SQLException, BadLine, IOException {
+  static List<Effect> read(InputStream file, Into into) throws SQLException, BadLine, IOException {
     List<Effect> effects = new ArrayList<>();
     try (ZipInputStream zip = new ZipInputStream(file, StandardCharsets.UTF_8)) {
       ZipEntry entry = zip.getNextEntry();
@@ -113,9 +112,9 @@ final class ArchiveCsv {
       for (entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         String name = entry.getName();
         if (!name.endsWith(".csv")) throw new BadLine(name, 1, "it is no table");
-        effects.add(table(zip, name, schema, connection));
+        effects.add(table(zip, name, into));
       }
-    } catch (ZipException e) {
+    } catch (ZipException | EOFException e) {
       throw BadLine.at(1, "it is no whole ZIP: " + e.getMessage());
     }
     return effects;
@@ -154,15 +153,13 @@ final class ArchiveCsv {
     }
   }
 
-  private static Effect table(
-      ZipInputStream zip, String name, ArchiveSchema schema, Connection connection)
+  private static Effect table(ZipInputStream zip, String name, Into into)
       throws SQLException, BadLine, IOException {
     try (CSVParser csv = parser(zip, name)) {
       Lines lines = new Lines(csv, name);
       if (!lines.next()) throw lines.bad("its first line has the columns");
       String table = name.substring(0, name.length() - ".csv".length());
-      try (ArchiveRows rows =
-          new ArchiveRows(connection, schema, table, lines.cells(), lines.place())) {
+      try (ArchiveRows rows = into.rows(table, lines.cells(), lines.place())) {
         while (lines.next()) {
           List<@Nullable String> cells = lines.cells();
           int size = rows.columns().size();

@@ -2,6 +2,7 @@ package ivesk.server.data;
 
 import ivesk.server.data.Archive.BadLine;
 import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.Archive.Into;
 import ivesk.server.data.Archive.Rows;
 import ivesk.server.data.ArchiveRows.Place;
 import ivesk.server.data.ArchiveSchema.Column;
@@ -9,7 +10,6 @@ import ivesk.server.data.ArchiveSchema.Table;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,8 +73,7 @@ final class ArchiveJson {
   }
 
   /// Writes what is fresh within the open transaction.
-  static List<Effect> read(InputStream file, ArchiveSchema schema, Connection connection)
-      throws SQLException, BadLine, IOException {
+  static List<Effect> read(InputStream file, Into into) throws SQLException, BadLine, IOException {
     List<Effect> effects = new ArrayList<>();
     try (JsonParser json = JSON.createParser(ObjectReadContext.empty(), file)) {
       try {
@@ -92,7 +91,7 @@ final class ArchiveJson {
         expectName(json, "tables");
         expect(json, json.nextToken(), JsonToken.START_ARRAY, "the tables are a list");
         while (json.nextToken() == JsonToken.START_OBJECT) {
-          effects.add(table(json, schema, connection));
+          effects.add(table(json, into));
         }
         expect(json, json.currentToken(), JsonToken.END_ARRAY, "the list of tables is not closed");
         expect(json, json.nextToken(), JsonToken.END_OBJECT, "the file goes on after its tables");
@@ -107,8 +106,7 @@ final class ArchiveJson {
     return effects;
   }
 
-  private static Effect table(JsonParser json, ArchiveSchema schema, Connection connection)
-      throws SQLException, BadLine {
+  private static Effect table(JsonParser json, Into into) throws SQLException, BadLine {
     expectName(json, "table");
     if (json.nextToken() != JsonToken.VALUE_STRING) throw bad(json, "a table has a name");
     String name = json.getString();
@@ -117,7 +115,7 @@ final class ArchiveJson {
     List<String> columns = new ArrayList<>();
     while (json.nextToken() == JsonToken.VALUE_STRING) columns.add(json.getString());
     expect(json, json.currentToken(), JsonToken.END_ARRAY, "the columns are names");
-    try (ArchiveRows rows = new ArchiveRows(connection, schema, name, columns, place(json))) {
+    try (ArchiveRows rows = into.rows(name, columns, place(json))) {
       expectName(json, "rows");
       expect(json, json.nextToken(), JsonToken.START_ARRAY, "the rows are a list");
       while (json.nextToken() == JsonToken.START_ARRAY) {

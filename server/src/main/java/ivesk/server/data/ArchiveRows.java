@@ -2,6 +2,7 @@ package ivesk.server.data;
 
 import ivesk.server.data.Archive.BadLine;
 import ivesk.server.data.Archive.Effect;
+import ivesk.server.data.Archive.Into;
 import ivesk.server.data.ArchiveSchema.Column;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.sql.Connection;
@@ -27,6 +28,7 @@ final class ArchiveRows implements AutoCloseable {
 
   private final Table table;
   private final List<Column> columns;
+  private final ArchiveTouched touched;
   private final PreparedStatement find;
   private final PreparedStatement insert;
   private final PreparedStatement replaced;
@@ -36,10 +38,12 @@ final class ArchiveRows implements AutoCloseable {
 
   /// @param place of the columns in the file
   /// @throws BadLine where the table has no such columns, or they lack its key
-  ArchiveRows(
-      Connection connection, ArchiveSchema schema, String name, List<String> names, Place place)
+  ArchiveRows(Into into, String name, List<String> names, Place place)
       throws SQLException, BadLine {
-    this.table = schema.find(name).orElseThrow(() -> place.bad("there is no table '" + name + "'"));
+    Connection connection = into.connection();
+    this.touched = into.touched();
+    this.table =
+        into.schema().find(name).orElseThrow(() -> place.bad("there is no table '" + name + "'"));
     this.columns =
         place.each(
             names,
@@ -130,6 +134,7 @@ final class ArchiveRows implements AutoCloseable {
       }
       insert.executeUpdate();
       fresh++;
+      touched.add(table.name(), columns, values, place);
     } catch (SQLException e) {
       throw place.bad(table.name() + " does not take this row: " + cause(e));
     }

@@ -9,6 +9,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.app.Remembered;
+import ivesk.server.data.ArchiveCheck;
 import ivesk.server.formula.ShelfStore.KeptLot;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /// The practice's shelf: shipped formulas, own products by version, bottles.
 @Service
-public class ShelfService {
+public class ShelfService implements ArchiveCheck {
   private final ShelfStore store;
   private final Audit audit;
 
@@ -33,6 +34,12 @@ public class ShelfService {
     this.shelf =
         new Remembered<>(
             () -> Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
+  }
+
+  @Override
+  public void practice() {
+    shelf.changed();
+    shelf.get();
   }
 
   @EventListener

@@ -101,6 +101,11 @@ public class PlanService {
       int version,
       SelectionFacts facts) {}
 
+  /// Whatever is kept of a visit's plan.
+  public void readThrough(UUID visitId) {
+    planned(visitId);
+  }
+
   /// Empty before a choice.
   Optional<Planned> planned(UUID visitId) {
     return store.of(visitId).map(chosen -> planned(visitId, chosen));

@@ -6,6 +6,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Stale;
+import ivesk.server.data.ArchiveCheck;
 import ivesk.server.plan.ProtocolStore.Kept;
 import java.util.Comparator;
 import java.util.List;
@@ -21,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /// The practice's written sheets, by version, and as files out and in.
 @Service
-public class ProtocolService {
+public class ProtocolService implements ArchiveCheck {
   private static final String FORMAT = "ivesk-protocol";
   private static final int FILE_VERSION = 1;
 
@@ -40,6 +41,11 @@ public class ProtocolService {
     return store.current().stream()
         .sorted(Comparator.comparing(kept -> kept.protocol().name().toLowerCase(Locale.ROOT)))
         .toList();
+  }
+
+  @Override
+  public void practice() {
+    store.current();
   }
 
   /// All versions, the newest first; those of a retired one too, since records name them.

@@ -5,6 +5,7 @@ import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Remembered;
 import ivesk.server.app.Right;
 import ivesk.server.app.Role;
+import ivesk.server.data.ArchiveCheck;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -19,7 +20,7 @@ import org.springframework.stereotype.Component;
 
 /// Who works here, and the hashes of what each knows.
 @Component
-public class AccountStore {
+public class AccountStore implements ArchiveCheck {
   private final JdbcClient jdbc;
   private final Remembered<List<Account>> accounts;
 
@@ -30,6 +31,12 @@ public class AccountStore {
             jdbc.sql("SELECT username, name, role, scope, locked FROM account ORDER BY name")
                 .query(AccountStore::account)
                 .list());
+  }
+
+  @Override
+  public void practice() {
+    accounts.changed();
+    accounts.get();
   }
 
   @EventListener

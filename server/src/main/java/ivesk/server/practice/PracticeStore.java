@@ -5,6 +5,7 @@ import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Remembered;
+import ivesk.server.data.ArchiveCheck;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -24,7 +25,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 @Component
-public class PracticeStore {
+public class PracticeStore implements ArchiveCheck {
   private final JdbcClient jdbc;
   private final AccountStore accounts;
   private final Remembered<Optional<Details>> details = new Remembered<>(this::readDetails);
@@ -34,6 +35,16 @@ public class PracticeStore {
   PracticeStore(JdbcClient jdbc, AccountStore accounts) {
     this.jdbc = jdbc;
     this.accounts = accounts;
+  }
+
+  @Override
+  public void practice() {
+    details.changed();
+    closedDays.changed();
+    policies.changed();
+    details();
+    closedDays();
+    policies();
   }
 
   @EventListener

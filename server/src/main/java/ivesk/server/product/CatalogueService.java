@@ -8,6 +8,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.Stale;
 import ivesk.server.app.Remembered;
+import ivesk.server.data.ArchiveCheck;
 import ivesk.server.product.CatalogueStore.KeptLot;
 import java.time.LocalDate;
 import java.util.List;
@@ -21,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /// The practice's catalogue: shipped products, own ones by version, packs.
 @Service
-public class CatalogueService {
+public class CatalogueService implements ArchiveCheck {
   private final CatalogueStore store;
   private final Audit audit;
 
@@ -34,6 +35,12 @@ public class CatalogueService {
     this.catalogue =
         new Remembered<>(() ->
             Catalogue.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
+  }
+
+  @Override
+  public void practice() {
+    catalogue.changed();
+    catalogue.get();
   }
 
   @EventListener

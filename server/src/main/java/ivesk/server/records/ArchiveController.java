@@ -117,6 +117,9 @@ class ArchiveController {
       throw new BadInput("file", e.getMessage());
     } catch (IOException e) {
       throw new BadInput("file", "the file did not come whole");
+    } finally {
+      // What somebody keeps at hand is read again; a file that was only looked at was read too.
+      events.publishEvent(new DatabaseReopened());
     }
   }
 
@@ -132,8 +135,6 @@ class ArchiveController {
   @PostMapping("/archive")
   TakenIn take(HttpServletRequest request, Principal who) {
     TakenIn taken = read(request, true, who.getName());
-    // What somebody keeps at hand is read again.
-    events.publishEvent(new DatabaseReopened());
     audit.note(who.getName(), "import file", "practice");
     return taken;
   }
