@@ -120,6 +120,7 @@ export default function Chart() {
           </span>
         </section>
       )}
+      {reads && <JoinedCharts clientId={clientId} />}
       {tab === "progress" && reads && (
         <main className={cx("part")}>
           <Progress clientId={clientId} />
@@ -149,7 +150,7 @@ export default function Chart() {
                 </li>
               ))}
             </ul>
-            {visits.data && newest.length === 0 && (
+            {visits.data && newest.length === 0 && !client.data?.joinedInto && (
               <p className="pad soft">No visit yet. The first is added on Today.</p>
             )}
             {reads && shown?.signedAt && signed.length > 1 && (
@@ -203,7 +204,6 @@ export default function Chart() {
                 )}
               </p>
             )}
-            {reads && <JoinedCharts clientId={clientId} />}
             {reads && <AuditTrail title="Who looked at this chart" about={clientId} narrow />}
           </section>
           <section className="side" aria-label="Record">

@@ -8,7 +8,7 @@ import { useNavigate } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { day, plural } from "../parts/words";
+import { dayOfYear, plural } from "../parts/words";
 
 /** Erasure at the client's own wish: what goes now, and what the law makes one keep, until when. */
 export function EraseAtWish({ client, onClose }: { client: Client; onClose: () => void }) {
@@ -47,7 +47,8 @@ export function EraseAtWish({ client, onClose }: { client: Client; onClose: () =
             <>
               <p>
                 <b>
-                  Kept, since records of treatments must be, until {day(would.keptUntil ?? "")}:
+                  Kept, since records of treatments must be, until{" "}
+                  {dayOfYear(would.keptUntil ?? "")}:
                 </b>{" "}
                 name and day of birth, allergies, what was asked, consents with their signatures,
                 patch tests, plans, peels, check-ins, red flags with their photos, scores, addenda.
@@ -65,7 +66,9 @@ export function EraseAtWish({ client, onClose }: { client: Client; onClose: () =
                 From the day after, the chart stands under “Charts past their time” (How it is), and
                 is erased there whole.
               </p>
-              {would.askedOn && <p className="soft">Asked before, on {day(would.askedOn)}.</p>}
+              {would.askedOn && (
+                <p className="soft">Asked before, on {dayOfYear(would.askedOn)}.</p>
+              )}
             </>
           )}
           <p className="soft small">

@@ -11,23 +11,12 @@ import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
-import { day, plural } from "../parts/words";
-
-/** What goes over, in words of one and of many. */
-const ROWS: Record<string, [string, string]> = {
-  visit: ["visit", "visits"],
-  consent: ["consent", "consents"],
-  patch_test: ["patch test", "patch tests"],
-  outside_peel: ["peel done elsewhere", "peels done elsewhere"],
-  home_plan_item: ["item of the home plan", "items of the home plan"],
-  score_sheet: ["day of scores", "days of scores"],
-  course: ["course", "courses"],
-  waiting: ["place on the waiting list", "places on the waiting list"],
-};
+import { records } from "../parts/tableWords";
+import { dayOfYear } from "../parts/words";
 
 function counted(rows: Record<string, number>): string {
   return Object.entries(rows)
-    .map(([table, n]) => plural(n, ...(ROWS[table] ?? [table, table])))
+    .map(([table, n]) => records(table, n))
     .join(", ");
 }
 
@@ -62,7 +51,7 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
           <Autocomplete<Client>
             options={(found.data?.clients ?? []).filter(({ id }) => id !== client.id)}
             filterOptions={(clients) => clients}
-            getOptionLabel={(one) => `${one.name}, born ${day(one.dateOfBirth)}`}
+            getOptionLabel={(one) => `${one.name}, born ${dayOfYear(one.dateOfBirth)}`}
             getOptionKey={(one) => one.id}
             isOptionEqualToValue={(one, two) => one.id === two.id}
             value={other}
@@ -79,8 +68,8 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
                 <>
                   {would.other.dateOfBirth !== client.dateOfBirth && (
                     <p className="warn">
-                      The days of birth differ: {day(client.dateOfBirth)} here,{" "}
-                      {day(would.other.dateOfBirth)} there. Is it one person?
+                      The days of birth differ: {dayOfYear(client.dateOfBirth)} here,{" "}
+                      {dayOfYear(would.other.dateOfBirth)} there. Is it one person?
                     </p>
                   )}
                   <p>

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { api, body } from "../api/client";
 import { ErrorNote } from "../parts/ErrorNote";
 import { useMay } from "../parts/practice";
-import { day } from "../parts/words";
+import { dayOfYear } from "../parts/words";
 
 /** Which charts are joined with this one, and the way back. */
 export function JoinedCharts({ clientId }: { clientId: string }) {
@@ -29,7 +29,7 @@ export function JoinedCharts({ clientId }: { clientId: string }) {
           <p key={one.id} className="pad-small row wrap">
             <span className="grow">
               {here ? "Holds also the chart of " : "Joined into the chart of "}
-              <Link to={`/clients/${other.id}`}>{other.name}</Link>, since {day(one.on)} by{" "}
+              <Link to={`/clients/${other.id}`}>{other.name}</Link>, since {dayOfYear(one.on)} by{" "}
               {one.who}.
             </span>
             {treats && (

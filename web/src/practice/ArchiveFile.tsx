@@ -5,7 +5,7 @@ import { csrf, Problem } from "../api/client";
 import type { TakenIn } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { plural } from "../parts/words";
+import { records } from "../parts/tableWords";
 import styles from "./ArchiveFile.module.css";
 
 interface Sending {
@@ -59,7 +59,9 @@ export function ArchiveFile() {
   });
   const busy = look.isPending || take.isPending;
   const taken = take.data ?? look.data;
-  const effects = (taken?.effects ?? []).filter(({ fresh, differing }) => fresh + differing > 0);
+  const effects = (taken?.effects ?? []).filter(
+    ({ table, fresh, differing }) => fresh + differing > 0 && records(table, 1) !== "",
+  );
   const differs = effects.some(({ differing }) => differing > 0);
   function begin() {
     stop.current = new AbortController();
@@ -137,9 +139,12 @@ export function ArchiveFile() {
             <ul>
               {effects.map((effect) => (
                 <li key={effect.table}>
-                  {effect.table.replaceAll("_", " ")}: {plural(effect.fresh, "new row")}
+                  {effect.fresh > 0 && `${records(effect.table, effect.fresh)} more`}
                   {effect.differing > 0 && (
-                    <b className="warn">, {effect.differing} are here otherwise</b>
+                    <b className="warn">
+                      {effect.fresh > 0 && ", "}
+                      {records(effect.table, effect.differing)} stand here otherwise
+                    </b>
                   )}
                 </li>
               ))}

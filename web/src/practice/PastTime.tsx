@@ -9,7 +9,7 @@ import { api, body } from "../api/client";
 import type { PastTime as Chart } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { day } from "../parts/words";
+import { dayOfYear } from "../parts/words";
 import { pastTimeQuery } from "./queries";
 
 /** Charts that need not be kept any longer; each is taken out by hand. */
@@ -40,8 +40,8 @@ export function PastTime() {
           <span className="grow">
             {chart.name}
             <small className="under">
-              last visit {day(chart.lastVisit)}, to be kept until {day(chart.keptUntil)}
-              {chart.askedOn && `, asked to be erased ${day(chart.askedOn)}`}
+              last visit {dayOfYear(chart.lastVisit)}, to be kept until {dayOfYear(chart.keptUntil)}
+              {chart.askedOn && `, asked to be erased ${dayOfYear(chart.askedOn)}`}
             </small>
           </span>
           <Button size="small" color="inherit" onClick={() => setErasing(chart)}>

@@ -3,6 +3,8 @@ package ivesk.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import org.apache.pdfbox.Loader;
@@ -178,5 +180,97 @@ class AfterTheDoorJourney extends Journey {
     browser.keys("t");
     browser.size(820, 1180);
     browser.axe("progress on a tablet");
+  }
+
+  /// All of one client, as the chart's link gives it.
+  private Path downloaded(String link) throws IOException {
+    Object words =
+        script(
+            """
+            const [name, done] = arguments;
+            const link = [...document.querySelectorAll("a")].find(a => a.textContent === name);
+            fetch(link.href).then(r => r.text()).then(done);
+            """,
+            link);
+    return Files.writeString(Files.createTempFile("client-", ".json"), words.toString());
+  }
+
+  private static void takeIn(Browser there, Path file) {
+    there.open("/practice/health");
+    there.file("File to read in", file);
+    there.see("would do this; nothing is written yet.");
+  }
+
+  @Test
+  void allOfOneClientIsOpenedElsewhere() throws IOException {
+    chart("Eskil Varga", "");
+    browser.see("signed");
+    Path file = downloaded("All of it, as a file");
+    Path bundle = downloaded("HL7 FHIR R4");
+    try (RunningServer server = RunningServer.empty("Elsewhere", NOW);
+        Browser there = new Browser(server, 1280, 800)) {
+      there.open(FirstStartJourney.address(server));
+      FirstStartJourney.fill(there, "the quince tree by the gate");
+      there.press("Make the practice");
+      there.see("Nobody is booked today");
+      takeIn(there, file);
+      there.see("1 client more");
+      there.axe("a file looked at");
+      there.press("Leave it");
+      there.open("/clients");
+      there.settle(400);
+      assertThat(there.text()).doesNotContain("Eskil");
+      takeIn(there, file);
+      there.press("Take it in");
+      there.see("was taken in.");
+      there.open("/clients");
+      there.press("Eskil Varga");
+      there.see("Session log");
+      there.see("Salicylic");
+      assertThat(there.text()).contains("signed");
+      there.axe("a chart from elsewhere");
+
+      takeInNothing(there, bundle);
+      takeInSpoilt(there, file);
+      assertThat(there.violations()).as("axe-core elsewhere").isEmpty();
+    }
+  }
+
+  /// What is here already is not written twice.
+  private static void takeInNothing(Browser there, Path bundle) {
+    there.open("/practice/health");
+    there.file("File to read in", bundle);
+    there.see("holds nothing that is not here.");
+  }
+
+  private static void takeInSpoilt(Browser there, Path file) throws IOException {
+    Path spoilt = Files.createTempFile("spoilt-", ".json");
+    Files.writeString(
+        spoilt, Files.readString(file).replaceFirst("\"[0-9-]{10}\",", "\"spring\","));
+    there.open("/practice/health");
+    there.file("File to read in", spoilt);
+    there.see("client.date_of_birth is a date");
+    there.see("Nothing was saved.");
+  }
+
+  @Test
+  void twoChartsOfOnePersonAreJoinedAndTakenApart() {
+    chart("Casper Wynd", "");
+    browser.press("Join another chart");
+    browser.type("The other chart", "linnea");
+    browser.see("Linnea Strand, born");
+    browser.keys(Keys.ARROW_DOWN, Keys.ENTER);
+    browser.see("The days of birth differ");
+    browser.see("Comes over:");
+    browser.axe("joining charts");
+    browser.press("Join them");
+    browser.see("Holds also the chart of");
+    browser.axe("joined charts");
+    browser.press("Linnea Strand");
+    browser.see("Joined into the chart of");
+    browser.press("Take apart");
+    browser.see("lighthouse guide");
+    browser.settle(500);
+    assertThat(browser.text()).doesNotContain("Joined into").doesNotContain("archived");
   }
 }

@@ -35,16 +35,13 @@ class FirstStartJourney {
     browser.open("/");
     browser.see("Nobody works here yet");
     browser.axe("nobody works here");
-    Matcher address =
-        Pattern.compile("http://127\\.0\\.0\\.1:[0-9]+(/first-start#[0-9a-f]{64})")
-            .matcher(server.printed());
-    assertThat(address.find()).isTrue();
+    String address = address(server);
     browser.open("/first-start#0123");
     fill("password1234");
     browser.press("Make the practice");
     browser.see("Nothing was made");
     browser.open("/");
-    browser.open(address.group(1));
+    browser.open(address);
     fill("password1234");
     browser.press("Make the practice");
     browser.see("one of those that are tried first");
@@ -66,7 +63,7 @@ class FirstStartJourney {
 
     // The address did its work.
     browser.open("/");
-    browser.open(address.group(1));
+    browser.open(address);
     fill(PASSWORD);
     browser.press("Make the practice");
     browser.see("This address was used");
@@ -98,7 +95,21 @@ class FirstStartJourney {
     browser.axe("one's own sign-in");
   }
 
+  /// The one-time address that a server without a practice printed.
+  static String address(RunningServer server) {
+    Matcher address =
+        Pattern.compile("http://127\\.0\\.0\\.1:[0-9]+(/first-start#[0-9a-f]{64})")
+            .matcher(server.printed());
+    assertThat(address.find()).isTrue();
+    return address.group(1);
+  }
+
   private void fill(String password) {
+    fill(browser, password);
+  }
+
+  /// What the first start asks, filled in.
+  static void fill(Browser browser, String password) {
     browser.see("A practice of your own");
     browser.type("Practice", "Glasshouse Lane");
     browser.type("Town", "Ondrel");

@@ -1,5 +1,6 @@
 package ivesk.server.data;
 
+import ivesk.server.app.Remembered;
 import ivesk.server.data.ArchiveSchema.Reference;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.util.ArrayList;
@@ -20,6 +21,7 @@ public class Ownership {
       Set.of("client_name_part", "chart_merge", "erasure_request");
 
   private final JdbcTemplate jdbc;
+  private final Remembered<List<Table>> tables = new Remembered<>(this::readTables);
 
   Ownership(JdbcTemplate jdbc) {
     this.jdbc = jdbc;
@@ -93,7 +95,12 @@ public class Ownership {
     return given;
   }
 
+  /// They are the same as long as the server runs.
   private List<Table> tables() {
+    return tables.get();
+  }
+
+  private List<Table> readTables() {
     ArchiveSchema schema =
         Objects.requireNonNull(jdbc.execute((ConnectionCallback<ArchiveSchema>) ArchiveSchema::of));
     return schema.tables().stream()
