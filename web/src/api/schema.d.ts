@@ -3303,6 +3303,7 @@ export interface components {
             palmCm2: number;
             /** @enum {string} */
             phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
+            sameScores: boolean;
             /** @enum {string} */
             sensitivity?: "RESILIENT" | "NORMAL" | "SENSITIVE" | "COMPROMISED";
             sting?: components["schemas"]["StingView"];
@@ -3436,6 +3437,7 @@ export interface components {
             room: string;
         };
         CoursesView: {
+            alternative?: string;
             courses: components["schemas"]["CourseView"][];
             formulas: string[];
             proposal?: components["schemas"]["CourseWish"];

@@ -19,9 +19,11 @@ export function JoinedCharts({ clientId }: { clientId: string }) {
     mutationFn: async (id: string) => api.DELETE("/api/joined/{id}", { params: { path: { id } } }),
     onSuccess: () => queries.invalidateQueries(),
   });
+  const error = joined.error ?? apart.error;
+  if (!error && !joined.data?.length) return null;
   return (
-    <>
-      <ErrorNote error={joined.error ?? apart.error} />
+    <section aria-label="Joined charts">
+      <ErrorNote error={error} />
       {joined.data?.map((one) => {
         const here = one.kept.id === clientId;
         const other = here ? one.other : one.kept;
@@ -45,6 +47,6 @@ export function JoinedCharts({ clientId }: { clientId: string }) {
           </p>
         );
       })}
-    </>
+    </section>
   );
 }

@@ -25,13 +25,14 @@ export function BookCourse({
   clientId,
   proposal,
   formulas,
-  plateau,
+  alternative,
   onClose,
 }: {
   clientId: string;
   proposal: CourseWish;
   formulas: string[];
-  plateau: boolean;
+  /** At a plateau, the formula of another family that is proposed beside it. */
+  alternative: string | undefined;
   onClose: () => void;
 }) {
   const queries = useQueryClient();
@@ -83,7 +84,7 @@ export function BookCourse({
               </TextField>
               <TextField
                 select
-                label={plateau ? "Alternate with (plateau)" : "Alternate with"}
+                label="Alternate with"
                 value={second ?? ""}
                 onChange={(e) =>
                   set({
@@ -148,6 +149,17 @@ export function BookCourse({
               }
               label="Maintenance: once a month, then every ten weeks"
             />
+            {alternative && !second && (
+              <p>
+                A plateau: the scores have not moved over three peels.{" "}
+                <Button
+                  size="small"
+                  onClick={() => set({ formulas: [formula ?? "", alternative] })}
+                >
+                  Alternate with {alternative}
+                </Button>
+              </p>
+            )}
             <ol className={cx("placed")}>
               {placed.data?.map((peel) => (
                 <li key={peel.number}>

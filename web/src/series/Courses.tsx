@@ -23,7 +23,7 @@ const STATES: Record<CourseState["peels"][number]["state"], string> = {
 };
 
 /** The courses of a client: booked as one, moved as one, skipped one, paused and resumed. */
-export function Courses({ clientId, plateau }: { clientId: string; plateau: boolean }) {
+export function Courses({ clientId }: { clientId: string }) {
   const { data, error } = useQuery(coursesQuery(clientId));
   const [booking, setBooking] = useState(false);
   const [change, setChange] = useState<CourseChange | null>(null);
@@ -51,7 +51,7 @@ export function Courses({ clientId, plateau }: { clientId: string; plateau: bool
           clientId={clientId}
           proposal={data.proposal}
           formulas={data.formulas}
-          plateau={plateau}
+          alternative={data.alternative}
           onClose={() => setBooking(false)}
         />
       )}

@@ -80,7 +80,7 @@ export function Progress({ clientId }: { clientId: string }) {
             <Link to={`/visits/${peel.visitId}/consult`}>{peel.formula ?? "formula open"}</Link>
           </p>
         ))}
-        <Courses clientId={clientId} plateau={state.plateau} />
+        <Courses clientId={clientId} />
         <Strip title="What the record says" code={plural(done.length, "peel")} />
         {state.says.length === 0 && (
           <p className="pad soft">After the first peel its reasons stand here.</p>

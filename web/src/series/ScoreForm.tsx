@@ -13,7 +13,7 @@ import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap, type ZoneLook } from "../parts/FaceMap";
 import { number } from "../parts/NumberField";
 import { Segments } from "../parts/Segments";
-import { decimal } from "../parts/words";
+import { decimal, zoneName } from "../parts/words";
 import { progressQuery, scoreWordsQuery } from "./queries";
 import styles from "./ScoreForm.module.css";
 
@@ -37,7 +37,7 @@ const SEVERITY = {
   VERY_SEVERE: "very severe",
 };
 const GLOGAU = ["I", "II", "III", "IV"] as const;
-const MEASURED: Zone[] = ["CHEEK_RIGHT", "CHEEK_LEFT"];
+const MEASURED: Zone[] = ["FOREHEAD", "CHEEK_RIGHT", "CHEEK_LEFT", "UPPER_LIP", "CHIN"];
 
 /** Scores of one day: by keyboard digit for digit, or by touch on the face. */
 export function ScoreForm({
@@ -389,7 +389,7 @@ function Colour({
     const [l, a, b] = [number(next.l), number(next.a), number(next.b)];
     if (l !== null && a !== null && b !== null) onChange({ l, a, b });
   }
-  const name = zone === "CHEEK_RIGHT" ? "right cheek" : "left cheek";
+  const name = zoneName(zone);
   return (
     <div className="row">
       <span style={{ width: 110 }}>{name}</span>

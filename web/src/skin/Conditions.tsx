@@ -39,7 +39,14 @@ function rows(conditions: ConsultWords["conditions"]): Row[] {
   return found;
 }
 
-export function Conditions({ words, consult, peels, change }: ConsultPart & { peels: number }) {
+export function Conditions({
+  words,
+  consult,
+  state,
+  peels,
+  change,
+}: ConsultPart & { peels: number }) {
+  const plateau = consult.plateau ?? state.sameScores;
   return (
     <>
       <Strip title="Conditions" code="0 – 3 · goals in order" />
@@ -64,11 +71,14 @@ export function Conditions({ words, consult, peels, change }: ConsultPart & { pe
         <div className={cx("line", "tight")}>
           <span className="grow">
             Scores the same over the last three peels
-            <small className="under">a plateau: the running series has no advantage then</small>
+            <small className="under">
+              a plateau: the running series has no advantage then
+              {consult.plateau === undefined && state.sameScores && "; so the scores on record say"}
+            </small>
           </span>
           <Segments
             label="Scores the same over the last three peels"
-            value={consult.plateau ? "YES" : "NO"}
+            value={plateau ? "YES" : "NO"}
             options={[
               { id: "NO", label: "no" },
               { id: "YES", label: "yes" },

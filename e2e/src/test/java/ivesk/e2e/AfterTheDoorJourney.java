@@ -197,6 +197,7 @@ class AfterTheDoorJourney extends Journey {
 
   private static void takeIn(Browser there, Path file) {
     there.open("/practice/health");
+    there.see("Read in: records that were taken out");
     there.file("File to read in", file);
     there.see("would do this; nothing is written yet.");
   }
@@ -239,6 +240,7 @@ class AfterTheDoorJourney extends Journey {
   /// What is here already is not written twice.
   private static void takeInNothing(Browser there, Path bundle) {
     there.open("/practice/health");
+    there.see("Read in: records that were taken out");
     there.file("File to read in", bundle);
     there.see("holds nothing that is not here.");
   }
@@ -248,6 +250,7 @@ class AfterTheDoorJourney extends Journey {
     Files.writeString(
         spoilt, Files.readString(file).replaceFirst("\"[0-9-]{10}\",", "\"spring\","));
     there.open("/practice/health");
+    there.see("Read in: records that were taken out");
     there.file("File to read in", spoilt);
     there.see("client.date_of_birth is a date");
     there.see("Nothing was saved.");

@@ -103,6 +103,14 @@ public record Scores(
     return equals(NONE);
   }
 
+  /// With the colour of the face as the consult read it, where the day has none by zones. A single
+  /// reading of a face is taken on its cheek: common practice, no source.
+  public Scores withFace(SkinColour face) {
+    return colours.isEmpty()
+        ? new Scores(masi, gags, glogau, improvement, satisfaction, Map.of(Zone.CHEEK_RIGHT, face))
+        : this;
+  }
+
   /// The value of a line; ITA and a* are the mean of the zones read.
   public OptionalDouble value(Line line) {
     return switch (line) {

@@ -202,7 +202,7 @@ public class PlanService {
   private record Next(Formula formula, List<Zone> zones) {}
 
   /// What may go on a region today, and why not.
-  Selection rack(UUID visitId, Region region) {
+  public Selection rack(UUID visitId, Region region) {
     return Selection.choose(selection.facts(visitId, region));
   }
 

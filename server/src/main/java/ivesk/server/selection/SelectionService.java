@@ -13,6 +13,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
+import ivesk.server.skin.SameScores;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.util.Optional;
@@ -25,13 +26,19 @@ public class SelectionService {
   private final VisitStore visits;
   private final ClientStore clients;
   private final ConsultService consults;
+  private final SameScores sameScores;
 
   SelectionService(
-      ScreeningService screening, VisitStore visits, ClientStore clients, ConsultService consults) {
+      ScreeningService screening,
+      VisitStore visits,
+      ClientStore clients,
+      ConsultService consults,
+      SameScores sameScores) {
     this.screening = screening;
     this.visits = visits;
     this.clients = clients;
     this.consults = consults;
+    this.sameScores = sameScores;
   }
 
   /// Everything that selection reads of a visit.
@@ -49,11 +56,13 @@ public class SelectionService {
     Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());
     Consult consult = consults.of(visitId).consult();
+    boolean plateau =
+        consult.plateau().orElseGet(() -> sameScores.overThreePeels(visit.clientId()));
     Ladders ladders = LadderRules.of(facts.pastPeels(), facts.peelDate(), facts.region());
     return new SelectionFacts(
         facts,
         outcome,
-        consult.plateau().orElse(false) ? ladders.atPlateau() : ladders,
+        plateau ? ladders.atPlateau() : ladders,
         consult.flakingDaysThatFit(),
         consult.nextEvent(facts.peelDate()).map(Consult.Event::on),
         new Areas(

@@ -109,17 +109,24 @@ class CourseController {
 
   /// @param proposal what a course would be from here; empty before the first peel
   /// @param formulas that a course may have, by code
+  /// @param alternative at a plateau, the formula of another family that is proposed beside it
   record CoursesView(
-      List<CourseView> courses, Optional<CourseWish> proposal, List<String> formulas) {}
+      List<CourseView> courses,
+      Optional<CourseWish> proposal,
+      List<String> formulas,
+      Optional<String> alternative) {}
 
   @May(Right.RECORD)
   @GetMapping("/clients/{id}/courses")
   CoursesView of(@PathVariable UUID id) {
     clients.get(id);
+    Optional<CourseWish> proposal = proposal(id);
     return new CoursesView(
         store.of(id).stream().map(this::view).toList(),
-        proposal(id),
-        shelf.shelf().formulas().stream().filter(Formula::peels).map(Formula::code).toList());
+        proposal,
+        shelf.shelf().formulas().stream().filter(Formula::peels).map(Formula::code).toList(),
+        proposal.flatMap(wish ->
+            courses.alternative(id, wish.region(), shelf.shelf().get(wish.formulas().getFirst()))));
   }
 
   private CourseView view(Kept course) {

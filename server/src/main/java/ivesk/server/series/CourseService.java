@@ -15,12 +15,14 @@ import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
+import ivesk.server.formula.ShelfService;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.series.CourseStore.Kept;
 import ivesk.server.series.CourseStore.Peel;
 import ivesk.server.skin.ConsultService;
+import ivesk.server.skin.SameScores;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -44,6 +46,8 @@ public class CourseService {
   private final ScreeningService screening;
   private final ConsultService consults;
   private final PlanService plans;
+  private final SameScores sameScores;
+  private final ShelfService shelf;
   private final Treatments treatments;
   private final PracticeStore practice;
   private final Audit audit;
@@ -55,6 +59,8 @@ public class CourseService {
       ScreeningService screening,
       ConsultService consults,
       PlanService plans,
+      SameScores sameScores,
+      ShelfService shelf,
       Treatments treatments,
       PracticeStore practice,
       Audit audit,
@@ -64,6 +70,8 @@ public class CourseService {
     this.screening = screening;
     this.consults = consults;
     this.plans = plans;
+    this.sameScores = sameScores;
+    this.shelf = shelf;
     this.treatments = treatments;
     this.practice = practice;
     this.audit = audit;
@@ -97,6 +105,15 @@ public class CourseService {
         .filter(one -> !one.startsAt().isAfter(clock.instant()))
         .reduce((_, last) -> last)
         .orElse(all.getFirst());
+  }
+
+  /// At a plateau the family with which to alternate: the best of today's rack that is another than
+  /// that of a formula. Empty where the scores move.
+  Optional<String> alternative(UUID clientId, Region region, Formula formula) {
+    if (!sameScores.overThreePeels(clientId)) return Optional.empty();
+    return plans.rack(newest(clientId).id(), region).ranked().stream()
+        .filter(code -> shelf.shelf().get(code).family() != formula.family())
+        .findFirst();
   }
 
   /// Where each peel would lie, nothing saved.

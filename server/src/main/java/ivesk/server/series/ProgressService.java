@@ -7,6 +7,7 @@ import ivesk.core.series.LadderRules;
 import ivesk.core.series.Progress;
 import ivesk.core.series.Progress.Course;
 import ivesk.core.series.Scores;
+import ivesk.core.skin.SkinColour;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
@@ -75,10 +76,12 @@ public class ProgressService {
     LocalDate today = LocalDate.now(clock);
     List<Recorded> done = peels.ofClient(clientId);
     List<ScoreStore.Kept> kept = scores.of(clientId);
-    Map<LocalDate, Scores> byDay = new TreeMap<>();
-    kept.forEach(one -> byDay.put(one.on(), one.sheet().scores()));
-    List<Course> courses = Progress.courses(byDay);
+    Map<LocalDate, Scores> byDay = ScoresOfPeels.byDay(kept);
     boolean plateau = Progress.plateau(byDay, done.stream().map(one -> one.peel().on()).toList());
+    faces(clientId)
+        .forEach((on, face) ->
+            byDay.merge(on, Scores.NONE.withFace(face), (scored, _) -> scored.withFace(face)));
+    List<Course> courses = Progress.courses(byDay);
     return new ProgressView(
         today,
         title(courses, done.size()),
@@ -92,6 +95,20 @@ public class ProgressService {
         says(done, courses, plateau, today),
         kept.stream().map(ProgressService::sheet).toList(),
         plateau);
+  }
+
+  /// The face's colour as consults read it, by day.
+  private Map<LocalDate, SkinColour> faces(UUID clientId) {
+    Map<LocalDate, SkinColour> faces = new TreeMap<>();
+    for (Visit visit : visits.ofClient(clientId)) {
+      consults
+          .of(visit.id())
+          .consult()
+          .faceColour()
+          .ifPresent(
+              read -> faces.put(LocalDate.ofInstant(read.at(), clock.getZone()), read.colour()));
+    }
+    return faces;
   }
 
   private static String title(List<Course> courses, int peels) {

@@ -40,7 +40,8 @@ import java.util.Optional;
 /// @param region where the peel is planned
 /// @param areas cm2 by region, entered by hand
 /// @param plateau the scores were the same over the last three peels: no more is gained with the
-///   running series; asked anew at each visit, empty until it is said
+///   running series; asked anew at each visit; empty until it is said, and then the scores on
+///   record say it
 /// @param notes at most 2,000 letters
 public record Consult(
     Map<String, Integer> phototypeScores,

@@ -44,11 +44,18 @@ class ConsultController {
   private final VisitStore visits;
   private final ClientStore clients;
   private final Clock clock;
+  private final SameScores sameScores;
 
-  ConsultController(ConsultService consults, VisitStore visits, ClientStore clients, Clock clock) {
+  ConsultController(
+      ConsultService consults,
+      VisitStore visits,
+      ClientStore clients,
+      SameScores sameScores,
+      Clock clock) {
     this.consults = consults;
     this.visits = visits;
     this.clients = clients;
+    this.sameScores = sameScores;
     this.clock = clock;
   }
 
@@ -67,6 +74,7 @@ class ConsultController {
   /// @param sensitivity as it rules, with the sting test
   /// @param carriedFrom the day of the visit whose consult this still is
   /// @param measured height and weight are known
+  /// @param sameScores no score on record moved over the last three peels
   record ConsultView(
       Consult consult,
       int version,
@@ -86,7 +94,8 @@ class ConsultController {
       List<Zone> lookedAt2,
       List<AreaView> areas,
       double palmCm2,
-      boolean measured) {}
+      boolean measured,
+      boolean sameScores) {}
 
   record ConsultChange(Consult consult, int version) {}
 
@@ -217,6 +226,7 @@ class ConsultController {
                 new AreaView(region, areas.of(region).cm2(), areas.computed(region).cm2()))
             .toList(),
         BodySurface.palm(surface).cm2(),
-        client.heightCm().isPresent() && client.weightKg().isPresent());
+        client.heightCm().isPresent() && client.weightKg().isPresent(),
+        sameScores.overThreePeels(client.id()));
   }
 }
