@@ -47,9 +47,8 @@ const RECORDS: Record<string, [string, string?]> = {
   waiting: ["place on the waiting list", "places on the waiting list"],
 };
 
-/** So many rows of a table, in words; empty for what only serves the search of names. */
+/** So many rows of a table, in words. */
 export function records(table: string, n: number): string {
-  if (table === "client_name_part") return "";
   const [one, many] = RECORDS[table] ?? [`row of ${table}`, `rows of ${table}`];
   return plural(n, one, many);
 }

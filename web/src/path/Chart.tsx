@@ -154,9 +154,9 @@ export default function Chart() {
               <p className="pad soft">No visit yet. The first is added on Today.</p>
             )}
             {reads && shown?.signedAt && signed.length > 1 && (
-              <p className="pad">
+              <p className="pad stack">
                 <label className="small soft" htmlFor="beside">
-                  Put beside it{" "}
+                  Put beside it
                 </label>
                 <select
                   id="beside"

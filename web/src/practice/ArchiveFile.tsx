@@ -59,9 +59,7 @@ export function ArchiveFile() {
   });
   const busy = look.isPending || take.isPending;
   const taken = take.data ?? look.data;
-  const effects = (taken?.effects ?? []).filter(
-    ({ table, fresh, differing }) => fresh + differing > 0 && records(table, 1) !== "",
-  );
+  const effects = (taken?.effects ?? []).filter(({ fresh, differing }) => fresh + differing > 0);
   const differs = effects.some(({ differing }) => differing > 0);
   function begin() {
     stop.current = new AbortController();

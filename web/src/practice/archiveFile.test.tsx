@@ -97,12 +97,11 @@ describe("a file read in", () => {
   it("says what it would do before it does it", async () => {
     const sent = await picked();
     await sent.answers(200, {
-      effects: [effect("client", 1), effect("client_name_part", 9), effect("visit", 8)],
+      effects: [effect("client", 1), effect("visit", 8)],
       notes: ["2 × Consent"],
     });
     expect(await screen.findByText("1 client more")).toBeTruthy();
     expect(screen.getByText("8 visits more")).toBeTruthy();
-    expect(screen.queryByText(/name part/)).toBeNull();
     expect(screen.getByText(/Not read, or to be known: 2 × Consent/)).toBeTruthy();
     await act(async () => {
       fireEvent.click(screen.getByRole("button", { name: "Take it in" }));

@@ -6,6 +6,7 @@ import ivesk.server.Practice.Answer;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Random;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -205,5 +206,20 @@ class IntakeTest {
       assertThat(there.get("/api/practice").body().get("closedDays").toString())
           .doesNotContain("Never");
     }
+  }
+
+  /// A file that was stopped on its way: nothing of it is here, and the same file comes in whole
+  /// right after.
+  @Test
+  void aFileThatIsStoppedIsNotHereAndHoldsNothingUp() throws Exception {
+    String all = here.text("/api/clients/" + here.client("Eskil Varga") + "/archive");
+    String file = new FreshIds(new Random(5)).in(all);
+    byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
+    there.postHalf("/api/archive", bytes);
+    Thread.sleep(300);
+    assertThat(there.get("/api/clients?find=Eskil").body().get("clients")).hasSize(1);
+    Answer whole = there.post("/api/archive", bytes);
+    assertThat(effect(whole, "client").get("fresh").asInt()).isEqualTo(1);
+    assertThat(there.get("/api/clients?find=Eskil").body().get("clients")).hasSize(2);
   }
 }

@@ -4,12 +4,15 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -162,6 +165,29 @@ public final class Practice implements AutoCloseable {
         request(path)
             .header("Content-Type", "application/octet-stream")
             .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+  }
+
+  /// Sends the beginning of a file and goes away, as a browser does that was told to stop.
+  void postHalf(String path, byte[] file) throws IOException {
+    String head =
+        "POST "
+            + path
+            + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/octet-stream\r\n"
+            + "Content-Length: "
+            + file.length
+            + "\r\nX-XSRF-TOKEN: "
+            + cookie("XSRF-TOKEN")
+            + "\r\nCookie: "
+            + cookies.getCookieStore().getCookies().stream()
+                .map(one -> one.getName() + "=" + one.getValue())
+                .collect(Collectors.joining("; "))
+            + "\r\n\r\n";
+    try (Socket socket = new Socket("127.0.0.1", port())) {
+      socket.getOutputStream().write(head.getBytes(StandardCharsets.ISO_8859_1));
+      socket.getOutputStream().write(file, 0, file.length / 2);
+      socket.getOutputStream().flush();
+      socket.setSoLinger(true, 0);
+    }
   }
 
   Answer put(String path, String json) {

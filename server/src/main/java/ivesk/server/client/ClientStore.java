@@ -5,6 +5,7 @@ import ivesk.core.plan.Comfort;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Stale;
+import ivesk.server.data.ArchiveCheck;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -23,7 +24,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 @Component
-public class ClientStore {
+public class ClientStore implements ArchiveCheck {
   /// A name's beginning, the beginning of a later word of it, inside a word.
   private static final int PLACES = 3;
 
@@ -33,6 +34,12 @@ public class ClientStore {
 
   ClientStore(JdbcClient jdbc) {
     this.jdbc = jdbc;
+  }
+
+  @Override
+  public void client(UUID id) {
+    get(id);
+    keepParts(id);
   }
 
   public void add(Client client) {

@@ -99,7 +99,7 @@ public class Archive {
     return new Rows() {
       @Override
       public boolean has(Table table) {
-        return client.isEmpty() || schema.ofClient(table).isPresent();
+        return table.leaves() && (client.isEmpty() || schema.ofClient(table).isPresent());
       }
 
       @Override

@@ -27,6 +27,7 @@ final class ArchiveJsonSchema {
     parts.putObject("rows").put("type", "array");
     ArrayNode each = table.putArray("allOf");
     for (Table one : schema.tables()) {
+      if (!one.leaves()) continue;
       names.add(one.name());
       ObjectNode rule = each.addObject();
       rule.putObject("if").putObject("properties").putObject("table").put("const", one.name());

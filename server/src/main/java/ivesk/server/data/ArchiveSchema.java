@@ -33,6 +33,10 @@ record ArchiveSchema(List<Table> tables) {
       return columns.stream().filter(one -> one.name().equals(called)).findFirst();
     }
 
+    boolean leaves() {
+      return !DERIVED.contains(name);
+    }
+
     private boolean refersTo(Set<String> known) {
       return refers.stream()
           .map(Reference::table)
@@ -58,6 +62,9 @@ record ArchiveSchema(List<Table> tables) {
   /// Columns of an account that open doors.
   private static final Set<String> SECRETS =
       Set.of("password_hash", "pin_hash", "factor_key", "factor_step", "code_hash", "code_until");
+
+  /// What is made of the other tables: it does not leave, and is made anew of what enters.
+  private static final Set<String> DERIVED = Set.of("client_name_part");
 
   static ArchiveSchema of(Connection database) throws SQLException {
     Map<String, List<Column>> columns = new LinkedHashMap<>();

@@ -1,7 +1,6 @@
 package ivesk.server.path;
 
 import ivesk.server.aftercare.ContactService;
-import ivesk.server.client.ClientStore;
 import ivesk.server.data.ArchiveCheck;
 import ivesk.server.plan.PlanService;
 import ivesk.server.screening.ScreeningService;
@@ -16,7 +15,6 @@ import org.springframework.stereotype.Component;
 /// Opens each chart that a file brings something to, as its stations would.
 @Component
 class ChartCheck implements ArchiveCheck {
-  private final ClientStore clients;
   private final ConsultService consults;
   private final ScreeningService screening;
   private final PlanService plans;
@@ -28,7 +26,6 @@ class ChartCheck implements ArchiveCheck {
   private final VisitPath path;
 
   ChartCheck(
-      ClientStore clients,
       ConsultService consults,
       ScreeningService screening,
       PlanService plans,
@@ -38,7 +35,6 @@ class ChartCheck implements ArchiveCheck {
       ProgressService progress,
       CourseService courses,
       VisitPath path) {
-    this.clients = clients;
     this.consults = consults;
     this.screening = screening;
     this.plans = plans;
@@ -65,7 +61,6 @@ class ChartCheck implements ArchiveCheck {
 
   @Override
   public void client(UUID id) {
-    clients.get(id);
     path.ofClient(id);
     peels.ofClient(id);
     progress.scored(id);
