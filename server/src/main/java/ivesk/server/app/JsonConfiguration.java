@@ -23,6 +23,7 @@ class JsonConfiguration {
       Quantities.into(builder::addMixIn);
       builder
           .addModule(new NearDates())
+          .addModule(new WholeLetters())
           .addMixIn(TreatmentEvent.Fact.class, ByTypeName.class)
           // An empty Optional is left out, as the description says.
           .changeDefaultPropertyInclusion(

@@ -1,5 +1,6 @@
 package ivesk.server.data;
 
+import ivesk.server.app.WholeLetters;
 import java.nio.charset.StandardCharsets;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -134,7 +135,7 @@ enum ColumnType {
 
     @Override
     Object read(String text) {
-      return text.getBytes(StandardCharsets.UTF_8);
+      return WholeLetters.require(text).getBytes(StandardCharsets.UTF_8);
     }
 
     @Override
@@ -150,7 +151,7 @@ enum ColumnType {
 
     @Override
     Object read(String text) {
-      return text;
+      return WholeLetters.require(text);
     }
   };
 
