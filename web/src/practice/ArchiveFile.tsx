@@ -112,7 +112,9 @@ export function ArchiveFile() {
         {busy && (
           <div className="row">
             <progress className={styles.progress} value={sent} max={1} aria-label="Reading" />
-            <span className="mono small">{Math.floor(sent * 100)} %</span>
+            <span className="mono small">
+              {sent < 1 ? `${Math.floor(sent * 100)} %` : "every chart is opened once"}
+            </span>
             <Button
               size="small"
               color="inherit"
