@@ -169,17 +169,27 @@ class IntakeTest {
                 "DTEND;VALUE=DATE:" + plain(SOON.plusDays(3)),
                 "SUMMARY:Harbour feast"),
             event("DTSTART;VALUE=DATE:20200629", "RRULE:FREQ=YEARLY", "SUMMARY:Midsummer rest"),
+            event(
+                "DTSTART;VALUE=DATE:" + plain(SOON.plusDays(9)),
+                "DURATION:P2D",
+                "SUMMARY:" + "🌿".repeat(50)),
+            event(
+                "DTSTART;VALUE=DATE:" + plain(SOON.plusDays(20)),
+                "STATUS:CANCELLED",
+                "SUMMARY:No feast"),
             event("DTSTART:20300101T100000Z", "SUMMARY:A meeting"));
     Answer taken = take(file);
-    assertThat(effect(taken, "closed_day").get("fresh").asInt()).isEqualTo(5);
-    assertThat(taken.body().get("notes").toString()).contains("1 × VEVENT with an hour");
+    assertThat(effect(taken, "closed_day").get("fresh").asInt()).isEqualTo(7);
+    assertThat(taken.body().get("notes").toString()).contains("2 × VEVENT with an hour");
     JsonNode closed = there.get("/api/practice").body().get("closedDays");
-    assertThat(closed).hasSize(before + 5);
+    assertThat(closed).hasSize(before + 7);
     assertThat(closed.toString())
         .contains(SOON.plusDays(2).toString())
         .doesNotContain(SOON.plusDays(3).toString())
         .contains("06-29")
-        .contains("Midsummer rest");
+        .contains("Midsummer rest")
+        .contains(SOON.plusDays(10).toString())
+        .doesNotContain("No feast");
     assertThat(effect(take(file), "closed_day").get("fresh").asInt()).as("again").isZero();
   }
 

@@ -30,7 +30,9 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Component;
+import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.DtStart;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -172,7 +174,8 @@ class RandomChartsTest {
   }
 
   private static Temporal start(VEvent event) {
-    return event.<Temporal>getStartDate().orElseThrow().getDate();
+    DtStart<Temporal> start = event.getRequiredProperty(Property.DTSTART);
+    return start.getDate();
   }
 
   /// @return whether a course could be proposed and moved

@@ -19,18 +19,21 @@ import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.Period;
+import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.DtEnd;
 import net.fortuna.ical4j.model.property.DtStart;
 import net.fortuna.ical4j.model.property.Summary;
+import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
 
 /// Reads closed days from a calendar (RFC 5545): each whole day of it, those that come again for
-/// two years on. What has an hour is no closed day, and is left.
+/// two years on. What has an hour or is cancelled is no closed day, and is left.
 final class ClosedDaysReader {
   private static final int LONGEST = 5_000_000;
   private static final int YEARS = 2;
   private static final int MOST_DAYS = 60;
   private static final int MOST_WORDS = 80;
+  private static final Property CANCELLED = ImmutableStatus.VEVENT_CANCELLED;
 
   /// @param left what is not read, in words
   record Read(List<ClosedDay> days, List<String> left) {}
@@ -67,7 +70,7 @@ final class ClosedDaysReader {
         days.entrySet().stream()
             .map(entry -> new ClosedDay(entry.getKey(), entry.getValue()))
             .toList(),
-        hours == 0 ? List.of() : List.of(hours + " × VEVENT with an hour, or past"));
+        hours == 0 ? List.of() : List.of(hours + " × VEVENT with an hour, past or cancelled"));
   }
 
   private static List<Integer> lines(byte[] all) {
@@ -82,20 +85,18 @@ final class ClosedDaysReader {
   /// @return whether it holds a whole day that is to come
   private static boolean read(VEvent event, LocalDate today, Map<LocalDate, String> days, int line)
       throws BadLine {
-    Optional<DtStart<Temporal>> start = event.getStartDate();
+    Optional<DtStart<Temporal>> start = event.getProperty(Property.DTSTART);
     if (start.isEmpty()) throw BadLine.at(line, "DTSTART is missing");
     if (!(start.get().getDate() instanceof LocalDate first)) return false;
-    Optional<DtEnd<Temporal>> last = event.getEndDate(false);
+    if (event.getProperty(Property.STATUS).filter(CANCELLED::equals).isPresent()) return false;
+    Optional<DtEnd<Temporal>> last = event.getEndDate();
     LocalDate end =
         last.map(DtEnd::getDate).orElse(null) instanceof LocalDate day ? day : first.plusDays(1);
     long length = Math.max(1, ChronoUnit.DAYS.between(first, end));
     if (length > MOST_DAYS) {
       throw BadLine.at(line, length + " days in one; it may be " + MOST_DAYS + " at most");
     }
-    String words =
-        Optional.ofNullable(event.getSummary()).map(Summary::getValue).orElse("").strip();
-    String why =
-        words.isEmpty() ? "closed" : words.substring(0, Math.min(MOST_WORDS, words.length()));
+    String why = why(event);
     boolean any = false;
     for (LocalDate begins : starts(event, first, today)) {
       for (int n = 0; n < length; n++) {
@@ -106,6 +107,15 @@ final class ClosedDaysReader {
       }
     }
     return any;
+  }
+
+  private static String why(VEvent event) {
+    String words =
+        Optional.ofNullable(event.getSummary()).map(Summary::getValue).orElse("").strip();
+    if (words.isEmpty()) return "closed";
+    if (words.length() <= MOST_WORDS) return words;
+    boolean within = Character.isHighSurrogate(words.charAt(MOST_WORDS - 1));
+    return words.substring(0, within ? MOST_WORDS - 1 : MOST_WORDS);
   }
 
   private static List<LocalDate> starts(VEvent event, LocalDate first, LocalDate today) {
