@@ -1,5 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -135,7 +137,7 @@ export default function Chart() {
         <main className={cx("columns", "chart")}>
           <section aria-label="Visits">
             <Strip title="Visits" code={newest.length} />
-            <ul>
+            <ul className={cx("visits")}>
               {newest.map((visit) => (
                 <li key={visit.id}>
                   <button
@@ -154,25 +156,25 @@ export default function Chart() {
               <p className="pad soft">No visit yet. The first is added on Today.</p>
             )}
             {reads && shown?.signedAt && signed.length > 1 && (
-              <p className="pad stack">
-                <label className="small soft" htmlFor="beside">
-                  Put beside it
-                </label>
-                <select
-                  id="beside"
+              <div className="pad">
+                <TextField
+                  select
+                  fullWidth
+                  size="small"
+                  label="Put beside it"
                   value={other?.id ?? ""}
                   onChange={(event) => setBeside(event.target.value || null)}
                 >
-                  <option value="">no other visit</option>
+                  <MenuItem value="">no other visit</MenuItem>
                   {signed
                     .filter(({ id }) => id !== shown.id)
                     .map((visit) => (
-                      <option key={visit.id} value={visit.id}>
+                      <MenuItem key={visit.id} value={visit.id}>
                         {day(visit.startsAt)}, {visit.formula}
-                      </option>
+                      </MenuItem>
                     ))}
-                </select>
-              </p>
+                </TextField>
+              </div>
             )}
             {reads && client.data && (
               <p className="pad row wrap">

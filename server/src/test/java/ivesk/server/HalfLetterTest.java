@@ -3,6 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -37,5 +38,12 @@ class HalfLetterTest {
     assertThat(whole.status()).isEqualTo(201);
     String file = practice.text("/api/clients/" + whole.body().get("id").asString() + "/archive");
     assertThat(file).contains("A \ud83c\udf3f B");
+    Practice marit = practice.another().signIn("marit", "harbour");
+    Answer spoilt =
+        marit.post(
+            "/api/archive",
+            file.replace("A \ud83c\udf3f B", "A \\ud83c B").getBytes(StandardCharsets.UTF_8));
+    assertThat(spoilt.status()).isEqualTo(400);
+    assertThat(spoilt.detail()).startsWith("Line ").contains("half a letter");
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Form;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
@@ -69,7 +71,7 @@ class MergeTest {
   }
 
   @Test
-  void whatWasOfTwoIsOfOneAndGoesBackAsItWas() {
+  void whatWasOfTwoIsOfOneAndGoesBackAsItWas() throws Exception {
     String kept = practice.client("Maren Holt");
     String other = practice.client("Yara Minhas");
     String before = file(kept);
@@ -89,7 +91,15 @@ class MergeTest {
     JsonNode away = practice.get("/api/clients/" + other).body();
     assertThat(away.get("joinedInto").asString()).isEqualTo(kept);
     assertThat(away.has("archivedOn")).isTrue();
-    assertThat(file(kept)).as("the file of one holds both").contains("Yara Minhas");
+    String both = file(kept);
+    assertThat(both).as("the file of one holds both").contains("Yara Minhas");
+    try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
+      Archive there = elsewhere.getBean(Archive.class);
+      there.take(new ByteArrayInputStream(both.getBytes(StandardCharsets.UTF_8)));
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      there.write(out, Form.JSON, Optional.of(UUID.fromString(kept)));
+      assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo(both);
+    }
 
     for (Answer refused :
         List.of(

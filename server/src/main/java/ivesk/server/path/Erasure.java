@@ -173,6 +173,10 @@ class Erasure {
     courses.erase(clientId);
     contact.eraseWhatNoLawKeeps(clientId, ids(all));
     clients.forgetOccupation(clientId);
+    for (UUID joined : clients.joinedInto(clientId)) {
+      contact.eraseWhatNoLawKeeps(joined, List.of());
+      clients.forgetOccupation(joined);
+    }
     clients.archive(clientId, Optional.of(LocalDate.now(clock)));
     merges.askToErase(clientId, LocalDate.now(clock), who);
     audit.note(who, "erase what no law keeps", clientId, "at the client's wish");
