@@ -50,13 +50,27 @@ public final class Practice implements AutoCloseable {
 
   /// The application alone, on data that are there.
   public static ConfigurableApplicationContext start(String profile, Path data, String... more) {
+    return start("UTC", profile, data, more);
+  }
+
+  /// The demo's practice somewhere else than on the prime meridian.
+  static Practice openIn(String zone) {
+    try {
+      return new Practice(start(zone, "demo", Files.createTempDirectory("ivesk-test-")));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static ConfigurableApplicationContext start(
+      String zone, String profile, Path data, String... more) {
     return SpringApplication.run(
         IveskApplication.class,
         Stream.concat(
                 Stream.of(
                     "--server.port=0",
                     "--spring.profiles.active=" + profile,
-                    "--ivesk.zone=UTC",
+                    "--ivesk.zone=" + zone,
                     "--ivesk.data=" + data.toAbsolutePath()),
                 Stream.of(more))
             .toArray(String[]::new));
