@@ -58,8 +58,7 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
   }
 
   /// @param from when it returns; empty for the others
-  /// @param why what it does not go with today
-  public record Own(String name, Standing standing, Optional<LocalDate> from, List<Conflict> why) {
+  public record Own(String name, Standing standing, Optional<LocalDate> from) {
     public Told told() {
       Part product = new Part.Name(name);
       return switch (standing) {
@@ -113,8 +112,7 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
         chosen.stream()
             .map(item -> new Item(item, dates.of(item), dates.cap(item), alternate(item)))
             .toList();
-    return new HomePlan(
-        items, standing(own, formula, dates, sensitive, policies), clashes(chosen, own));
+    return new HomePlan(items, standing(own, dates, sensitive), clashes(chosen, own));
   }
 
   /// What every skin has, then what serves the main goal. Sensitive skin gets neither retinol nor
@@ -203,21 +201,19 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
     }
   }
 
-  private static List<Own> standing(
-      List<HomeProduct> own, Formula formula, Dates dates, boolean sensitive, Policies policies) {
+  private static List<Own> standing(List<HomeProduct> own, Dates dates, boolean sensitive) {
     List<Own> all = new ArrayList<>();
     for (HomeProduct product : own) {
-      List<Conflict> why = Conflict.on(new Conflict.After(formula, policies), care(product));
       if (product.has(Active.CYTOSTATIC) || product.has(Active.STEROID)) {
-        all.add(new Own(product.name(), Standing.AS_PRESCRIBED, Optional.empty(), why));
+        all.add(new Own(product.name(), Standing.AS_PRESCRIBED, Optional.empty()));
       } else if (sensitive && product.has(Active.SCRUB)) {
-        all.add(new Own(product.name(), Standing.DROP, Optional.empty(), why));
+        all.add(new Own(product.name(), Standing.DROP, Optional.empty()));
       } else {
         dates
             .again(product)
             .filter(from -> from.isAfter(dates.sheet().on()))
             .ifPresent(
-                from -> all.add(new Own(product.name(), Standing.RETURNS, Optional.of(from), why)));
+                from -> all.add(new Own(product.name(), Standing.RETURNS, Optional.of(from))));
       }
     }
     return List.copyOf(all);
