@@ -70,11 +70,8 @@ public class Ownership {
     return owned;
   }
 
-  /// Gives rows from one client to another.
-  ///
-  /// @return how many of them were still the first one's
-  public int give(List<Owned> rows, UUID from, UUID to) {
-    int given = 0;
+  /// Gives rows from one client to another, as far as they are still the first one's.
+  public void give(List<Owned> rows, UUID from, UUID to) {
     for (Table table : tables()) {
       List<Object[]> mine =
           rows.stream()
@@ -82,17 +79,14 @@ public class Ownership {
               .map(row -> new Object[] {to, from, row.key()})
               .toList();
       if (mine.isEmpty()) continue;
-      int[] changed =
-          jdbc.batchUpdate(
-              "UPDATE "
-                  + table.name()
-                  + " SET client_id = ? WHERE client_id = ? AND CAST("
-                  + key(table)
-                  + " AS VARCHAR) = ?",
-              mine);
-      for (int one : changed) given += one;
+      jdbc.batchUpdate(
+          "UPDATE "
+              + table.name()
+              + " SET client_id = ? WHERE client_id = ? AND CAST("
+              + key(table)
+              + " AS VARCHAR) = ?",
+          mine);
     }
-    return given;
   }
 
   /// They are the same as long as the server runs.
