@@ -5,16 +5,17 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
+import { Link } from "react-router";
 import { api, body, Problem } from "../api/client";
 import { COMFORTS, LANGUAGES } from "../api/enumWords";
 import type { Client, Comfort, Language } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
-import { clientQuery } from "./queries";
+import { clientQuery, findClientsQuery } from "./queries";
 
 /** A client as it is typed. */
 interface Typed {
@@ -29,6 +30,28 @@ interface Typed {
   comfort: string;
   guardian: string;
   language: Language;
+}
+
+/** Who is called alike and was born on the same day: one person has one chart. */
+function HereAlready({ name, born, onGo }: { name: string; born: string; onGo: () => void }) {
+  const first = name.trim().split(" ")[0] ?? "";
+  const found = useQuery({
+    ...findClientsQuery(first),
+    enabled: born !== "" && first.length > 1,
+  });
+  const same = found.data?.clients.filter(({ dateOfBirth }) => dateOfBirth === born) ?? [];
+  if (born === "" || same.length === 0) return null;
+  return (
+    <p className="warn" role="status">
+      Born the same day and here already:{" "}
+      {same.map(({ id, name: called }) => (
+        <Link key={id} to={`/clients/${id}`} onClick={onGo}>
+          {called}
+        </Link>
+      ))}
+      . Is it the same person?
+    </p>
+  );
 }
 
 /** Adds a client, or changes one. */
@@ -58,7 +81,7 @@ export function ClientForm({
       language: client?.language ?? "EN",
     },
   });
-  const born = useWatch({ control, name: "dateOfBirth" });
+  const [born, name] = useWatch({ control, name: ["dateOfBirth", "name"] });
   const minor = born !== "" && dayjs().diff(born, "year") < 18;
 
   const save = useMutation({
@@ -121,6 +144,7 @@ export function ClientForm({
                 sx: { maxWidth: 190 },
               })}
             </div>
+            {!client && <HereAlready name={name} born={born} onGo={onClose} />}
             {minor && field("guardian", "Guardian, who consents too", { autoFocus: false })}
             <div className="row">
               {field("occupation", "Occupation")}

@@ -162,6 +162,19 @@ class ArchiveTest {
           {"client.csv", "Maren Holt\",", "Maren Holt\",\"x\",", "client.csv, line 2: it has "},
           {"visit.csv", "T", "", "visit.csv, line 2: visit.starts_at is an instant"},
           {"format.csv", "\"1\"", "\"2\"", "format.csv, line 2: its version is not 1"},
+          {
+            "format.csv",
+            "\"ivesk\",\"1\"",
+            ",\"1\"",
+            "format.csv, line 2: this is no file of Ivesk"
+          },
+          {"client.csv", "\"name\"", "", "client.csv, line 1: client has no column 'null'"},
+          {
+            "client.csv",
+            "boat painter",
+            "a".repeat(21_000_000),
+            "client.csv, line 2: it is broken here: a record is longer than 20 MB"
+          },
           {"visit.csv", null, "visits.csv", "visits.csv, line 1: there is no table 'visits'"},
         }) {
       byte[] changed = changed(tables, bad[0], bad[1], bad[2]);

@@ -264,7 +264,7 @@ class ContactStore implements RedFlags {
         .list();
   }
 
-  /// Takes everything of some visits out for good. Photos of what raised no red flag.
+  /// Takes photos out for good, but those of what raised a red flag.
   void dropPhotos(List<UUID> visits) {
     if (visits.isEmpty()) return;
     jdbc.sql(
@@ -274,6 +274,7 @@ class ContactStore implements RedFlags {
         .update();
   }
 
+  /// Takes everything of some visits out for good.
   void erase(List<UUID> visits) {
     if (visits.isEmpty()) return;
     for (String table : List.of("red_flag", "check_in", "check_in_try", "after_peel")) {

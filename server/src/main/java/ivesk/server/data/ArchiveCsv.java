@@ -41,6 +41,7 @@ import org.jspecify.annotations.Nullable;
 /// spreadsheet would compute stands behind an apostrophe.
 final class ArchiveCsv {
   private static final String HEAD = "format.csv";
+  private static final long LONGEST_RECORD = 20_000_000;
   private static final LocalDateTime MADE = LocalDateTime.of(2026, 1, 1, 0, 0);
   private static final Pattern COMPUTED = Pattern.compile("'*[=+\\-@\t\r]");
   private static final Pattern GUARDED = Pattern.compile("'+[=+\\-@\t\r]");
@@ -120,33 +121,14 @@ final class ArchiveCsv {
     return effects;
   }
 
-  private static CSVParser parser(ZipInputStream zip, String name) throws BadLine {
-    InputStream entry =
-        new FilterInputStream(zip) {
-          @Override
-          public void close() {
-            // The entry ends here, and the file goes on.
-          }
-        };
-    try {
-      return CSVParser.builder()
-          .setReader(new InputStreamReader(entry, StandardCharsets.UTF_8.newDecoder()))
-          .setFormat(CSV)
-          .get();
-    } catch (IOException e) {
-      throw new BadLine(name, 1, String.valueOf(e.getMessage()));
-    }
-  }
-
   private static void head(ZipInputStream zip) throws BadLine, IOException {
-    try (CSVParser csv = parser(zip, HEAD)) {
-      Lines lines = new Lines(csv, HEAD);
+    try (Lines lines = new Lines(zip, HEAD)) {
       lines.next();
-      List<String> said = lines.next() ? lines.cells() : List.of();
-      if (said.isEmpty() || !said.getFirst().equals(Archive.FORMAT)) {
+      List<@Nullable String> said = lines.next() ? lines.cells() : List.of();
+      if (said.isEmpty() || !Archive.FORMAT.equals(said.getFirst())) {
         throw lines.bad("this is no file of Ivesk");
       }
-      if (said.size() != 2 || !said.get(1).equals(String.valueOf(Archive.VERSION))) {
+      if (said.size() != 2 || !String.valueOf(Archive.VERSION).equals(said.get(1))) {
         throw lines.bad("its version is not " + Archive.VERSION + ", which this Ivesk knows");
       }
       if (lines.next()) throw lines.bad("nothing follows here");
@@ -155,8 +137,7 @@ final class ArchiveCsv {
 
   private static Effect table(ZipInputStream zip, String name, Into into)
       throws SQLException, BadLine, IOException {
-    try (CSVParser csv = parser(zip, name)) {
-      Lines lines = new Lines(csv, name);
+    try (Lines lines = new Lines(zip, name)) {
       if (!lines.next()) throw lines.bad("its first line has the columns");
       String table = name.substring(0, name.length() - ".csv".length());
       try (ArchiveRows rows = into.rows(table, lines.cells(), lines.place())) {
@@ -181,22 +162,72 @@ final class ArchiveCsv {
     }
   }
 
+  /// One table of the ZIP, which goes on after it. A little file may be a long table; a record that
+  /// no table could hold is not read to its end.
+  private static final class Entry extends FilterInputStream {
+    private long ofRecord;
+
+    Entry(ZipInputStream zip) {
+      super(zip);
+    }
+
+    void recordBegins() {
+      ofRecord = 0;
+    }
+
+    @Override
+    public int read() throws IOException {
+      int one = super.read();
+      count(one < 0 ? 0 : 1);
+      return one;
+    }
+
+    @Override
+    public int read(byte[] into, int from, int most) throws IOException {
+      int many = super.read(into, from, most);
+      count(Math.max(0, many));
+      return many;
+    }
+
+    private void count(int more) throws ZipException {
+      ofRecord += more;
+      if (ofRecord > LONGEST_RECORD) throw new ZipException("a record is longer than 20 MB");
+    }
+
+    @Override
+    public void close() {
+      // The file goes on.
+    }
+  }
+
   /// The records of one table, each with the line on which it begins.
-  private static final class Lines {
+  private static final class Lines implements AutoCloseable {
+    private final Entry entry;
     private final CSVParser csv;
     private final String file;
     private final Iterator<CSVRecord> records;
     private List<@Nullable String> cells = List.of();
     private long line = 1;
 
-    Lines(CSVParser csv, String file) {
-      this.csv = csv;
+    Lines(ZipInputStream zip, String file) throws IOException {
+      this.entry = new Entry(zip);
+      this.csv =
+          CSVParser.builder()
+              .setReader(new InputStreamReader(entry, StandardCharsets.UTF_8.newDecoder()))
+              .setFormat(CSV)
+              .get();
       this.file = file;
       this.records = csv.iterator();
     }
 
+    @Override
+    public void close() throws IOException {
+      csv.close();
+    }
+
     boolean next() throws BadLine, IOException {
       line = csv.getCurrentLineNumber() + 1;
+      entry.recordBegins();
       try {
         if (!records.hasNext()) return false;
         cells = new ArrayList<>();

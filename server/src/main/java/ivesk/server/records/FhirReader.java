@@ -21,7 +21,6 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
-import tools.jackson.core.exc.JacksonIOException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -60,11 +59,11 @@ final class FhirReader {
   /// @throws BadLine with the line and the reason
   /// @throws IOException where the file does not come whole
   static Read read(InputStream file) throws BadLine, IOException {
+    byte[] all = file.readNBytes(LONGEST + 1);
+    if (all.length > LONGEST) throw BadLine.at(1, "the file is longer than 20 MB");
     FhirReader reader = new FhirReader();
-    try (JsonParser json = JsonMapper.shared().createParser(file)) {
+    try (JsonParser json = JsonMapper.shared().createParser(all)) {
       reader.bundle(json);
-    } catch (JacksonIOException e) {
-      throw e.getCause();
     } catch (JacksonException e) {
       int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNr());
       throw BadLine.at(line, "it is no JSON: " + e.getOriginalMessage());
@@ -94,9 +93,6 @@ final class FhirReader {
           int line = line(json);
           JsonNode entry = json.readValueAsTree();
           resource(entry.path("resource"), line);
-          if (json.currentLocation().getCharOffset() > LONGEST) {
-            throw BadLine.at(line, "the file is longer than 20 MB");
-          }
         }
         if (json.currentToken() != JsonToken.END_ARRAY) {
           throw BadLine.at(line(json), "an entry is an object");

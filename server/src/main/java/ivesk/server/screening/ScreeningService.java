@@ -148,11 +148,11 @@ public class ScreeningService {
     return Screening.screen(facts, store.settlements(visitId));
   }
 
-  /// Takes everything that was asked, agreed and tested out for good.
   public boolean patchTested(UUID clientId) {
     return !patchTests.ofClient(clientId).isEmpty();
   }
 
+  /// Takes everything that was asked, agreed and tested out for good.
   public void erase(UUID clientId, List<UUID> visits) {
     visits.forEach(store::erase);
     outsidePeels.erase(clientId);
