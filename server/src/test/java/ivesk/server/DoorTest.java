@@ -74,6 +74,12 @@ class DoorTest {
                 "POST /api/sign-in HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json"
                     + "\r\nContent-Length: 90000000\r\n\r\n"))
         .startsWith("HTTP/1.1 413");
+    assertThat(
+            raw(
+                "POST /api/archive HTTP/1.1\r\nHost: localhost\r\nContent-Type:"
+                    + " application/octet-stream\r\nContent-Length: 90000000\r\n\r\n"))
+        .as("a file of everything may be, but not by a stranger")
+        .startsWith("HTTP/1.1 40");
   }
 
   @Test

@@ -232,4 +232,14 @@ class IntakeTest {
     assertThat(effect(whole, "client").get("fresh").asInt()).isEqualTo(1);
     assertThat(there.get("/api/clients?find=Eskil").body().get("clients")).hasSize(2);
   }
+
+  /// A practice of some years is larger than anything else that is sent.
+  @Test
+  void aLargeFileIsTakenIn() {
+    String all = here.text("/api/clients/" + here.client("Casper Wynd") + "/archive");
+    String file = new FreshIds(new Random(6)).in(all);
+    int at = file.indexOf("{\"table\":\"consent\"");
+    String large = file.substring(0, at) + " ".repeat(12_000_000) + file.substring(at);
+    assertThat(effect(take(large), "client").get("fresh").asInt()).isEqualTo(1);
+  }
 }

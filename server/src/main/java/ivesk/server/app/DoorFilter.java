@@ -25,7 +25,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class DoorFilter extends OncePerRequestFilter {
   /// The largest that is taken in: a table of a thousand bottles has a fifth of it.
-  static final int MOST_BYTES = 2 << 20;
+  static final long MOST_BYTES = 2 << 20;
+
+  /// The largest file of everything: it is read as it comes, by whoever may, and never held whole.
+  private static final long MOST_OF_A_FILE = 16L << 30;
+
+  private static final Set<String> FILES = Set.of("/api/archive", "/api/archive/preview");
 
   private final Set<String> names = new HashSet<>(Set.of("localhost", "127.0.0.1", "[::1]"));
 
@@ -56,14 +61,15 @@ class DoorFilter extends OncePerRequestFilter {
       refuse(response, HttpServletResponse.SC_MISDIRECTED_REQUEST, "Ivesk has another address.");
       return;
     }
-    if (request.getContentLengthLong() > MOST_BYTES) {
+    long most = FILES.contains(request.getRequestURI()) ? MOST_OF_A_FILE : MOST_BYTES;
+    if (request.getContentLengthLong() > most) {
       refuse(
           response,
           HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
           "This is larger than anything that Ivesk takes in. Nothing was kept.");
       return;
     }
-    rest.doFilter(new Bounded(request), response);
+    rest.doFilter(new Bounded(request, most), response);
   }
 
   private static void refuse(HttpServletResponse response, int status, String why)
@@ -75,22 +81,27 @@ class DoorFilter extends OncePerRequestFilter {
 
   /// A request whose body is read up to the limit and no further.
   private static final class Bounded extends HttpServletRequestWrapper {
-    Bounded(HttpServletRequest request) {
+    private final long most;
+
+    Bounded(HttpServletRequest request, long most) {
       super(request);
+      this.most = most;
     }
 
     @Override
     public ServletInputStream getInputStream() throws IOException {
-      return new BoundedStream(super.getInputStream());
+      return new BoundedStream(super.getInputStream(), most);
     }
   }
 
   private static final class BoundedStream extends ServletInputStream {
     private final ServletInputStream body;
-    private int read;
+    private final long limit;
+    private long read;
 
-    BoundedStream(ServletInputStream body) {
+    BoundedStream(ServletInputStream body, long limit) {
       this.body = body;
+      this.limit = limit;
     }
 
     @Override
@@ -109,7 +120,7 @@ class DoorFilter extends OncePerRequestFilter {
 
     private void count(int bytes) throws IOException {
       read += bytes;
-      if (read > MOST_BYTES) throw new IOException("the body is larger than " + MOST_BYTES);
+      if (read > limit) throw new IOException("the body is larger than " + limit);
     }
 
     @Override
