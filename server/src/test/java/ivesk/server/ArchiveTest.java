@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -222,6 +224,19 @@ class ArchiveTest {
             "there is no table 'visitors'"
           },
           {words.replace("\"starts_at\"", "\"began_at\""), "visit has no column 'began_at'"},
+          {
+            words.replaceFirst("\"Maren Holt\"", "\"" + "m".repeat(130) + "\""),
+            "client does not take this row: name is too long"
+          },
+          {
+            words.replaceFirst("\"Maren Holt\"", "null"),
+            "client does not take this row: name is missing"
+          },
+          {
+            words.replaceFirst("(\"table\":\"visit\".*?\n\\[\"[^\"]+\",\")........", "$100000000"),
+            "visit does not take this row: what it refers to is neither here"
+          },
+          {twoEventsOfOneId(words), "treatment_event does not take this row: another row has the"},
           {words.substring(0, words.length() / 2), "it is no JSON"},
           {words + "{}", "the file goes on after its end"},
         }) {
@@ -241,6 +256,19 @@ class ArchiveTest {
       assertThat(clients(empty)).as("nothing is half-written").isZero();
     }
     assertThat(refused).isGreaterThan(MUTATED / 2);
+  }
+
+  /// The second event of the first treatment gets the id of the first.
+  private static String twoEventsOfOneId(String words) {
+    int table = words.indexOf("{\"table\":\"treatment_event\"");
+    Matcher rows =
+        Pattern.compile("\\n,?\\[\"[^\"]+\",\\d+,\"([^\"]+)\"")
+            .matcher(words)
+            .region(table, words.length());
+    assertThat(rows.find()).isTrue();
+    String first = rows.group(1);
+    assertThat(rows.find()).isTrue();
+    return words.substring(0, rows.start(1)) + first + words.substring(rows.end(1));
   }
 
   private static byte[] mutated(byte[] file, Random random) {

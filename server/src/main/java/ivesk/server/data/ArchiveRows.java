@@ -13,7 +13,10 @@ import java.sql.Types;
 import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -144,10 +147,31 @@ final class ArchiveRows implements AutoCloseable {
     return new Effect(table.name(), fresh, same, differing);
   }
 
+  private static final Pattern UNIQUE = Pattern.compile("ON \\w+\\.\\w+\\(([^)]*)\\)");
+  private static final Pattern COLUMN = Pattern.compile("column \"(\\w+)");
+
+  /// In words of the file; the database's own where it says something else.
   private static String cause(SQLException e) {
     String words = String.valueOf(e.getMessage());
-    int statement = words.indexOf("; SQL statement");
-    return statement < 0 ? words : words.substring(0, statement);
+    return switch (String.valueOf(e.getSQLState())) {
+      case "23505" -> "another row has the same " + named(UNIQUE, words);
+      case "23506" -> "what it refers to is neither here nor before it in the file";
+      case "23502" -> named(COLUMN, words) + " is missing";
+      case "22001" -> named(COLUMN, words) + " is too long";
+      case "23513", "23514" -> "a value is out of its range";
+      case "22030" -> "a value is none of those that may be";
+      default -> {
+        int statement = words.indexOf("; SQL statement");
+        yield statement < 0 ? words : words.substring(0, statement);
+      }
+    };
+  }
+
+  private static String named(Pattern where, String words) {
+    Matcher found = where.matcher(words);
+    return found.find()
+        ? found.group(1).toLowerCase(Locale.ROOT).replace(" nulls first", "")
+        : "key";
   }
 
   private int index(String name) {
