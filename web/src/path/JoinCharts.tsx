@@ -1,15 +1,13 @@
-import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
-import { findClientsQuery } from "../client/queries";
+import { ClientPicker } from "../client/ClientPicker";
 import { ErrorNote } from "../parts/ErrorNote";
 import { records } from "../parts/tableWords";
 import { dayOfYear } from "../parts/words";
@@ -23,9 +21,7 @@ function counted(rows: Record<string, number>): string {
 /** Joins the chart of the same person, that was begun twice, into this one. */
 export function JoinCharts({ client, onClose }: { client: Client; onClose: () => void }) {
   const queries = useQueryClient();
-  const [wanted, setWanted] = useState("");
   const [other, setOther] = useState<Client | null>(null);
-  const found = useQuery(findClientsQuery(wanted));
   const path = { id: client.id, other: other?.id ?? "" };
   const preview = useQuery({
     queryKey: ["clients", client.id, "joined", other?.id],
@@ -48,17 +44,12 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
       <DialogContent>
         <div className="stack">
           <p>The same person, entered twice: the other chart is joined into this one.</p>
-          <Autocomplete<Client>
-            options={(found.data?.clients ?? []).filter(({ id }) => id !== client.id)}
-            filterOptions={(clients) => clients}
-            getOptionLabel={(one) => `${one.name}, born ${dayOfYear(one.dateOfBirth)}`}
-            getOptionKey={(one) => one.id}
-            isOptionEqualToValue={(one, two) => one.id === two.id}
+          <ClientPicker
+            label="The other chart"
             value={other}
-            onInputChange={(_, value, reason) => reason === "input" && setWanted(value)}
-            onChange={(_, one) => setOther(one)}
-            noOptionsText="Nobody is called that."
-            renderInput={(props) => <TextField {...props} autoFocus label="The other chart" />}
+            onChange={setOther}
+            without={client.id}
+            said={(one) => `${one.name}, born ${dayOfYear(one.dateOfBirth)}`}
           />
           <ErrorNote error={preview.error ?? join.error} />
           {would && (

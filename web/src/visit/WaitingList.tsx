@@ -1,13 +1,12 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import Autocomplete from "@mui/material/Autocomplete";
 import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
-import { findClientsQuery } from "../client/queries";
+import { ClientPicker } from "../client/ClientPicker";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, hour } from "../parts/words";
@@ -102,10 +101,8 @@ function Add({
   onDone: () => void;
   onAdded: (fresh: Awaited<ReturnType<typeof add>>) => void;
 }) {
-  const [typed, setTyped] = useState("");
   const [whom, setWhom] = useState<Client | null>(null);
   const [wish, setWish] = useState("");
-  const clients = useQuery(findClientsQuery(typed));
   const save = useMutation({
     mutationFn: () => add(whom!.id, wish),
     onSuccess: (fresh) => {
@@ -121,16 +118,7 @@ function Add({
         save.mutate();
       }}
     >
-      <Autocomplete
-        options={clients.data?.clients ?? []}
-        getOptionLabel={({ name }) => name}
-        getOptionKey={({ id }) => id}
-        filterOptions={(all) => all}
-        value={whom}
-        onInputChange={(_, next) => setTyped(next)}
-        onChange={(_, next) => setWhom(next)}
-        renderInput={(field) => <TextField {...field} label="Who waits" autoFocus />}
-      />
+      <ClientPicker label="Who waits" value={whom} onChange={setWhom} />
       <TextField label="When it suits" value={wish} onChange={(e) => setWish(e.target.value)} />
       <ErrorNote error={save.error} />
       <span className="row">

@@ -1,5 +1,6 @@
 package ivesk.server;
 
+import static ivesk.server.Practice.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
@@ -54,16 +55,6 @@ class ArchiveTest {
     empty.close();
   }
 
-  private static byte[] file(Archive archive, Optional<UUID> client) {
-    return file(archive, Form.JSON, client);
-  }
-
-  private static byte[] file(Archive archive, Form form, Optional<UUID> client) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    archive.write(out, form, client);
-    return out.toByteArray();
-  }
-
   private static ByteArrayInputStream in(byte[] file) {
     return new ByteArrayInputStream(file);
   }
@@ -76,44 +67,37 @@ class ArchiveTest {
   }
 
   private static UUID id(String client) {
-    return UUID.fromString(
-        practice
-            .get("/api/clients?find=" + client)
-            .body()
-            .get("clients")
-            .get(0)
-            .get("id")
-            .asString());
+    return UUID.fromString(practice.client(client));
   }
 
   /// One after the other: what cannot be leaves an empty practice empty; then all comes in.
   @Test
   void whatIsSpoiltIsRefusedWholeAndWhatIsWholeComesBackByteForByte() throws Exception {
     Archive here = practice.bean(Archive.class);
-    byte[] one = file(here, Optional.of(id("Maren")));
+    byte[] one = file(here, Form.JSON, Optional.of(id("Maren")));
     assertThat(new String(one, StandardCharsets.UTF_8))
         .contains("Maren Holt")
         .doesNotContain("Oumar");
     spoilt(one);
 
-    byte[] all = file(here, Optional.empty());
+    byte[] all = file(here, Form.JSON, Optional.empty());
     String words = new String(all, StandardCharsets.UTF_8);
     assertThat(words).doesNotContain("password_hash").doesNotContain("token_hash");
     assertThat(wrongBySchema(new String(one, StandardCharsets.UTF_8))).isEmpty();
     assertThat(wrongBySchema(words)).isEmpty();
     there.take(in(one));
     assertThat(clients(empty)).as("one client, opened elsewhere").isEqualTo(1);
-    assertThat(file(there, Optional.of(id("Maren")))).isEqualTo(one);
+    assertThat(file(there, Form.JSON, Optional.of(id("Maren")))).isEqualTo(one);
     List<Effect> would = there.preview(in(all));
     assertThat(clients(empty)).as("a preview writes nothing").isEqualTo(1);
     List<Effect> did = there.take(in(all));
     assertThat(did).isEqualTo(would);
     assertThat(clients(empty)).isEqualTo(14);
-    assertThat(file(there, Optional.empty())).isEqualTo(all);
+    assertThat(file(there, Form.JSON, Optional.empty())).isEqualTo(all);
     assertThat(there.take(in(all)))
         .as("again it changes nothing")
         .allMatch(effect -> effect.fresh() == 0 && effect.differing() == 0);
-    assertThat(file(there, Optional.of(id("Maren")))).isEqualTo(one);
+    assertThat(file(there, Form.JSON, Optional.of(id("Maren")))).isEqualTo(one);
 
     byte[] tables = file(here, Form.CSV, Optional.empty());
     assertThat(file(there, Form.CSV, Optional.empty())).isEqualTo(tables);
@@ -124,7 +108,9 @@ class ArchiveTest {
     try (ConfigurableApplicationContext third = Practice.start("start")) {
       Archive archive = third.getBean(Archive.class);
       archive.take(in(tables));
-      assertThat(file(archive, Optional.empty())).as("by the tables alone").isEqualTo(all);
+      assertThat(file(archive, Form.JSON, Optional.empty()))
+          .as("by the tables alone")
+          .isEqualTo(all);
     }
   }
 
@@ -149,7 +135,9 @@ class ArchiveTest {
     if (Boolean.getBoolean("ivesk.schema.write")) Files.writeString(kept, schema);
     assertThat(Files.readString(kept)).isEqualTo(schema);
     String file =
-        new String(file(practice.bean(Archive.class), Optional.empty()), StandardCharsets.UTF_8);
+        new String(
+            file(practice.bean(Archive.class), Form.JSON, Optional.empty()),
+            StandardCharsets.UTF_8);
     assertThat(wrongBySchema(file.replace("\"v\":1", "\"v\":2"))).isNotEmpty();
     assertThat(wrongBySchema(file.replaceFirst("\\d{4}-\\d\\d-\\d\\d\",", "no day\",")))
         .isNotEmpty();
@@ -247,7 +235,7 @@ class ArchiveTest {
     Random random = new Random(14);
     int refused = 0;
     for (int i = 0; i < MUTATED; i++) {
-      byte[] mutated = mutated(file, random);
+      byte[] mutated = MutatedFilesTest.mutated(file, random);
       Throwable why = catchThrowable(() -> there.preview(in(mutated)));
       if (why == null) continue;
       refused++;
@@ -269,25 +257,6 @@ class ArchiveTest {
     String first = rows.group(1);
     assertThat(rows.find()).isTrue();
     return words.substring(0, rows.start(1)) + first + words.substring(rows.end(1));
-  }
-
-  private static byte[] mutated(byte[] file, Random random) {
-    byte[] copy = file.clone();
-    int at = random.nextInt(copy.length);
-    switch (random.nextInt(4)) {
-      case 0 -> copy[at] = (byte) random.nextInt(256);
-      case 1 -> {
-        return Arrays.copyOf(copy, at);
-      }
-      case 2 -> {
-        for (int i = at; i < Math.min(copy.length, at + 20); i++) copy[i] = ' ';
-      }
-      default -> {
-        int length = Math.min(50, copy.length - at);
-        System.arraycopy(file, random.nextInt(copy.length - length), copy, at, length);
-      }
-    }
-    return copy;
   }
 
   @Test

@@ -33,8 +33,7 @@ class CourseApiTest {
   static void open() {
     practice = Practice.open();
     practice.signIn("ines", "harbour");
-    client =
-        practice.get("/api/clients?find=Sunniva").body().get("clients").get(0).get("id").asString();
+    client = practice.client("Sunniva");
   }
 
   @AfterAll
@@ -63,6 +62,11 @@ class CourseApiTest {
   }
 
   private static Map<String, VEvent> calendar() throws Exception {
+    return calendar(practice, course);
+  }
+
+  /// The entries of a course's calendar by their UID, read by ical4j.
+  static Map<String, VEvent> calendar(Practice practice, String course) throws Exception {
     String file = practice.text("/api/courses/" + course + "/course.ics");
     Map<String, VEvent> events = new HashMap<>();
     for (VEvent event :

@@ -49,6 +49,14 @@ class FhirTest {
     return r4.newValidator().registerValidatorModule(instance);
   }
 
+  /// What is wrong with a bundle, each with its place.
+  static List<String> wrong(ValidationResult result) {
+    return result.getMessages().stream()
+        .filter(one -> one.getSeverity().compareTo(ResultSeverityEnum.ERROR) >= 0)
+        .map(one -> one.getLocationString() + ": " + one.getMessage())
+        .toList();
+  }
+
   @Test
   void everyClientIsAValidBundle() {
     FhirContext r4 = FhirContext.forR4();
@@ -68,12 +76,7 @@ class FhirTest {
       String file = practice.text("/api/clients/" + client.get("id").asString() + "/fhir");
       Bundle bundle = r4.newJsonParser().parseResource(Bundle.class, file);
       ValidationResult result = validator.validateWithResult(bundle);
-      List<String> wrong =
-          result.getMessages().stream()
-              .filter(one -> one.getSeverity().compareTo(ResultSeverityEnum.ERROR) >= 0)
-              .map(one -> one.getLocationString() + ": " + one.getMessage())
-              .toList();
-      assertThat(wrong).as(client.get("name").asString()).isEmpty();
+      assertThat(wrong(result)).as(client.get("name").asString()).isEmpty();
       bundle.getEntry().forEach(entry -> kinds.add(entry.getResource().fhirType()));
       Patient patient = (Patient) bundle.getEntryFirstRep().getResource();
       assertThat(patient.getNameFirstRep().getText()).isEqualTo(client.get("name").asString());
@@ -91,14 +94,7 @@ class FhirTest {
   }
 
   private static void course(String name) {
-    String id =
-        practice
-            .get("/api/clients?find=" + name.split(" ")[0])
-            .body()
-            .get("clients")
-            .get(0)
-            .get("id")
-            .asString();
+    String id = practice.client(name);
     String at = "/api/clients/" + id + "/courses";
     JsonNode proposal = practice.get(at).body().get("proposal");
     assertThat(LocalDate.parse(proposal.get("first").asString()))

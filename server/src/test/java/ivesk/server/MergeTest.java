@@ -6,7 +6,6 @@ import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -52,9 +51,12 @@ class MergeTest {
 
   /// All of a client as the file has it.
   private String file(String client) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    practice.bean(Archive.class).write(out, Form.JSON, Optional.of(UUID.fromString(client)));
-    return out.toString(StandardCharsets.UTF_8);
+    return file(practice.bean(Archive.class), client);
+  }
+
+  private static String file(Archive archive, String client) {
+    Optional<UUID> one = Optional.of(UUID.fromString(client));
+    return new String(Practice.file(archive, Form.JSON, one), StandardCharsets.UTF_8);
   }
 
   /// Rows of some tables, one a line.
@@ -96,9 +98,7 @@ class MergeTest {
     try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
       Archive there = elsewhere.getBean(Archive.class);
       there.take(new ByteArrayInputStream(both.getBytes(StandardCharsets.UTF_8)));
-      ByteArrayOutputStream out = new ByteArrayOutputStream();
-      there.write(out, Form.JSON, Optional.of(UUID.fromString(kept)));
-      assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo(both);
+      assertThat(file(there, kept)).isEqualTo(both);
     }
 
     for (Answer refused :

@@ -1,5 +1,6 @@
 package ivesk.server;
 
+import static ivesk.server.Practice.file;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
@@ -113,12 +114,6 @@ class MutatedFilesTest {
     there.close();
   }
 
-  private static byte[] file(Archive archive, Form form, Optional<UUID> client) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    archive.write(out, form, client);
-    return out.toByteArray();
-  }
-
   private static Map<String, Long> counts() {
     Map<String, Long> all = new HashMap<>();
     there
@@ -130,7 +125,7 @@ class MutatedFilesTest {
     return all;
   }
 
-  private static byte[] mutated(byte[] file, Random random) {
+  static byte[] mutated(byte[] file, Random random) {
     byte[] copy = file.clone();
     int at = random.nextInt(copy.length);
     switch (random.nextInt(6)) {

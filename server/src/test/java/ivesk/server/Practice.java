@@ -1,5 +1,8 @@
 package ivesk.server;
 
+import ivesk.server.data.Archive;
+import ivesk.server.data.Archive.Form;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -12,6 +15,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
@@ -91,6 +96,13 @@ public final class Practice implements AutoCloseable {
         .get(0)
         .get("id")
         .asString();
+  }
+
+  /// A file of everything, or of one client.
+  static byte[] file(Archive archive, Form form, Optional<UUID> client) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    archive.write(out, form, client);
+    return out.toByteArray();
   }
 
   Practice signIn(String name, String password) {

@@ -1,18 +1,16 @@
 package ivesk.server;
 
+import static ivesk.server.Practice.file;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ca.uhn.fhir.context.FhirContext;
 import ca.uhn.fhir.validation.FhirValidator;
-import ca.uhn.fhir.validation.ResultSeverityEnum;
 import ivesk.core.formula.Library;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,15 +19,12 @@ import java.time.ZoneOffset;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Matcher;
-import net.fortuna.ical4j.data.CalendarBuilder;
-import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.DtStart;
@@ -88,12 +83,6 @@ class RandomChartsTest {
 
   private static Optional<UUID> id(String client) {
     return Optional.of(UUID.fromString(client));
-  }
-
-  private static byte[] file(Archive archive, Form form, Optional<UUID> client) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    archive.write(out, form, client);
-    return out.toByteArray();
   }
 
   /// The client's own words are those of the random chart, all else is new.
@@ -162,17 +151,6 @@ class RandomChartsTest {
     }
   }
 
-  private static Map<String, VEvent> calendar(String course) throws Exception {
-    Map<String, VEvent> events = new HashMap<>();
-    for (VEvent event :
-        new CalendarBuilder()
-            .build(new StringReader(practice.text("/api/courses/" + course + "/course.ics")))
-            .<VEvent>getComponents(Component.VEVENT)) {
-      events.put(event.getUid().orElseThrow().getValue(), event);
-    }
-    return events;
-  }
-
   private static Temporal start(VEvent event) {
     DtStart<Temporal> start = event.getRequiredProperty(Property.DTSTART);
     return start.getDate();
@@ -188,7 +166,7 @@ class RandomChartsTest {
     if (practice.post(at, wish.toString()).status() != 200) return false;
     JsonNode course = practice.get(at).body().get("courses").get(0);
     String id = course.get("id").asString();
-    Map<String, VEvent> before = calendar(id);
+    Map<String, VEvent> before = CourseApiTest.calendar(practice, id);
     assertThat(before).hasSize(course.get("peels").size());
     LocalDate second = LocalDate.parse(course.get("peels").get(1).get("on").asString());
     Answer moved =
@@ -196,7 +174,7 @@ class RandomChartsTest {
             "/api/courses/" + id + "/move",
             "{\"number\":2,\"to\":\"" + second.plusDays(7 * (1 + random.nextInt(5))) + "\"}");
     if (moved.status() != 200) return false;
-    Map<String, VEvent> after = calendar(id);
+    Map<String, VEvent> after = CourseApiTest.calendar(practice, id);
     assertThat(after.keySet()).isEqualTo(before.keySet());
     assertThat(after.keySet())
         .anyMatch(uid -> !start(after.get(uid)).equals(start(before.get(uid))));
@@ -223,12 +201,9 @@ class RandomChartsTest {
         assertThat(Arrays.equals(file(there, form, id(client)), all)).as(form + " " + i).isTrue();
       }
       Answer bundle = practice.get("/api/clients/" + client + "/fhir");
-      List<String> wrong =
-          validator.validateWithResult(bundle.body().toString()).getMessages().stream()
-              .filter(one -> one.getSeverity().compareTo(ResultSeverityEnum.ERROR) >= 0)
-              .map(one -> one.getLocationString() + ": " + one.getMessage())
-              .toList();
-      assertThat(wrong).as("chart " + i).isEmpty();
+      assertThat(FhirTest.wrong(validator.validateWithResult(bundle.body().toString())))
+          .as("chart " + i)
+          .isEmpty();
       resources += bundle.body().path("entry").size();
     }
     byte[] everything = file(here, Form.JSON, Optional.empty());

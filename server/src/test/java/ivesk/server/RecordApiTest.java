@@ -54,16 +54,6 @@ class RecordApiTest {
     assertThat(practice.post(open + "/addenda", said).status()).as("not signed").isEqualTo(422);
   }
 
-  private static String id(String client) {
-    return practice
-        .get("/api/clients?find=" + client)
-        .body()
-        .get("clients")
-        .get(0)
-        .get("id")
-        .asString();
-  }
-
   @Test
   void aCancelledSlotGoesToWhoWaits() {
     String at = LocalDate.now(ZoneOffset.UTC).plusDays(3) + "T09:00:00Z";
@@ -72,16 +62,19 @@ class RecordApiTest {
             .post(
                 "/api/visits",
                 "{\"clientId\":\"%s\",\"startsAt\":\"%s\",\"room\":\"room 2\"}"
-                    .formatted(id("Casper"), at))
+                    .formatted(practice.client("Casper"), at))
             .body()
             .get("id")
             .asString();
     practice.post("/api/visits/" + visit + "/cancellation", "{\"why\":\"a cold\"}");
     practice.post(
-        "/api/waiting", "{\"clientId\":\"%s\",\"wish\":\"mornings\"}".formatted(id("Linnea")));
+        "/api/waiting",
+        "{\"clientId\":\"%s\",\"wish\":\"mornings\"}".formatted(practice.client("Linnea")));
     JsonNode all =
         practice
-            .post("/api/waiting", "{\"clientId\":\"%s\",\"wish\":\"\"}".formatted(id("Linnea")))
+            .post(
+                "/api/waiting",
+                "{\"clientId\":\"%s\",\"wish\":\"\"}".formatted(practice.client("Linnea")))
             .body();
     assertThat(all.get("waiting")).as("once").hasSize(1);
     assertThat(all.get("slots")).anyMatch(slot -> slot.get("visitId").asString().equals(visit));
@@ -90,7 +83,9 @@ class RecordApiTest {
     JsonNode after = practice.post("/api/waiting/" + waiting + "/booking", taken).body();
     assertThat(after.get("waiting")).isEmpty();
     assertThat(after.get("slots")).noneMatch(slot -> slot.get("visitId").asString().equals(visit));
-    practice.post("/api/waiting", "{\"clientId\":\"%s\",\"wish\":\"\"}".formatted(id("Rosalind")));
+    practice.post(
+        "/api/waiting",
+        "{\"clientId\":\"%s\",\"wish\":\"\"}".formatted(practice.client("Rosalind")));
     String next = practice.get("/api/waiting").body().get("waiting").get(0).get("id").asString();
     assertThat(practice.post("/api/waiting/" + next + "/booking", taken).status())
         .as("taken by now")

@@ -54,6 +54,27 @@ public record Client(
     comforts = Collections.unmodifiableSortedSet(new TreeSet<>(comforts));
   }
 
+  /// One who is new here, and of whom no more is known.
+  public static Client named(
+      UUID id, String name, LocalDate born, String occupation, String guardian, Language language) {
+    return new Client(
+        id,
+        name,
+        born,
+        occupation,
+        "",
+        Optional.empty(),
+        Optional.empty(),
+        "",
+        Set.of(),
+        "",
+        guardian,
+        language,
+        Optional.empty(),
+        Optional.empty(),
+        1);
+  }
+
   /// All that the couch must respect, in words.
   public String respected() {
     return Stream.concat(comforts.stream().map(Comfort::label), Stream.of(comfort))

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
+import tools.jackson.core.JacksonException;
 
 /// Everything as a file, and back: rows in the order of their keys, so that the same records always
 /// give the same bytes. The file names its version; `docs/formats/` describes it. What enters is
@@ -53,6 +54,12 @@ public class Archive {
     /// @param part the table within a file of several
     BadLine(String part, long line, String why) {
       super((part.isEmpty() ? "" : part + ", ") + "line " + line + ": " + why);
+    }
+
+    /// Where a JSON file breaks off or is none.
+    public static BadLine noJson(JacksonException e) {
+      int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNr());
+      return at(line, "it is no JSON: " + e.getOriginalMessage());
     }
 
     /// In a file of one part.
@@ -121,7 +128,7 @@ public class Archive {
             while (row.next()) {
               @Nullable Object[] values = new Object[table.columns().size()];
               for (int i = 0; i < values.length; i++) {
-                values[i] = table.columns().get(i).type().heldOrNull(row, i + 1);
+                values[i] = table.columns().get(i).type().held(row, i + 1);
               }
               each.row(values);
             }

@@ -99,8 +99,7 @@ final class ArchiveJson {
       } catch (JacksonIOException e) {
         throw e.getCause();
       } catch (JacksonException e) {
-        int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNr());
-        throw BadLine.at(line, "it is no JSON: " + e.getOriginalMessage());
+        throw BadLine.noJson(e);
       }
     }
     return effects;

@@ -184,7 +184,7 @@ final class ArchiveRows implements AutoCloseable {
   private boolean same(ResultSet here, @Nullable Object[] values) throws SQLException {
     if (STAYS_AS_IT_IS.contains(table.name())) return true;
     for (int i = 0; i < values.length; i++) {
-      if (!ColumnType.same(columns.get(i).type().heldOrNull(here, i + 1), values[i])) return false;
+      if (!ColumnType.same(columns.get(i).type().held(here, i + 1), values[i])) return false;
     }
     return true;
   }

@@ -14,153 +14,102 @@ import java.util.Base64;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /// What a column of a record holds: how the database gives it, and how it is written as text.
 enum ColumnType {
-  TRUTH("true or false", "BOOLEAN") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getBoolean(at);
-    }
-
-    @Override
-    Object read(String text) {
-      return switch (text) {
-        case "true" -> true;
-        case "false" -> false;
-        default -> throw new IllegalArgumentException("it is '" + text + "'");
-      };
-    }
-  },
-  WHOLE("a whole number", "INTEGER", "BIGINT", "SMALLINT") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getLong(at);
-    }
-
-    @Override
-    Object read(String text) {
-      return Long.valueOf(text);
-    }
-  },
-  NUMBER("a number", "DOUBLE PRECISION", "REAL") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getDouble(at);
-    }
-
-    @Override
-    Object read(String text) {
-      double number = Double.parseDouble(text);
-      if (!Double.isFinite(number)) throw new IllegalArgumentException("it is '" + text + "'");
-      return number;
-    }
-  },
+  TRUTH(
+      "true or false",
+      ResultSet::getBoolean,
+      text ->
+          switch (text) {
+            case "true" -> true;
+            case "false" -> false;
+            default -> throw new IllegalArgumentException("it is '" + text + "'");
+          },
+      Object::toString,
+      "BOOLEAN"),
+  WHOLE(
+      "a whole number",
+      ResultSet::getLong,
+      Long::valueOf,
+      Object::toString,
+      "INTEGER",
+      "BIGINT",
+      "SMALLINT"),
+  NUMBER(
+      "a number",
+      ResultSet::getDouble,
+      ColumnType::finite,
+      Object::toString,
+      "DOUBLE PRECISION",
+      "REAL"),
   /// In UTC, as RFC 3339 has it.
-  INSTANT("an instant", "TIMESTAMP WITH TIME ZONE") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getObject(at, OffsetDateTime.class).withOffsetSameInstant(ZoneOffset.UTC);
-    }
-
-    @Override
-    Object read(String text) {
-      return OffsetDateTime.parse(text).withOffsetSameInstant(ZoneOffset.UTC);
-    }
-
-    @Override
-    String written(Object value) {
-      return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format((OffsetDateTime) value);
-    }
-  },
-  DAY("a date", "DATE") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getObject(at, LocalDate.class);
-    }
-
-    @Override
-    Object read(String text) {
-      return LocalDate.parse(text);
-    }
-  },
-  TIME("a time of day", "TIME") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getObject(at, LocalTime.class);
-    }
-
-    @Override
-    Object read(String text) {
-      return LocalTime.parse(text);
-    }
-  },
-  ID("a UUID", "UUID") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getObject(at, UUID.class);
-    }
-
-    @Override
-    Object read(String text) {
-      UUID id = UUID.fromString(text);
-      if (!id.toString().equals(text)) throw new IllegalArgumentException("it is '" + text + "'");
-      return id;
-    }
-  },
+  INSTANT(
+      "an instant",
+      (row, at) -> utc(row.getObject(at, OffsetDateTime.class)),
+      text -> utc(OffsetDateTime.parse(text)),
+      value -> DateTimeFormatter.ISO_OFFSET_DATE_TIME.format((OffsetDateTime) value),
+      "TIMESTAMP WITH TIME ZONE"),
+  DAY(
+      "a date",
+      (row, at) -> row.getObject(at, LocalDate.class),
+      LocalDate::parse,
+      Object::toString,
+      "DATE"),
+  TIME(
+      "a time of day",
+      (row, at) -> row.getObject(at, LocalTime.class),
+      LocalTime::parse,
+      Object::toString,
+      "TIME"),
+  ID(
+      "a UUID",
+      (row, at) -> row.getObject(at, UUID.class),
+      ColumnType::id,
+      Object::toString,
+      "UUID"),
   /// As base64.
-  BYTES("bytes in base64", "BINARY VARYING", "BINARY", "BINARY LARGE OBJECT") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getBytes(at);
-    }
-
-    @Override
-    Object read(String text) {
-      return Base64.getDecoder().decode(text);
-    }
-
-    @Override
-    String written(Object value) {
-      return Base64.getEncoder().encodeToString((byte[]) value);
-    }
-  },
+  BYTES(
+      "bytes in base64",
+      ResultSet::getBytes,
+      text -> Base64.getDecoder().decode(text),
+      value -> Base64.getEncoder().encodeToString((byte[]) value),
+      "BINARY VARYING",
+      "BINARY",
+      "BINARY LARGE OBJECT"),
   /// Its own text, as it is: a number written as 1.0 stays 1.0.
-  DOCUMENT("a document as text", "JSON") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getBytes(at);
-    }
+  DOCUMENT(
+      "a document as text",
+      ResultSet::getBytes,
+      text -> WholeLetters.require(text).getBytes(StandardCharsets.UTF_8),
+      value -> new String((byte[]) value, StandardCharsets.UTF_8),
+      "JSON"),
+  TEXT("text", ResultSet::getString, WholeLetters::require, Object::toString);
 
-    @Override
-    Object read(String text) {
-      return WholeLetters.require(text).getBytes(StandardCharsets.UTF_8);
-    }
-
-    @Override
-    String written(Object value) {
-      return new String((byte[]) value, StandardCharsets.UTF_8);
-    }
-  },
-  TEXT("text") {
-    @Override
-    Object held(ResultSet row, int at) throws SQLException {
-      return row.getString(at);
-    }
-
-    @Override
-    Object read(String text) {
-      return WholeLetters.require(text);
-    }
-  };
+  private interface Held {
+    Object of(ResultSet row, int at) throws SQLException;
+  }
 
   private final String words;
+  private final Held held;
+  private final Function<String, Object> read;
+  private final Function<Object, String> written;
   private final Set<String> names;
 
+  /// @param held the value of a row that is not null
   /// @param names as the database calls it
-  ColumnType(String words, String... names) {
+  ColumnType(
+      String words,
+      Held held,
+      Function<String, Object> read,
+      Function<Object, String> written,
+      String... names) {
     this.words = words;
+    this.held = held;
+    this.read = read;
+    this.written = written;
     this.names = Set.of(names);
   }
 
@@ -177,19 +126,34 @@ enum ColumnType {
     return words;
   }
 
-  /// The value of a row that is not null.
-  abstract Object held(ResultSet row, int at) throws SQLException;
-
-  /// Empty where the column is.
-  final @Nullable Object heldOrNull(ResultSet row, int at) throws SQLException {
-    return row.getObject(at) == null ? null : held(row, at);
+  /// The value of a row; null where it has none.
+  @Nullable Object held(ResultSet row, int at) throws SQLException {
+    return row.getObject(at) == null ? null : held.of(row, at);
   }
 
   /// @throws IllegalArgumentException or DateTimeException where the text is no such value
-  abstract Object read(String text);
+  Object read(String text) {
+    return read.apply(text);
+  }
 
   String written(Object value) {
-    return value.toString();
+    return written.apply(value);
+  }
+
+  private static double finite(String text) {
+    double number = Double.parseDouble(text);
+    if (!Double.isFinite(number)) throw new IllegalArgumentException("it is '" + text + "'");
+    return number;
+  }
+
+  private static OffsetDateTime utc(OffsetDateTime instant) {
+    return instant.withOffsetSameInstant(ZoneOffset.UTC);
+  }
+
+  private static UUID id(String text) {
+    UUID id = UUID.fromString(text);
+    if (!id.toString().equals(text)) throw new IllegalArgumentException("it is '" + text + "'");
+    return id;
   }
 
   static boolean same(@Nullable Object one, @Nullable Object other) {

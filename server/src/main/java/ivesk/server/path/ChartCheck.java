@@ -6,7 +6,6 @@ import ivesk.server.plan.PlanService;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.series.CourseService;
 import ivesk.server.series.ProgressService;
-import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.RecordedPeels;
 import ivesk.server.treatment.Treatments;
 import java.util.UUID;
@@ -15,7 +14,6 @@ import org.springframework.stereotype.Component;
 /// Opens each chart that a file brings something to, as its stations would.
 @Component
 class ChartCheck implements ArchiveCheck {
-  private final ConsultService consults;
   private final ScreeningService screening;
   private final PlanService plans;
   private final Treatments treatments;
@@ -26,7 +24,6 @@ class ChartCheck implements ArchiveCheck {
   private final VisitPath path;
 
   ChartCheck(
-      ConsultService consults,
       ScreeningService screening,
       PlanService plans,
       Treatments treatments,
@@ -35,7 +32,6 @@ class ChartCheck implements ArchiveCheck {
       ProgressService progress,
       CourseService courses,
       VisitPath path) {
-    this.consults = consults;
     this.screening = screening;
     this.plans = plans;
     this.treatments = treatments;
@@ -53,7 +49,6 @@ class ChartCheck implements ArchiveCheck {
 
   @Override
   public void visit(UUID id) {
-    consults.of(id);
     screening.screen(id);
     plans.readThrough(id);
     contact.readThrough(id);

@@ -14,7 +14,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,22 +60,13 @@ class TourController {
     if (begun.isPresent()) return new TourView(begun.get());
     UUID client = UUID.randomUUID();
     clients.add(
-        new Client(
+        Client.named(
             client,
             NAME,
             LocalDate.now(clock).minusYears(36),
             "made up for the tour",
             "",
-            Optional.empty(),
-            Optional.empty(),
-            "",
-            Set.of(),
-            "",
-            "",
-            Language.EN,
-            Optional.empty(),
-            Optional.empty(),
-            1));
+            Language.EN));
     UUID visit = UUID.randomUUID();
     String room = practice.details().orElse(PracticeStore.Details.UNSAID).rooms().getFirst();
     visits.add(

@@ -65,8 +65,7 @@ final class FhirReader {
     try (JsonParser json = JsonMapper.shared().createParser(all)) {
       reader.bundle(json);
     } catch (JacksonException e) {
-      int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNr());
-      throw BadLine.at(line, "it is no JSON: " + e.getOriginalMessage());
+      throw BadLine.noJson(e);
     }
     if (reader.person == null) throw BadLine.at(1, "the bundle has no Patient");
     return new Read(

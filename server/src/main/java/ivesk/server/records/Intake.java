@@ -142,22 +142,13 @@ class Intake {
           "Patient.birthDate is " + person.born() + "; nobody here is so old or young");
     }
     try {
-      return new Client(
+      return Client.named(
           person.id().orElseGet(UUID::randomUUID),
           person.name(),
           person.born(),
           "",
-          "",
-          Optional.empty(),
-          Optional.empty(),
-          "",
-          Set.of(),
-          "",
           person.guardian(),
-          person.language(),
-          Optional.empty(),
-          Optional.empty(),
-          1);
+          person.language());
     } catch (IllegalArgumentException e) {
       throw BadLine.at(person.line(), String.valueOf(e.getMessage()));
     }

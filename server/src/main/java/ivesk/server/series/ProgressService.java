@@ -19,6 +19,7 @@ import ivesk.server.series.ProgressView.ScorePoint;
 import ivesk.server.series.ProgressView.ScoreTotals;
 import ivesk.server.series.ProgressView.SheetOfDay;
 import ivesk.server.skin.Consult;
+import ivesk.server.skin.Consult.ColourReading;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.RecordedPeels;
 import ivesk.server.treatment.RecordedPeels.Recorded;
@@ -100,14 +101,10 @@ public class ProgressService {
   /// The face's colour as consults read it, by day.
   private Map<LocalDate, SkinColour> faces(UUID clientId) {
     Map<LocalDate, SkinColour> faces = new TreeMap<>();
-    for (Visit visit : visits.ofClient(clientId)) {
-      consults
-          .of(visit.id())
-          .consult()
-          .faceColour()
-          .ifPresent(
-              read -> faces.put(LocalDate.ofInstant(read.at(), clock.getZone()), read.colour()));
-    }
+    consults.saved(visits.ofClient(clientId).stream().map(Visit::id).toList()).stream()
+        .flatMap(consult -> consult.faceColour().stream())
+        .sorted(Comparator.comparing(ColourReading::at))
+        .forEach(read -> faces.put(LocalDate.ofInstant(read.at(), clock.getZone()), read.colour()));
     return faces;
   }
 

@@ -58,6 +58,11 @@ public class ConsultService {
         .orElse(new Current(Consult.EMPTY, 0, Optional.empty()));
   }
 
+  /// Those that were saved at some visits, in no order.
+  public List<Consult> saved(List<UUID> visitIds) {
+    return store.consults(visitIds);
+  }
+
   /// Takes consults out for good.
   public void erase(List<UUID> visits) {
     visits.forEach(store::erase);

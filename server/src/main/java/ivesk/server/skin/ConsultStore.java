@@ -39,6 +39,15 @@ class ConsultStore {
         .optional();
   }
 
+  /// The consults of some visits that have one of their own.
+  List<Consult> consults(List<UUID> visits) {
+    if (visits.isEmpty()) return List.of();
+    return jdbc.sql("SELECT answers FROM consult WHERE visit_id IN (:visits)")
+        .param("visits", visits)
+        .query((row, n) -> storage.read(row.getBytes("answers"), CONSULT))
+        .list();
+  }
+
   /// Those of some visits that have a consult of their own.
   Set<UUID> kept(List<UUID> visits) {
     if (visits.isEmpty()) return Set.of();
