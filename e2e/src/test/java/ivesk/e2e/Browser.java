@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -156,22 +157,25 @@ final class Browser implements AutoCloseable {
 
   private static final long DOUBLE_TAP_NANOS = 420_000_000;
 
-  private long lastTap;
-  private String tapped = "";
+  /// When each key, and the pointer, was last used.
+  private final Map<String, Long> used = new HashMap<>();
 
   /// How often something was tapped so far.
   int taps() {
     return taps;
   }
 
-  /// On the couch the same key, or the same place, counts once within 400 ms; people are slower.
+  /// On the couch the same key, or the same place, counts once within 400 ms, whatever was done
+  /// between; people are slower.
   private void unhurried(String what) {
-    long since = System.nanoTime() - lastTap;
-    if (what.equals(tapped) && since < DOUBLE_TAP_NANOS) {
+    long since = System.nanoTime() - used.getOrDefault(what, 0L);
+    if (used.containsKey(what) && since < DOUBLE_TAP_NANOS) {
       settle((DOUBLE_TAP_NANOS - since) / 1_000_000 + 1);
     }
-    tapped = what;
-    lastTap = System.nanoTime();
+  }
+
+  private void used(String what) {
+    used.put(what, System.nanoTime());
   }
 
   void click(By by) {
@@ -185,7 +189,7 @@ final class Browser implements AutoCloseable {
           driver.executeScript("arguments[0].scrollIntoView({block: 'nearest'})", element);
           element.click();
           // Counted from here: a busy browser takes its time to tap.
-          lastTap = System.nanoTime();
+          used("tap");
           return true;
         });
   }
@@ -239,7 +243,7 @@ final class Browser implements AutoCloseable {
         pressed.contains(Keys.TAB.toString()) || pressed.equals(Keys.ARROW_RIGHT.toString());
     if (!moves) unhurried(pressed);
     new Actions(driver).sendKeys(keys).perform();
-    lastTap = System.nanoTime();
+    used(pressed);
   }
 
   /// Moves on with Tab alone until the focus is on what has this name, then presses the key. A name
