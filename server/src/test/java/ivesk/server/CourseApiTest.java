@@ -6,6 +6,7 @@ import ivesk.server.Practice.Answer;
 import java.io.StringReader;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,7 +20,10 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /// A course from its proposal to the calendar: booked, moved as one, skipped, paused, resumed.
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -88,6 +92,9 @@ class CourseApiTest {
     JsonNode placed =
         practice.post("/api/clients/" + client + "/courses/placing", proposal.toString()).body();
     assertThat(placed).hasSize(proposal.get("count").asInt());
+    assertThat(placed(wish("LAC-30", LocalDate.now(ZoneOffset.UTC), 1)).getFirst())
+        .as("wished for too soon after the peel of the newest visit")
+        .isAfterOrEqualTo(wished);
     assertThat(courses().get("courses")).as("nothing is booked yet").isEmpty();
   }
 
@@ -165,6 +172,76 @@ class CourseApiTest {
     practice.post("/api/courses/" + course + "/resume", "{\"from\":\"%s\"}".formatted(from));
     assertThat(states()).containsOnly("BOOKED", "SKIPPED");
     assertThat(days().getFirst()).isBetween(from, from.plusDays(7));
+  }
+
+  private static String wish(String formula, LocalDate first, int count) {
+    ObjectNode wish = (ObjectNode) courses().get("proposal");
+    wish.putArray("formulas").add(formula);
+    return wish.put("first", first.toString()).put("count", count).put("layers", 1).toString();
+  }
+
+  private static List<LocalDate> placed(String wish) {
+    List<LocalDate> days = new ArrayList<>();
+    practice
+        .post("/api/clients/" + client + "/courses/placing", wish)
+        .body()
+        .forEach(peel -> days.add(LocalDate.parse(peel.get("on").asString())));
+    return days;
+  }
+
+  /// Neither another family nor the same comes near what a course has booked, though no plan of it
+  /// is made yet.
+  @ParameterizedTest
+  @Order(9)
+  @CsvSource({"MAN-40, 14", "LAC-30, 7"})
+  void aSecondCourseKeepsOffTheFirst(String formula, int apart) {
+    List<LocalDate> booked = new ArrayList<>();
+    for (int i = 0; i < days().size(); i++) {
+      if (states().get(i).equals("BOOKED")) booked.add(days().get(i));
+    }
+    assertThat(booked).hasSizeGreaterThan(1);
+    List<LocalDate> second = placed(wish(formula, booked.getFirst().minusDays(20), 4));
+    for (LocalDate one : booked) {
+      assertThat(second)
+          .as(apart + " days from " + one)
+          .allMatch(day -> Math.abs(ChronoUnit.DAYS.between(one, day)) >= apart);
+    }
+  }
+
+  /// A visit that the desk called off is out of its course like one that is skipped: moved, paused
+  /// and resumed, it stays so.
+  @Test
+  @Order(10)
+  void whatTheDeskCallsOffStaysOut() {
+    String visit = peels().get(1).get("visitId").asString();
+    practice.post("/api/visits/" + visit + "/cancellation", "{\"why\":\"has a cold\"}");
+    assertThat(states().get(1)).isEqualTo("SKIPPED");
+    assertThat(peels().get(1).get("skipped").asString()).isEqualTo("has a cold");
+    LocalDate out = days().get(1);
+    practice.post(
+        "/api/courses/" + course + "/move",
+        "{\"number\":1,\"to\":\"%s\"}".formatted(days().getFirst().plusDays(7)));
+    assertThat(days().get(1)).as("it does not move along").isEqualTo(out);
+    practice.post("/api/courses/" + course + "/pause", "{\"why\":\"a journey\"}");
+    assertThat(
+            practice
+                .post(
+                    "/api/courses/" + course + "/move",
+                    "{\"number\":1,\"to\":\"%s\"}".formatted(days().getFirst().plusDays(7)))
+                .status())
+        .as("what is paused is resumed, not moved")
+        .isEqualTo(422);
+    LocalDate from = LocalDate.now(ZoneOffset.UTC).plusDays(120);
+    practice.post("/api/courses/" + course + "/resume", "{\"from\":\"%s\"}".formatted(from));
+    assertThat(states().get(0)).isEqualTo("BOOKED");
+    assertThat(states().get(1)).isEqualTo("SKIPPED");
+    assertThat(
+            practice
+                .post(
+                    "/api/courses/" + course + "/move",
+                    "{\"number\":1,\"to\":\"%s\"}".formatted(from.plusYears(3)))
+                .status())
+        .isEqualTo(400);
   }
 
   /// Scores of a demo client, one line a day.

@@ -35,4 +35,9 @@ public final class OwnFlaking {
     int first = told.stream().filter(Flaking::expected).mapToInt(Flaking::first).min().orElse(0);
     return Optional.of(new Flaking(first, last));
   }
+
+  /// By this client's own earlier peels where three were told of, else by the formula.
+  public static Flaking orUsual(Formula formula, Region region, List<PastPeel> past) {
+    return of(formula, region, past).orElseGet(() -> Flaking.of(List.of(formula)));
+  }
 }

@@ -64,8 +64,7 @@ public record SelectionFacts(
   /// When a formula may make this client flake: by their own earlier peels where three were told
   /// of, else by the formula.
   public Flaking flaking(Formula formula) {
-    return ownFlaking(formula)
-        .orElseGet(() -> new Flaking(formula.peelingFirst(), formula.peelingLast()));
+    return OwnFlaking.orUsual(formula, client.region(), client.pastPeels());
   }
 
   /// Empty where fewer than three peels were told of.

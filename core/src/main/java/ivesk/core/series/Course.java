@@ -3,7 +3,6 @@ package ivesk.core.series;
 import ivesk.core.Require;
 import ivesk.core.Words;
 import ivesk.core.aftercare.Outlook.Event;
-import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
@@ -11,6 +10,7 @@ import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.BeforeEvent;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -41,6 +41,8 @@ public record Course(List<Placed> peels) {
 
   public enum Why {
     FIRST,
+    /// Moved to this day by hand.
+    WISHED,
     INTERVAL,
     MAINTENANCE,
     /// The rung above is open by then, if all are well taken.
@@ -48,7 +50,8 @@ public record Course(List<Placed> peels) {
     LAYER_MORE,
     MOVED_CLOSED,
     MOVED_EVENT,
-    MOVED_OTHER_FAMILY
+    MOVED_OTHER_FAMILY,
+    MOVED_SAME_FAMILY
   }
 
   /// @param words with its number or day
@@ -64,46 +67,51 @@ public record Course(List<Placed> peels) {
 
   /// @param formulas one, or two that alternate
   /// @param layers of the first
+  /// @param before peels of the course that come before it, 0 and more
   /// @param count peels, 1 to 12
   /// @param first the day that is wished for
   /// @param maintenance after a course: monthly, then every two to three months
   public record Wish(
       List<Formula> formulas,
       int layers,
+      int before,
       int count,
       LocalDate first,
       Region region,
       boolean maintenance) {
     public Wish {
       formulas = List.copyOf(formulas);
+      Require.range("peels before", before, 0, 11);
       Require.range("formulas of a course", formulas.size(), 1, 2);
       Require.range("peels of a course", count, 1, 12);
       Require.range("layers", layers, 1, 9);
     }
   }
 
-  /// A booked peel with another family that the course must not come near.
-  public record Other(LocalDate on, Formula formula) {}
+  /// A peel that is booked beside the course, which must not come near it.
+  public record Booked(LocalDate on, Formula formula, int layers, Region region) {}
 
   /// What the days are laid around.
   ///
   /// @param closed why the practice is shut on a day; empty where it is open
   /// @param events that want clear skin
-  /// @param others booked beside the course
+  /// @param booked beside the course
   public record Around(
-      Function<LocalDate, Optional<String>> closed, List<Event> events, List<Other> others) {}
+      Function<LocalDate, Optional<String>> closed, List<Event> events, List<Booked> booked) {}
 
   /// @param past peels of this client
   public static Course place(Wish wish, ScreeningFacts client, List<PastPeel> past, Around around) {
     List<PastPeel> all = new ArrayList<>(past);
     List<Placed> placed = new ArrayList<>();
-    for (int number = 1; number <= wish.count(); number++) {
+    for (int i = 0; i < wish.count(); i++) {
       Optional<Placed> before = placed.isEmpty() ? Optional.empty() : Optional.of(placed.getLast());
       List<Reason> reasons = new ArrayList<>();
-      Planned planned = planned(wish, number, before, client, all, reasons);
+      Planned planned = planned(wish, i, before, client, all, reasons);
       LocalDate earliest = earliest(wish, before, planned, client, past, reasons);
-      LocalDate on = free(earliest, planned.formula(), client, around, reasons);
-      placed.add(new Placed(number, on, planned.formula(), planned.layers(), reasons));
+      Against against = new Against(wish, planned, client, all, around);
+      LocalDate on = free(earliest, against, reasons);
+      placed.add(
+          new Placed(wish.before() + i + 1, on, planned.formula(), planned.layers(), reasons));
       all.add(taken(planned, wish.region(), on));
     }
     return new Course(placed);
@@ -114,13 +122,13 @@ public record Course(List<Placed> peels) {
   /// As the ladder will have it, if all before it are well taken.
   private static Planned planned(
       Wish wish,
-      int number,
+      int i,
       Optional<Placed> before,
       ScreeningFacts client,
       List<PastPeel> all,
       List<Reason> reasons) {
     if (wish.formulas().size() > 1) {
-      Formula turn = wish.formulas().get((number - 1) % 2);
+      Formula turn = wish.formulas().get(i % 2);
       return new Planned(turn, turn.layersFirst());
     }
     if (before.isEmpty()) return new Planned(wish.formulas().getFirst(), wish.layers());
@@ -150,11 +158,15 @@ public record Course(List<Placed> peels) {
       List<PastPeel> past,
       List<Reason> reasons) {
     if (before.isEmpty()) {
-      reasons.addFirst(new Reason(Why.FIRST, "first of the course"));
+      reasons.addFirst(
+          wish.before() == 0
+              ? new Reason(Why.FIRST, "first of the course")
+              : new Reason(Why.WISHED, "on the day asked for"));
       return afterThePast(wish, planned, client, past, reasons);
     }
     Placed last = before.get();
-    int days = intervalDays(last.formula(), last.layers(), planned, client);
+    Planned done = new Planned(last.formula(), last.layers());
+    int days = intervalDays(done, flakes(done), planned, client);
     LocalDate byInterval = last.on().plusDays(days);
     if (wish.maintenance()) {
       LocalDate kept = last.on().plus(last.number() < MONTHLY ? MONTH : LATER);
@@ -180,7 +192,8 @@ public record Course(List<Placed> peels) {
     LocalDate first = wish.first();
     for (PastPeel peel : past) {
       if (peel.region() != wish.region()) continue;
-      int days = intervalDays(peel.formula(), peel.layers(), planned, client);
+      Planned done = new Planned(peel.formula(), peel.layers());
+      int days = intervalDays(done, peel.flaked().orElseGet(() -> flakes(done)), planned, client);
       LocalDate least = peel.on().plusDays(days);
       if (!least.isAfter(first)) continue;
       first = least;
@@ -199,26 +212,31 @@ public record Course(List<Placed> peels) {
 
   /// The larger of the interval of the peel done and of the one planned, and the flakes gone.
   private static int intervalDays(
-      Formula done, int layers, Planned planned, ScreeningFacts client) {
+      Planned done, Flaking flakes, Planned planned, ScreeningFacts client) {
     int days =
         client.intervalOfThisClient(
-            Math.max(done.intervalDays(layers), planned.formula().intervalDays(planned.layers())));
-    return Math.max(days, Flaking.of(List.of(done)).last() + 1);
+            Math.max(
+                done.formula().intervalDays(done.layers()),
+                planned.formula().intervalDays(planned.layers())));
+    return Math.max(days, flakes.last() + 1);
+  }
+
+  private static Flaking flakes(Planned planned) {
+    return Flaking.of(List.of(planned.formula()));
   }
 
   /// The first day from one on that nothing speaks against. The weekday is kept while it can be.
-  private static LocalDate free(
-      LocalDate from, Formula formula, ScreeningFacts client, Around around, List<Reason> reasons) {
+  private static LocalDate free(LocalDate from, Against against, List<Reason> reasons) {
     LocalDate day = from;
-    List<Reason> against = against(day, formula, client, around);
-    List<Reason> first = against;
-    for (int week = 1; !against.isEmpty() && week <= WEEKS_LOOKED_PAST; week++) {
+    List<Reason> first = against.on(day);
+    List<Reason> still = first;
+    for (int week = 1; !still.isEmpty() && week <= WEEKS_LOOKED_PAST; week++) {
       day = from.plusWeeks(week);
-      against = against(day, formula, client, around);
+      still = against.on(day);
     }
-    if (!against.isEmpty()) {
+    if (!still.isEmpty()) {
       day = from;
-      while (!against(day, formula, client, around).isEmpty() && day.isBefore(from.plusYears(1))) {
+      while (!against.on(day).isEmpty() && day.isBefore(from.plusYears(1))) {
         day = day.plusDays(1);
       }
     }
@@ -232,38 +250,58 @@ public record Course(List<Placed> peels) {
     return day;
   }
 
-  private static List<Reason> against(
-      LocalDate day, Formula formula, ScreeningFacts client, Around around) {
-    List<Reason> against = new ArrayList<>();
-    around.closed().apply(day).ifPresent(why -> against.add(new Reason(Why.MOVED_CLOSED, why)));
-    DepthClass depth = formula.libraryDepth();
-    int needed = BeforeEvent.days(depth, Flaking.of(List.of(formula)).last(), false);
-    for (Event event : around.events()) {
-      if (!event.on().isBefore(day) && event.on().isBefore(day.plusDays(needed))) {
-        against.add(
-            new Reason(
-                Why.MOVED_EVENT, event.name() + " on " + Words.day(event.on()) + " is too near"));
+  /// What may speak against a day.
+  ///
+  /// @param past done, and those of the course before it as if they were
+  private record Against(
+      Wish wish, Planned planned, ScreeningFacts client, List<PastPeel> past, Around around) {
+
+    List<Reason> on(LocalDate day) {
+      List<Reason> against = new ArrayList<>();
+      around.closed().apply(day).ifPresent(why -> against.add(new Reason(Why.MOVED_CLOSED, why)));
+      int needed = daysBeforeAnEvent();
+      for (Event event : around.events()) {
+        if (!event.on().isBefore(day) && event.on().isBefore(day.plusDays(needed))) {
+          against.add(
+              new Reason(
+                  Why.MOVED_EVENT, event.name() + " on " + Words.day(event.on()) + " is too near"));
+        }
       }
+      for (Booked booked : around.booked()) {
+        if (booked.region() == wish.region()) near(booked, day).ifPresent(against::add);
+      }
+      return against;
     }
-    for (Other other : around.others()) {
-      if (other.formula().family() == formula.family()) continue;
+
+    private int daysBeforeAnEvent() {
+      Formula formula = planned.formula();
+      boolean first =
+          past.stream()
+              .filter(peel -> peel.here() && peel.region() == wish.region())
+              .noneMatch(peel -> peel.formula().family() == formula.family());
+      int flakes = OwnFlaking.orUsual(formula, wish.region(), past).last();
+      return BeforeEvent.days(formula.libraryDepth(), flakes, first);
+    }
+
+    /// Whichever of the two is first, the other waits for its interval.
+    private Optional<Reason> near(Booked booked, LocalDate day) {
+      Planned other = new Planned(booked.formula(), booked.layers());
+      boolean after = !day.isBefore(booked.on());
       int apart =
-          client.intervalOfThisClient(
-              Math.max(other.formula().intervalDays(), formula.intervalDays()));
-      boolean near =
-          day.isAfter(other.on().minusDays(apart)) && day.isBefore(other.on().plusDays(apart));
-      if (near) {
-        against.add(
-            new Reason(
-                Why.MOVED_OTHER_FAMILY,
-                other.formula().code()
-                    + " on "
-                    + Words.day(other.on())
-                    + " needs "
-                    + Words.count(apart, "day")));
-      }
+          after
+              ? intervalDays(other, flakes(other), planned, client)
+              : intervalDays(planned, flakes(planned), other, client);
+      if (Math.abs(ChronoUnit.DAYS.between(booked.on(), day)) >= apart) return Optional.empty();
+      boolean same = booked.formula().family() == planned.formula().family();
+      return Optional.of(
+          new Reason(
+              same ? Why.MOVED_SAME_FAMILY : Why.MOVED_OTHER_FAMILY,
+              booked.formula().code()
+                  + " on "
+                  + Words.day(booked.on())
+                  + " needs "
+                  + Words.count(apart, "day")));
     }
-    return against;
   }
 
   private static PastPeel taken(Planned planned, Region region, LocalDate on) {

@@ -14,6 +14,7 @@ import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.BeforeEvent;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.selection.Selection;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.Treatment;
@@ -114,7 +115,7 @@ public record NextPeel(
     flakesGone(plan, state, on, since).ifPresent(reasons::add);
     LocalDate earliest = latest(reasons);
 
-    PastPeel peel = Outcome.peel(plan, state, on);
+    PastPeel peel = Outcome.peel(plan, state, on).flaking(since.flaked());
     if (since.redFlag().isPresent()) peel = peel.flagged(since.redFlag());
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
@@ -123,7 +124,9 @@ public record NextPeel(
     NextPeel step = step(peel, plan, state, rung, ladders, client);
     Formula formula = step.formula.orElse(done);
     inhibitor(formula, client, earliest, Outcome.depth(plan, state)).ifPresent(reasons::add);
-    events(formula, Outcome.depth(plan, state), latest(reasons), since).ifPresent(reasons::add);
+    int flakes = OwnFlaking.orUsual(formula, plan.region(), all).last();
+    int needed = BeforeEvent.days(Outcome.depth(plan, state), flakes, false);
+    events(needed, latest(reasons), since).ifPresent(reasons::add);
     List<String> words = new ArrayList<>(reasons.stream().map(Reason::words).toList());
     since
         .redFlag()
@@ -174,9 +177,9 @@ public record NextPeel(
   }
 
   /// The first day after the events that a peel would come too close to.
-  private static Optional<Reason> events(
-      Formula formula, DepthClass depth, LocalDate earliest, Since since) {
-    int needed = BeforeEvent.days(depth, Flaking.of(List.of(formula)).last(), false);
+  ///
+  /// @param needed days before each
+  private static Optional<Reason> events(int needed, LocalDate earliest, Since since) {
     LocalDate free = earliest;
     for (LocalDate event : since.events()) {
       if (!event.isBefore(free) && event.isBefore(free.plusDays(needed))) free = event.plusDays(1);

@@ -5,12 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.aftercare.Outlook.Event;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Library;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.series.Course.Around;
-import ivesk.core.series.Course.Other;
+import ivesk.core.series.Course.Booked;
 import ivesk.core.series.Course.Placed;
 import ivesk.core.series.Course.Why;
 import ivesk.core.series.Course.Wish;
@@ -34,7 +35,7 @@ class CourseTest {
   private static final Around OPEN = new Around(_ -> Optional.empty(), List.of(), List.of());
 
   private static Wish wish(String code, int count) {
-    return new Wish(List.of(Library.get(code)), 1, count, FIRST, Region.FACE, false);
+    return new Wish(List.of(Library.get(code)), 1, 0, count, FIRST, Region.FACE, false);
   }
 
   private static Around closed(Set<LocalDate> days) {
@@ -72,7 +73,7 @@ class CourseTest {
   void overALeapDay() {
     Wish wish =
         new Wish(
-            List.of(Library.get("AZM-15")), 1, 3, LocalDate.of(2028, 2, 16), Region.FACE, false);
+            List.of(Library.get("AZM-15")), 1, 0, 3, LocalDate.of(2028, 2, 16), Region.FACE, false);
     assertThat(days(place(wish, OPEN)))
         .containsExactly(
             LocalDate.of(2028, 2, 16), LocalDate.of(2028, 3, 1), LocalDate.of(2028, 3, 15));
@@ -118,23 +119,86 @@ class CourseTest {
     assertThat(says(placed, Why.MOVED_EVENT)).isEqualTo(!first.equals(FIRST));
   }
 
+  private static Around booked(String code, int layers, Region region) {
+    return new Around(
+        _ -> Optional.empty(),
+        List.of(),
+        List.of(new Booked(LocalDate.of(2026, 12, 3), Library.get(code), layers, region)));
+  }
+
+  /// GLY-35 keeps 14 days.
   @Test
   void noTwoFamiliesWithinEachOthersInterval() {
-    Around around =
-        new Around(
-            _ -> Optional.empty(),
-            List.of(),
-            List.of(new Other(LocalDate.of(2026, 12, 3), Library.get("GLY-35"))));
-    Course course = place(wish("MAN-20", 2), around);
+    Course course = place(wish("MAN-20", 2), booked("GLY-35", 1, Region.FACE));
     assertThat(days(course))
         .allMatch(day -> Math.abs(day.toEpochDay() - LocalDate.of(2026, 12, 3).toEpochDay()) >= 14);
     assertThat(says(course.peels().getFirst(), Why.MOVED_OTHER_FAMILY)).isTrue();
-    Around same =
+  }
+
+  @Test
+  void norTwoPeelsOfOneFamily() {
+    Placed placed = place(wish("MAN-20", 1), booked("MAN-40", 1, Region.FACE)).peels().getFirst();
+    assertThat(placed.on()).isAfterOrEqualTo(LocalDate.of(2026, 12, 17));
+    assertThat(says(placed, Why.MOVED_SAME_FAMILY)).isTrue();
+  }
+
+  /// Intervals count per region. domain/13.
+  @Test
+  void anotherRegionIsNotInTheWay() {
+    assertThat(days(place(wish("MAN-20", 1), booked("GLY-35", 1, Region.HANDS))))
+        .containsExactly(FIRST);
+  }
+
+  /// Four coats of Jessner keep 42 days, one keeps 14, whichever comes first.
+  @ParameterizedTest
+  @CsvSource({"1, 2026-12-23", "4, 2027-01-20"})
+  void layersThatAreBookedCount(int coats, LocalDate first) {
+    assertThat(days(place(wish("AZM-15", 1), booked("JES-RF", coats, Region.FACE))))
+        .containsExactly(first);
+  }
+
+  /// A first peel with a family is not within 14 days of an event; MAN-20 else flakes to day 2.
+  /// domain/04.
+  @Test
+  void aFirstPeelWithAFamilyKeepsFartherFromAnEvent() {
+    LocalDate event = FIRST.plusDays(13);
+    Around around =
+        new Around(_ -> Optional.empty(), List.of(new Event("wedding", event)), List.of());
+    assertThat(days(place(wish("MAN-20", 1), around))).containsExactly(FIRST.plusDays(14));
+    assertThat(days(place(wish("MAN-20", 1), around, well("MAN-20", FIRST.minusDays(60)))))
+        .containsExactly(FIRST);
+  }
+
+  /// Skin that was told to flake to day 18, three times, keeps 20 days from an event.
+  @Test
+  void theClientsOwnFlakesKeepAnEventClear() {
+    PastPeel[] told =
+        IntStream.rangeClosed(2, 4)
+            .mapToObj(i -> well("MAN-20", FIRST.minusDays(30L * i)))
+            .map(peel -> peel.flaking(Optional.of(new Flaking(2, 18))))
+            .toArray(PastPeel[]::new);
+    Around around =
         new Around(
-            _ -> Optional.empty(),
-            List.of(),
-            List.of(new Other(LocalDate.of(2026, 12, 3), Library.get("MAN-40"))));
-    assertThat(days(place(wish("MAN-20", 1), same))).containsExactly(FIRST);
+            _ -> Optional.empty(), List.of(new Event("wedding", FIRST.plusDays(19))), List.of());
+    assertThat(days(place(wish("MAN-20", 1), around, told))).containsExactly(FIRST.plusDays(21));
+  }
+
+  /// Flakes that were told to day 18 outlast the interval.
+  @Test
+  void theFirstWaitsForFlakesThatWereTold() {
+    PastPeel flaked = well("AZM-15", FIRST.minusDays(4)).flaking(Optional.of(new Flaking(2, 18)));
+    assertThat(days(place(wish("AZM-15", 1), OPEN, flaked))).containsExactly(FIRST.plusDays(15));
+  }
+
+  /// Laid anew from its fifth peel on, maintenance is past its monthly ones.
+  @Test
+  void maintenanceThatGoesOnStaysAtTenWeeks() {
+    Wish wish = new Wish(List.of(Library.get("MAN-20")), 1, 4, 2, FIRST, Region.FACE, true);
+    Course course = place(wish, OPEN);
+    assertThat(days(course)).containsExactly(FIRST, FIRST.plusWeeks(10));
+    assertThat(course.peels().stream().map(Placed::number).toList()).containsExactly(5, 6);
+    assertThat(says(course.peels().getFirst(), Why.FIRST)).isFalse();
+    assertThat(says(course.peels().getFirst(), Why.WISHED)).isTrue();
   }
 
   private static PastPeel well(String code, LocalDate on) {
@@ -181,7 +245,7 @@ class CourseTest {
 
   @Test
   void maintenanceIsMonthlyThenEveryTenWeeks() {
-    Wish wish = new Wish(List.of(Library.get("MAN-20")), 1, 5, FIRST, Region.FACE, true);
+    Wish wish = new Wish(List.of(Library.get("MAN-20")), 1, 0, 5, FIRST, Region.FACE, true);
     Course course = place(wish, OPEN);
     assertThat(days(course))
         .containsExactly(
@@ -197,7 +261,13 @@ class CourseTest {
   void twoFamiliesAlternateAtTheLongerInterval() {
     Wish wish =
         new Wish(
-            List.of(Library.get("MAN-20"), Library.get("AZM-15")), 1, 4, FIRST, Region.FACE, false);
+            List.of(Library.get("MAN-20"), Library.get("AZM-15")),
+            1,
+            0,
+            4,
+            FIRST,
+            Region.FACE,
+            false);
     Course course = place(wish, OPEN);
     assertThat(formulas(course)).containsExactly("MAN-20", "AZM-15", "MAN-20", "AZM-15");
     assertThat(days(course))

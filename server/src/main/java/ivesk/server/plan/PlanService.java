@@ -74,8 +74,9 @@ public class PlanService {
   /// How far a visit's plan has come.
   ///
   /// @param formula that was chosen
+  /// @param layers wished for
   /// @param kept whether the plan is
-  public record Progress(String formula, boolean kept) {}
+  public record Progress(String formula, Optional<Integer> layers, boolean kept) {}
 
   /// Empty before a choice.
   public Optional<Progress> progress(UUID visitId) {

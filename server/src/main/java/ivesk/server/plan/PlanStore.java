@@ -41,10 +41,13 @@ class PlanStore {
   public record NextStage(String formula, List<Zone> zones) {}
 
   Optional<PlanService.Progress> progress(UUID visitId) {
-    return jdbc.sql("SELECT formula_code, kept FROM visit_plan WHERE visit_id = ?")
+    return jdbc.sql("SELECT formula_code, layers_planned, kept FROM visit_plan WHERE visit_id = ?")
         .param(visitId)
         .query((row, n) ->
-            new PlanService.Progress(row.getString("formula_code"), row.getBoolean("kept")))
+            new PlanService.Progress(
+                row.getString("formula_code"),
+                Optional.ofNullable(row.getObject("layers_planned", Integer.class)),
+                row.getBoolean("kept")))
         .optional();
   }
 

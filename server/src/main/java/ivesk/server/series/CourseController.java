@@ -138,7 +138,7 @@ class CourseController {
       PeelState state =
           one.done()
               ? PeelState.DONE
-              : one.peel().skipped().isPresent()
+              : one.leftOut().isPresent()
                   ? PeelState.SKIPPED
                   : one.cancelled() ? PeelState.PAUSED : PeelState.BOOKED;
       all.add(
@@ -151,8 +151,8 @@ class CourseController {
               one.peel().layers(),
               state,
               one.peel().whys().stream().map(why -> words(why, last, on)).toList(),
-              one.peel().skipped()));
-      before = Optional.of(on);
+              one.leftOut()));
+      if (one.leftOut().isEmpty()) before = Optional.of(on);
     }
     return new CourseView(
         course.id(),
@@ -169,6 +169,7 @@ class CourseController {
   private static String words(Why why, Optional<LocalDate> before, LocalDate on) {
     return switch (why) {
       case FIRST -> "first of the course";
+      case WISHED -> "on the day asked for";
       case INTERVAL ->
           before
               .map(last -> Words.count(ChronoUnit.DAYS.between(last, on), "day") + " on")
@@ -179,6 +180,7 @@ class CourseController {
       case MOVED_CLOSED -> "moved: closed before";
       case MOVED_EVENT -> "moved: after an event";
       case MOVED_OTHER_FAMILY -> "moved: another family's interval";
+      case MOVED_SAME_FAMILY -> "moved: another peel's interval";
     };
   }
 

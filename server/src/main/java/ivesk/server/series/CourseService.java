@@ -1,5 +1,6 @@
 package ivesk.server.series;
 
+import ivesk.core.Words;
 import ivesk.core.aftercare.Outlook.Event;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
@@ -7,7 +8,7 @@ import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.series.Course;
 import ivesk.core.series.Course.Around;
-import ivesk.core.series.Course.Other;
+import ivesk.core.series.Course.Booked;
 import ivesk.core.series.Course.Placed;
 import ivesk.core.series.Course.Reason;
 import ivesk.core.series.Course.Wish;
@@ -23,6 +24,8 @@ import ivesk.server.series.CourseStore.Kept;
 import ivesk.server.series.CourseStore.Peel;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.skin.SameScores;
+import ivesk.server.treatment.RecordedPeels;
+import ivesk.server.treatment.RecordedPeels.Recorded;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -31,10 +34,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -46,6 +54,7 @@ public class CourseService {
   private final ScreeningService screening;
   private final ConsultService consults;
   private final PlanService plans;
+  private final RecordedPeels peels;
   private final SameScores sameScores;
   private final ShelfService shelf;
   private final Treatments treatments;
@@ -59,6 +68,7 @@ public class CourseService {
       ScreeningService screening,
       ConsultService consults,
       PlanService plans,
+      RecordedPeels peels,
       SameScores sameScores,
       ShelfService shelf,
       Treatments treatments,
@@ -70,6 +80,7 @@ public class CourseService {
     this.screening = screening;
     this.consults = consults;
     this.plans = plans;
+    this.peels = peels;
     this.sameScores = sameScores;
     this.shelf = shelf;
     this.treatments = treatments;
@@ -117,74 +128,136 @@ public class CourseService {
   }
 
   /// Where each peel would lie, nothing saved.
+  ///
+  /// @throws Refused while a red flag stands open
   Course place(UUID clientId, CourseWish wish) {
-    LocalDate today = LocalDate.now(clock);
-    if (wish.first().isBefore(today) || wish.first().isAfter(today.plusYears(2))) {
-      throw new BadInput(
-          "first", "the first day is " + wish.first() + "; allowed is today to two years on");
-    }
-    Visit newest = newest(clientId);
-    ScreeningFacts client = screening.facts(newest.id()).in(wish.region());
-    return place(clientId, client, wish, List.of(), List.of());
+    requireNear("first", wish.first());
+    Placing placing = new Placing(clientId, wish.region(), List.of());
+    placing.requireNoRedFlag();
+    return placing.place(wish, 0, List.of());
   }
 
-  /// @param assumed peels of the course that come before, as if they were well taken
-  /// @param own visits of the course itself
-  private Course place(
-      UUID clientId,
-      ScreeningFacts client,
-      CourseWish wish,
-      List<PastPeel> assumed,
-      List<UUID> own) {
-    List<Formula> formulas =
-        wish.formulas().stream()
-            .map(code -> BadInput.in("formulas", () -> client.shelf().get(code)))
-            .toList();
-    if (formulas.stream().anyMatch(formula -> !formula.peels())) {
-      throw new BadInput("formulas", "one of them is no peel by itself");
+  private void requireNear(String field, LocalDate day) {
+    LocalDate today = LocalDate.now(clock);
+    if (day.isBefore(today) || day.isAfter(today.plusYears(2))) {
+      throw new BadInput(field, "the day is " + day + "; allowed is today to two years on");
     }
-    if (formulas.stream().map(Formula::family).distinct().count() < formulas.size()) {
-      throw new BadInput("formulas", "two that alternate are of two families");
-    }
-    List<PastPeel> past = new ArrayList<>(client.pastPeels());
-    past.addAll(assumed);
-    return BadInput.in(
-        "count",
-        () ->
-            Course.place(
-                new Wish(
-                    formulas,
-                    wish.layers(),
-                    wish.count(),
-                    wish.first(),
-                    wish.region(),
-                    wish.maintenance()),
-                client,
-                past,
-                around(clientId, client, own)));
   }
 
-  private Around around(UUID clientId, ScreeningFacts client, List<UUID> own) {
-    LocalDate today = LocalDate.now(clock);
-    List<Event> events =
-        consults.of(newest(clientId).id()).consult().events().stream()
-            .filter(event -> !event.on().isBefore(today))
-            .map(event -> new Event(event.name(), event.on()))
-            .toList();
-    List<Other> others = new ArrayList<>();
-    client.pastPeels().stream()
-        .map(peel -> new Other(peel.on(), peel.formula()))
-        .forEach(others::add);
-    for (Visit visit : visits.ofClient(clientId)) {
-      if (own.contains(visit.id()) || visit.cancelled().isPresent()) continue;
-      LocalDate on = LocalDate.ofInstant(visit.startsAt(), clock.getZone());
-      if (on.isBefore(today)) continue;
-      plans
-          .progress(visit.id())
-          .flatMap(plan -> client.shelf().find(plan.formula()))
-          .ifPresent(formula -> others.add(new Other(on, formula)));
+  /// What is known of a client, for a course on one region.
+  private final class Placing {
+    private final UUID newest;
+    private final ScreeningFacts client;
+    private final List<PastPeel> done;
+    private final List<Booked> booked;
+
+    /// @param own visits of the course itself
+    Placing(UUID clientId, Region region, List<UUID> own) {
+      this.newest = newest(clientId).id();
+      this.client = screening.facts(newest).in(region);
+      List<Recorded> recorded = peels.ofClient(clientId);
+      this.done =
+          Stream.concat(
+                  recorded.stream().map(Recorded::peel),
+                  client.pastPeels().stream().filter(peel -> !peel.here()))
+              .toList();
+      Set<UUID> known =
+          Stream.concat(own.stream(), recorded.stream().map(Recorded::visitId))
+              .collect(Collectors.toSet());
+      this.booked = booked(clientId, known);
     }
-    return new Around(practice::shutOn, events, others);
+
+    /// What the visits ahead are planned for: by their plans, else by their courses.
+    ///
+    /// @param known visits that are left out
+    private List<Booked> booked(UUID clientId, Set<UUID> known) {
+      Map<UUID, Booked> foreseen = new HashMap<>();
+      for (Kept course : store.of(clientId)) {
+        for (Peel peel : store.peels(course.id())) {
+          foreseen.put(
+              peel.visitId(),
+              new Booked(day(peel), formula(peel.formula()), peel.layers(), course.region()));
+        }
+      }
+      LocalDate today = LocalDate.now(clock);
+      return visits.ofClient(clientId).stream()
+          .filter(visit -> visit.cancelled().isEmpty() && !known.contains(visit.id()))
+          .filter(visit -> !day(visit).isBefore(today))
+          .flatMap(visit ->
+              plans
+                  .progress(visit.id())
+                  .flatMap(plan ->
+                      client
+                          .shelf()
+                          .find(plan.formula())
+                          .map(formula ->
+                              new Booked(
+                                  day(visit),
+                                  formula,
+                                  plan.layers().orElse(formula.layersFirst()),
+                                  consults.of(visit.id()).consult().region())))
+                  .or(() -> Optional.ofNullable(foreseen.get(visit.id())))
+                  .stream())
+          .toList();
+    }
+
+    Formula formula(String code) {
+      return client.shelf().get(code);
+    }
+
+    /// @param before how many of the course come before
+    /// @param assumed those of them that are not done, as if they were well taken
+    Course place(CourseWish wish, int before, List<PastPeel> assumed) {
+      List<Formula> formulas =
+          wish.formulas().stream()
+              .map(code -> BadInput.in("formulas", () -> formula(code)))
+              .toList();
+      if (formulas.stream().anyMatch(formula -> !formula.peels())) {
+        throw new BadInput("formulas", "one of them is no peel by itself");
+      }
+      if (formulas.stream().map(Formula::family).distinct().count() < formulas.size()) {
+        throw new BadInput("formulas", "two that alternate are of two families");
+      }
+      return BadInput.in(
+          "count",
+          () ->
+              Course.place(
+                  new Wish(
+                      formulas,
+                      wish.layers(),
+                      before,
+                      wish.count(),
+                      wish.first(),
+                      wish.region(),
+                      wish.maintenance()),
+                  client,
+                  Stream.concat(done.stream(), assumed.stream()).toList(),
+                  new Around(practice::shutOn, events(), booked)));
+    }
+
+    void requireNoRedFlag() {
+      done.stream()
+          .flatMap(peel -> peel.redFlag().stream())
+          .min(Comparator.naturalOrder())
+          .ifPresent(since -> {
+            throw new Refused(
+                "A red flag is open since "
+                    + Words.day(since)
+                    + ": close it first. Nothing was booked.");
+          });
+    }
+
+    private List<Event> events() {
+      LocalDate today = LocalDate.now(clock);
+      return consults.of(newest).consult().events().stream()
+          .filter(event -> !event.on().isBefore(today))
+          .map(event -> new Event(event.name(), event.on()))
+          .toList();
+    }
+  }
+
+  private LocalDate day(Visit visit) {
+    return LocalDate.ofInstant(visit.startsAt(), clock.getZone());
   }
 
   /// Books it: a visit for each peel.
@@ -239,33 +312,38 @@ public class CourseService {
 
   /// Moves a peel and all that follow as one.
   ///
-  /// @throws Refused when it is done, skipped, or would come too close to the one before
+  /// @throws Refused when it is done, left out, or would come too close to the one before
   @Transactional
   public void move(UUID courseId, int number, LocalDate to, String who) {
     Kept course = store.get(courseId);
-    List<Peel> all = store.peels(courseId);
-    Peel first = open(all, number);
-    if (to.isBefore(LocalDate.now(clock))) {
-      throw new BadInput("to", "moved to " + to + "; allowed is today or later");
+    if (course.paused().isPresent()) {
+      throw new Refused("The course is paused: resume it. Nothing was moved.");
     }
-    relay(course, all, first, to, who);
+    List<Peel> all = store.peels(courseId);
+    Peel first = open(course, all, number);
+    requireNear("to", to);
+    relay(placing(course, all), course, all, first, to);
     audit.note(who, "move course from peel " + number + " to " + to, course.clientId());
   }
 
-  private void relay(Kept course, List<Peel> all, Peel first, LocalDate to, String who) {
-    List<Peel> ahead =
-        all.stream()
-            .filter(peel -> peel.number() >= first.number())
-            .filter(peel -> peel.skipped().isEmpty() && !opened(peel))
-            .toList();
-    Visit newest = newest(course.clientId());
-    ScreeningFacts client = screening.facts(newest.id()).in(course.region());
-    List<PastPeel> assumed =
+  private Placing placing(Kept course, List<Peel> all) {
+    return new Placing(
+        course.clientId(), course.region(), all.stream().map(Peel::visitId).toList());
+  }
+
+  private void relay(Placing placing, Kept course, List<Peel> all, Peel first, LocalDate to) {
+    List<Peel> before =
         all.stream()
             .filter(peel -> peel.number() < first.number())
-            .filter(peel -> peel.skipped().isEmpty() && !opened(peel))
-            .map(peel -> taken(client, course, peel))
+            .filter(peel -> leftOut(course, peel).isEmpty())
             .toList();
+    requireAfter(before, to, placing);
+    List<PastPeel> assumed =
+        before.stream()
+            .filter(peel -> !opened(peel))
+            .map(peel -> taken(placing, course, peel))
+            .toList();
+    List<Peel> moving = ahead(course, all).filter(peel -> peel.number() >= first.number()).toList();
     List<String> formulas =
         course.formulas().size() > 1 && !course.formulas().getFirst().equals(first.formula())
             ? course.formulas().reversed()
@@ -274,46 +352,41 @@ public class CourseService {
         new CourseWish(
             formulas,
             first.layers(),
-            ahead.size(),
+            moving.size(),
             to,
             course.hour(),
             course.minutes(),
             course.room(),
             course.region(),
             course.maintenance());
-    Course again =
-        place(course.clientId(), client, wish, assumed, all.stream().map(Peel::visitId).toList());
-    requireAfter(all, first, to, client);
-    for (int i = 0; i < ahead.size(); i++) {
+    Course again = placing.place(wish, before.size(), assumed);
+    for (int i = 0; i < moving.size(); i++) {
       Placed placed = again.peels().get(i);
-      Peel old = ahead.get(i);
+      Peel old = moving.get(i);
       visits.book(old.visitId(), at(placed.on(), course.hour()), course.minutes(), course.room());
       store.change(peel(course.id(), old.number(), old.visitId(), placed));
     }
   }
 
-  private void requireAfter(List<Peel> all, Peel first, LocalDate on, ScreeningFacts client) {
-    all.stream()
-        .filter(peel -> peel.number() < first.number() && peel.skipped().isEmpty())
-        .reduce((_, last) -> last)
-        .ifPresent(before -> {
-          LocalDate last = day(before);
-          Formula done = client.shelf().get(before.formula());
-          LocalDate least =
-              last.plusDays(client.intervalOfThisClient(done.intervalDays(before.layers())));
-          if (on.isBefore(least)) {
-            throw new Refused(
-                "The peel before it is on "
-                    + last
-                    + "; its interval is over on "
-                    + least
-                    + ". Nothing was moved.");
-          }
-        });
+  private void requireAfter(List<Peel> before, LocalDate on, Placing placing) {
+    if (before.isEmpty()) return;
+    Peel last = before.getLast();
+    int interval =
+        placing.client.intervalOfThisClient(
+            placing.formula(last.formula()).intervalDays(last.layers()));
+    LocalDate least = day(last).plusDays(interval);
+    if (on.isBefore(least)) {
+      throw new Refused(
+          "The peel before it is on "
+              + Words.day(day(last))
+              + "; its interval is over on "
+              + Words.day(least)
+              + ". Nothing was moved.");
+    }
   }
 
-  private PastPeel taken(ScreeningFacts client, Kept course, Peel peel) {
-    Formula formula = client.shelf().get(peel.formula());
+  private PastPeel taken(Placing placing, Kept course, Peel peel) {
+    Formula formula = placing.formula(peel.formula());
     return new PastPeel(
         formula,
         course.region(),
@@ -325,21 +398,34 @@ public class CourseService {
   }
 
   private LocalDate day(Peel peel) {
-    return LocalDate.ofInstant(visits.get(peel.visitId()).startsAt(), clock.getZone());
+    return day(visits.get(peel.visitId()));
   }
 
   private boolean opened(Peel peel) {
     return treatments.ofVisit(peel.visitId()).isPresent();
   }
 
-  private Peel open(List<Peel> all, int number) {
+  /// Why a peel does not take place: it was skipped, or its visit was called off by itself.
+  private Optional<String> leftOut(Kept course, Peel peel) {
+    return peel.skipped()
+        .or(() ->
+            course.paused().isPresent()
+                ? Optional.empty()
+                : visits.get(peel.visitId()).cancelled());
+  }
+
+  private Stream<Peel> ahead(Kept course, List<Peel> all) {
+    return all.stream().filter(peel -> leftOut(course, peel).isEmpty() && !opened(peel));
+  }
+
+  private Peel open(Kept course, List<Peel> all, int number) {
     Peel peel =
         all.stream()
             .filter(one -> one.number() == number)
             .findFirst()
             .orElseThrow(() -> new BadInput("number", "the course has no peel " + number));
     if (opened(peel)) throw new Refused("This peel has begun: its date stays.");
-    if (peel.skipped().isPresent()) throw new Refused("This peel is skipped.");
+    if (leftOut(course, peel).isPresent()) throw new Refused("This peel is skipped.");
     return peel;
   }
 
@@ -347,30 +433,23 @@ public class CourseService {
   @Transactional
   public void skip(UUID courseId, int number, String why, String who) {
     Kept course = store.get(courseId);
-    Peel peel = open(store.peels(courseId), number);
+    Peel peel = open(course, store.peels(courseId), number);
     visits.cancel(peel.visitId(), why, clock.instant());
-    store.change(
-        new Peel(
-            courseId,
-            number,
-            peel.visitId(),
-            peel.formula(),
-            peel.layers(),
-            peel.whys(),
-            Optional.of(why)));
+    store.change(peel.skipping(why));
     audit.note(who, "skip peel " + number + " of a course", course.clientId());
   }
 
-  /// It rests: what is ahead does not take place until it is resumed.
+  /// It rests: what is ahead does not take place until it is resumed. What was called off before
+  /// stays so.
   @Transactional
   public void pause(UUID courseId, String why, String who) {
     Kept course = store.get(courseId);
     if (course.paused().isPresent()) throw new Refused("The course is paused already.");
-    for (Peel peel : store.peels(courseId)) {
-      if (peel.skipped().isEmpty() && !opened(peel)) {
-        visits.cancel(peel.visitId(), why, clock.instant());
-      }
-    }
+    List<Peel> all = store.peels(courseId);
+    for (Peel peel : all) leftOut(course, peel).map(peel::skipping).ifPresent(store::change);
+    ahead(course, all)
+        .toList()
+        .forEach(peel -> visits.cancel(peel.visitId(), why, clock.instant()));
     store.pause(courseId, Optional.of(why));
     audit.note(who, "pause course", course.clientId());
   }
@@ -381,26 +460,25 @@ public class CourseService {
     Kept course = store.get(courseId);
     if (course.paused().isEmpty()) throw new Refused("The course is not paused.");
     List<Peel> all = store.peels(courseId);
-    Peel first =
-        all.stream()
-            .filter(peel -> peel.skipped().isEmpty() && !opened(peel))
-            .findFirst()
-            .orElseThrow(() -> new Refused("Nothing of the course is ahead."));
-    if (from.isBefore(LocalDate.now(clock))) {
-      throw new BadInput("from", "resumed from " + from + "; allowed is today or later");
-    }
-    all.stream()
-        .filter(peel -> peel.skipped().isEmpty() && !opened(peel))
-        .forEach(peel -> visits.bringBack(peel.visitId()));
+    List<Peel> ahead = ahead(course, all).toList();
+    if (ahead.isEmpty()) throw new Refused("Nothing of the course is ahead.");
+    requireNear("from", from);
+    Placing placing = placing(course, all);
+    placing.requireNoRedFlag();
+    ahead.forEach(peel -> visits.bringBack(peel.visitId()));
     store.pause(courseId, Optional.empty());
-    relay(course, all, first, from, who);
+    relay(placing, store.get(courseId), all, ahead.getFirst(), from);
     audit.note(who, "resume course", course.clientId());
   }
 
   /// A visit that belongs to a course and the number of its peel.
-  record Standing(Peel peel, Instant startsAt, boolean done, boolean cancelled) {}
+  ///
+  /// @param leftOut why it does not take place; empty while the course is only paused
+  record Standing(
+      Peel peel, Instant startsAt, boolean done, Optional<String> leftOut, boolean cancelled) {}
 
   List<Standing> standing(UUID courseId) {
+    Kept course = store.get(courseId);
     return store.peels(courseId).stream()
         .map(peel -> {
           Visit visit = visits.get(peel.visitId());
@@ -409,7 +487,8 @@ public class CourseService {
                   .ofVisit(peel.visitId())
                   .filter(live -> !live.peeled().isEmpty())
                   .isPresent();
-          return new Standing(peel, visit.startsAt(), done, visit.cancelled().isPresent());
+          return new Standing(
+              peel, visit.startsAt(), done, leftOut(course, peel), visit.cancelled().isPresent());
         })
         .toList();
   }
@@ -441,7 +520,7 @@ public class CourseService {
                             LocalDate.ofInstant(one.startsAt(), clock.getZone()),
                             one.peel().formula(),
                             one.done(),
-                            one.peel().skipped().isPresent()))
+                            one.leftOut().isPresent()))
                     .toList()))
         .toList();
   }

@@ -47,7 +47,11 @@ class CourseStore {
       String formula,
       int layers,
       List<Why> whys,
-      Optional<String> skipped) {}
+      Optional<String> skipped) {
+    Peel skipping(String why) {
+      return new Peel(courseId, number, visitId, formula, layers, whys, Optional.of(why));
+    }
+  }
 
   void add(Kept course, Instant at, String who) {
     jdbc.sql(
