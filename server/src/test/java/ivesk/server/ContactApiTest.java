@@ -3,6 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
+import ivesk.server.app.DatabaseReopened;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -19,6 +20,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /// Check-ins, red flags, and the client's own page of the days after.
@@ -264,5 +266,60 @@ class ContactApiTest {
     byte[] jpeg = practice.bytes("/api/check-ins/" + told.get("id").asString() + "/photo");
     assertThat(jpeg[0] & 0xFF).isEqualTo(0xFF);
     assertThat(ImageIO.read(new java.io.ByteArrayInputStream(jpeg)).getWidth()).isEqualTo(40);
+  }
+
+  /// A record that nobody signed: its client is asked all the same.
+  @Test
+  @Order(9)
+  void aPeelIsFollowedThoughNobodySigned() {
+    List<String> followed = dueVisits();
+    UUID visit = UUID.fromString(followed.getFirst());
+    JdbcClient jdbc = practice.bean(JdbcClient.class);
+    jdbc.sql("DELETE FROM after_peel WHERE visit_id = ?").param(visit).update();
+    jdbc.sql("UPDATE treatment SET closed_at = NULL WHERE visit_id = ?").param(visit).update();
+    assertThat(dueVisits()).isEqualTo(followed);
+  }
+
+  private static List<String> dueVisits() {
+    List<String> visits = new ArrayList<>();
+    hearFrom().get("due").forEach(one -> visits.add(one.get("visitId").asString()));
+    return visits.stream().sorted().toList();
+  }
+
+  /// Flakes at a check-in move the next date, whatever was told to be over before.
+  @Test
+  @Order(10)
+  void flakesAtACheckInMoveTheNextDate() {
+    JdbcClient jdbc = practice.bean(JdbcClient.class);
+    UUID visit =
+        jdbc.sql("SELECT visit_id FROM after_peel ORDER BY peel_on LIMIT 1")
+            .query(UUID.class)
+            .single();
+    String at = "/api/visits/" + visit;
+    LocalDate today = LocalDate.now(ZoneOffset.UTC);
+    assertThat(earliest(at)).isBefore(today.plusDays(1));
+    practice.post(
+        at + "/contact", form(UUID.randomUUID(), "", "").replace("\"flaking\":0", "\"flaking\":1"));
+    assertThat(earliest(at)).isEqualTo(today.plusDays(1));
+    assertThat(practice.get(at + "/aftercare").body().get("next").get("reasons").toString())
+        .contains("after flakes told of on");
+  }
+
+  private static LocalDate earliest(String visit) {
+    JsonNode next = practice.get(visit + "/aftercare").body().get("next");
+    return LocalDate.parse(next.get("earliest").asString());
+  }
+
+  @Test
+  @Order(11)
+  void withNoCliniciansAccountTheOutboxSaysSo() {
+    practice
+        .bean(JdbcClient.class)
+        .sql("UPDATE account SET locked = TRUE WHERE username = 'thea'")
+        .update();
+    practice.tell(new DatabaseReopened());
+    tell(eskil, "\"FEVER\"", "");
+    assertThat(practice.get("/api/outbox").body().get(0).get("recipient").asString())
+        .isEqualTo("Supervising clinician (no account: tell them)");
   }
 }

@@ -123,9 +123,11 @@ public record NextPeel(
     int rung = ladders.rungs().getOrDefault(done.family(), done.rung());
     NextPeel step = step(peel, plan, state, rung, ladders, client);
     Formula formula = step.formula.orElse(done);
-    inhibitor(formula, client, earliest, Outcome.depth(plan, state)).ifPresent(reasons::add);
+    DepthClass depth =
+        formula.code().equals(done.code()) ? Outcome.depth(plan, state) : formula.libraryDepth();
+    inhibitor(formula, client, earliest, depth).ifPresent(reasons::add);
     int flakes = OwnFlaking.orUsual(formula, plan.region(), all).last();
-    int needed = BeforeEvent.days(Outcome.depth(plan, state), flakes, false);
+    int needed = BeforeEvent.days(depth, flakes, false);
     events(needed, latest(reasons), since).ifPresent(reasons::add);
     List<String> words = new ArrayList<>(reasons.stream().map(Reason::words).toList());
     since
@@ -153,10 +155,17 @@ public record NextPeel(
     return new Reason(on.plusDays(own), why);
   }
 
-  /// The day after the last flakes: as they were told, else as they are expected.
+  /// The day after the last flakes: as they were told, else as they are expected, and never before
+  /// those of a check-in.
   private static Optional<Reason> flakesGone(
       TreatmentPlan plan, TreatmentState state, LocalDate on, Since since) {
     Flaking flaking = since.flaked().orElseGet(() -> Flaking.of(wentOn(plan, state)));
+    int seen = since.flakesSeen().orElse(0);
+    if (seen > flaking.last()) {
+      return Optional.of(
+          new Reason(
+              on.plusDays(seen + 1L), "after flakes told of on " + Words.day(on.plusDays(seen))));
+    }
     if (!flaking.expected()) return Optional.empty();
     return Optional.of(
         new Reason(

@@ -8,10 +8,16 @@ import java.util.Optional;
 /// What has become known since a peel, or lies ahead, that moves the date of the next.
 ///
 /// @param flaked from which day to which, as the client told it
+/// @param flakesSeen the last day after the peel on which a check-in told of flakes
 /// @param redFlag since when one stands open
 /// @param events of the client's that want clear skin
-public record Since(Optional<Flaking> flaked, Optional<LocalDate> redFlag, List<LocalDate> events) {
-  public static final Since NOTHING = new Since(Optional.empty(), Optional.empty(), List.of());
+public record Since(
+    Optional<Flaking> flaked,
+    Optional<Integer> flakesSeen,
+    Optional<LocalDate> redFlag,
+    List<LocalDate> events) {
+  public static final Since NOTHING =
+      new Since(Optional.empty(), Optional.empty(), Optional.empty(), List.of());
 
   public Since {
     events = events.stream().sorted().toList();

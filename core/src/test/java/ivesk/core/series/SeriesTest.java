@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Handling;
@@ -37,6 +38,8 @@ import ivesk.core.treatment.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +48,8 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /// The ladder and the next date; common practice, no source.
 class SeriesTest {
@@ -364,6 +369,70 @@ class SeriesTest {
       assertThat(next("MAN-20", 1, 3, 5, easy(), List.of()).earliest()).isEqualTo(T.plusDays(7));
       assertThat(next("JES-RF", 1, 3, 14, easy(), List.of()).earliest()).isEqualTo(T.plusDays(14));
       assertThat(next("JES-RF", 2, 3, 14, easy(), List.of()).earliest()).isEqualTo(T.plusDays(21));
+    }
+
+    private NextPeel since(String code, List<PastPeel> past, Since since) {
+      TreatmentPlan plan = plan(code, 1);
+      return NextPeel.after(plan, state(plan, 3, 5), easy().facts(), past, T, since);
+    }
+
+    private static Since told(int last, Integer seen) {
+      return new Since(
+          last == 0 ? Optional.empty() : Optional.of(new Flaking(1, last)),
+          Optional.ofNullable(seen),
+          Optional.empty(),
+          List.of());
+    }
+
+    /// MAN-20 keeps 7 days and may flake to day 2. What was told of is never left out, though it
+    /// was told to be over before.
+    @ParameterizedTest
+    @CsvSource({
+      "0, , 7",
+      "6, , 7",
+      "7, , 8",
+      "0, 6, 7",
+      "0, 9, 10",
+      "5, 9, 10",
+      "12, 9, 13",
+    })
+    void flakesThatWereToldOfMustBeGone(int last, Integer seen, int earliest) {
+      NextPeel next = since("MAN-20", List.of(), told(last, seen));
+      assertThat(next.earliest()).isEqualTo(T.plusDays(earliest));
+      if (seen != null && seen > Math.max(last, 2)) {
+        assertThat(next.reasons()).anyMatch(why -> why.startsWith("after flakes told of on "));
+      }
+    }
+
+    private static Since event(int days) {
+      return new Since(
+          Optional.empty(), Optional.empty(), Optional.empty(), List.of(T.plusDays(days)));
+    }
+
+    /// GLY-20 is very superficial and keeps its last day of flakes and 2 from an event; GLY-35,
+    /// which is next after a full series, is superficial and keeps 28. domain/04.
+    @Test
+    void anEventIsKeptClearByWhatIsNext() {
+      List<PastPeel> five = times(5, "GLY-20", 14);
+      LocalDate free = since("GLY-20", List.of(), Since.NOTHING).earliest();
+      int soon = (int) ChronoUnit.DAYS.between(T, free) + 20;
+      assertThat(since("GLY-20", List.of(), event(soon)).earliest()).isEqualTo(free);
+      NextPeel higher = since("GLY-20", five, event(soon));
+      assertThat(higher.formula().orElseThrow().code()).isEqualTo("GLY-35");
+      assertThat(higher.earliest()).isEqualTo(T.plusDays(soon + 1));
+      assertThat(since("GLY-20", five, event(soon + 8)).earliest()).isEqualTo(free);
+    }
+
+    @Test
+    void anOpenFlagHoldsTheDateAndCountsAsAdverse() {
+      NextPeel next =
+          since(
+              "GLY-35",
+              List.of(),
+              new Since(Optional.empty(), Optional.empty(), Optional.of(T.plusDays(3)), List.of()));
+      assertThat(next.held()).isTrue();
+      assertThat(next.reasons().getFirst()).startsWith("a red flag is open since");
+      assertThat(next.step()).isEqualTo(Step.LOWER);
     }
 
     @Test

@@ -38,7 +38,6 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.RecordedPeels;
-import ivesk.server.treatment.RedFlags;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -48,6 +47,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -63,11 +63,11 @@ import org.springframework.stereotype.Service;
 public class AftercareService {
   private final Treatments treatments;
   private final RecordedPeels peels;
-  private final RedFlags flags;
   private final ScreeningService screening;
   private final ConsultService consults;
   private final VisitStore visits;
   private final HomePlanStore homePlans;
+  private final ContactStore contacts;
   private final ClientStore clients;
   private final AccountStore accounts;
   private final PracticeStore practice;
@@ -76,22 +76,22 @@ public class AftercareService {
   AftercareService(
       Treatments treatments,
       RecordedPeels peels,
-      RedFlags flags,
       ScreeningService screening,
       ConsultService consults,
       VisitStore visits,
       HomePlanStore homePlans,
+      ContactStore contacts,
       ClientStore clients,
       AccountStore accounts,
       PracticeStore practice,
       Clock clock) {
     this.treatments = treatments;
     this.peels = peels;
-    this.flags = flags;
     this.screening = screening;
     this.consults = consults;
     this.visits = visits;
     this.homePlans = homePlans;
+    this.contacts = contacts;
     this.clients = clients;
     this.accounts = accounts;
     this.practice = practice;
@@ -123,11 +123,19 @@ public class AftercareService {
     Optional<LocalDate> flag =
         Stream.concat(
                 client.pastPeels().stream().flatMap(peel -> peel.redFlag().stream()),
-                Optional.ofNullable(flags.ofVisits(List.of(visitId)).get(visitId)).stream()
+                Optional.ofNullable(contacts.ofVisits(List.of(visitId)).get(visitId)).stream()
                     .flatMap(flagged -> flagged.open().stream()))
             .min(Comparator.naturalOrder());
+    Optional<Integer> flakesSeen =
+        contacts.checkIns(List.of(visitId)).stream()
+            .filter(one -> one.told().flaking() > 0)
+            .map(one -> (int) ChronoUnit.DAYS.between(on, one.toldOn()))
+            .max(Comparator.naturalOrder());
     return new Since(
-        peels.flaked(visitId), flag, events(visitId, on).stream().map(Outlook.Event::on).toList());
+        peels.flaked(visitId),
+        flakesSeen,
+        flag,
+        events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 
   /// The next peel after a visit; empty while its own is not ended.
@@ -210,6 +218,11 @@ public class AftercareService {
         .flatMap(stage -> stage.state().endedAt().stream())
         .max(Comparator.naturalOrder())
         .map(at -> local(at).toLocalDate());
+  }
+
+  /// Visits whose record is neither signed nor stopped.
+  List<UUID> unsigned() {
+    return treatments.openVisits();
   }
 
   private List<Stage> peeled(UUID visitId) {

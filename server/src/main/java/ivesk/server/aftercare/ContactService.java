@@ -29,9 +29,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,6 +47,9 @@ public class ContactService {
 
   /// What nobody tells more often in a day.
   private static final int MOST_A_DAY = 12;
+
+  /// To whom it goes where no such account is open: the practice tells them itself.
+  private static final String NO_CLINICIAN = "Supervising clinician (no account: tell them)";
 
   /// So long after the last planned one a check-in that was never told is shown.
   private static final int SHOWN_DAYS = 7;
@@ -96,8 +102,23 @@ public class ContactService {
   @EventListener
   void follow(PeelSigned signed) {
     LocalDate on = aftercare.peelDay(signed.visitId()).orElse(signed.day());
-    List<Integer> days = CheckIns.days(aftercare.pigmentProne(signed.visitId()));
-    store.follow(new AfterPeel(signed.visitId(), on, on.plusDays(days.getLast())));
+    store.follow(afterPeel(signed.visitId(), on));
+  }
+
+  private AfterPeel afterPeel(UUID visitId, LocalDate on) {
+    List<Integer> days = CheckIns.days(aftercare.pigmentProne(visitId));
+    return new AfterPeel(visitId, on, on.plusDays(days.getLast()));
+  }
+
+  /// Peels whose check-ins are not over, or not long: signed, or still waiting for it.
+  private List<AfterPeel> followed(LocalDate lastSince) {
+    Stream<AfterPeel> unsigned =
+        aftercare.unsigned().stream()
+            .flatMap(visit -> aftercare.peelDay(visit).map(on -> afterPeel(visit, on)).stream())
+            .filter(peel -> !peel.lastOn().isBefore(lastSince));
+    return Stream.concat(store.followed(lastSince).stream(), unsigned)
+        .sorted(Comparator.comparing(AfterPeel::lastOn))
+        .toList();
   }
 
   /// The planned check-ins of a visit as they stand.
@@ -117,7 +138,7 @@ public class ContactService {
   /// People to hear from today.
   List<DueOf> due() {
     LocalDate today = today();
-    List<AfterPeel> followed = store.followed(today.minusDays(SHOWN_DAYS));
+    List<AfterPeel> followed = followed(today.minusDays(SHOWN_DAYS));
     List<UUID> ids = followed.stream().map(AfterPeel::visitId).toList();
     List<Kept> told = store.checkIns(ids);
     List<Try> tries = store.tries(ids);
@@ -258,17 +279,21 @@ public class ContactService {
     String why =
         String.join(
             "; ",
-            ContactRules.of(java.util.Set.copyOf(kept.rules())).stream()
+            ContactRules.of(Set.copyOf(kept.rules())).stream()
                 .map(ContactRules.Rule::question)
                 .toList());
-    for (AccountStore.Account account : accounts.accounts()) {
-      if (account.role() != Role.SUPERVISOR || account.locked()) continue;
+    List<String> clinicians =
+        accounts.accounts().stream()
+            .filter(account -> account.role() == Role.SUPERVISOR && !account.locked())
+            .map(AccountStore.Account::name)
+            .toList();
+    for (String name : clinicians.isEmpty() ? List.of(NO_CLINICIAN) : clinicians) {
       outbox.send(
           new Outbox.Message(
               UUID.randomUUID(),
               kept.toldAt(),
               kept.visitId(),
-              account.name(),
+              name,
               Words.fill("Red flag: %s, %s", first, kept.severity().label()),
               Words.fill(
                   "%s told of it on %s: %s. The chart has the rest. The next plan is shut until"
