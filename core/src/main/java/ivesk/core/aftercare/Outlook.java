@@ -10,7 +10,7 @@ import java.util.Optional;
 /// next, and their own dates.
 ///
 /// @param feel empty where nobody was asked
-/// @param peelNumber this one, among those done here
+/// @param peelNumber this one, in its series
 /// @param seriesLeast peels of a series
 /// @param intervalDays least days to the next
 /// @param stronger empty while nothing is known of it

@@ -273,6 +273,11 @@ public record ScreeningFacts(
     return pastPeels.stream().filter(PastPeel::here).toList();
   }
 
+  /// Visits of this practice with a peel; two stages of one day are one.
+  public int visitsHere() {
+    return (int) peelsHere().stream().map(PastPeel::on).distinct().count();
+  }
+
   public Optional<PastPeel> lastPeel() {
     return peelsHere().stream()
         .filter(peel -> !peel.on().isAfter(peelDate))

@@ -158,6 +158,30 @@ public final class LadderRules {
     return (int) Math.max(1, toGo);
   }
 
+  /// Which peel of its series one on a day is, 1 and more: those with the family on the region
+  /// since the last gap come before it, two stages of one day once.
+  ///
+  /// @param past before it
+  public static int inSeries(List<PastPeel> past, LocalDate day, Region region, Family family) {
+    List<LocalDate> before =
+        past.stream()
+            .filter(peel -> peel.here() && peel.region() == region)
+            .filter(peel -> peel.formula().family() == family)
+            .map(PastPeel::on)
+            .filter(on -> on.isBefore(day))
+            .distinct()
+            .sorted(Comparator.reverseOrder())
+            .toList();
+    int number = 1;
+    LocalDate next = day;
+    for (LocalDate on : before) {
+      if (gap(on, next)) break;
+      number++;
+      next = on;
+    }
+    return number;
+  }
+
   private static int full(Formula formula) {
     return formula.takesLayers() ? LAYERED_SERIES : formula.seriesLeast();
   }

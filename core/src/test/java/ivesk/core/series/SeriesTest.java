@@ -81,7 +81,26 @@ class SeriesTest {
     return LadderRules.of(past, T, Region.FACE).rungs().getOrDefault(family, 0);
   }
 
-  /// domain/09 and 13: outside records.
+  /// domain/09 and 13: outside records. The sixth is told as the sixth: other families and regions,
+  /// a gap of six months, and a second stage of one day do not count.
+  @Test
+  void whichPeelOfItsSeries() {
+    List<PastPeel> past = new ArrayList<>(times(5, "GLY-20", 14));
+    assertThat(inSeries(past)).isEqualTo(6);
+    past.add(peel("MAN-20", 20, PeelOutcome.WELL_TAKEN));
+    past.add(past.getFirst());
+    assertThat(inSeries(past)).isEqualTo(6);
+    past.add(peel("GLY-20", 70 + 200, PeelOutcome.WELL_TAKEN));
+    assertThat(inSeries(past)).isEqualTo(6);
+    past.add(peel("GLY-20", 70 + 100, PeelOutcome.WELL_TAKEN));
+    assertThat(inSeries(past)).as("now none is more than six months from the next").isEqualTo(8);
+    assertThat(LadderRules.inSeries(past, T, Region.HANDS, Family.GLYCOLIC)).isEqualTo(1);
+  }
+
+  private static int inSeries(List<PastPeel> past) {
+    return LadderRules.inSeries(past, T, Region.FACE, Family.GLYCOLIC);
+  }
+
   @Nested
   class PeelsDoneElsewhere {
     private static final int ENTRY = 1;

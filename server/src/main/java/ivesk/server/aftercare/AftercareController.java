@@ -4,6 +4,7 @@ import ivesk.core.Language;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.Treatment.Stage;
@@ -120,7 +121,11 @@ class AftercareController {
         next.formula().map(Formula::code),
         next.why(),
         next.proposal(decides.plan(), decides.state()),
-        after.client().peelsHere().size() + 1,
+        LadderRules.inSeries(
+            after.client().pastPeels(),
+            after.on(),
+            decides.plan().region(),
+            decides.plan().formula().family()),
         decides.plan().formula().seriesMost(),
         next.held());
   }

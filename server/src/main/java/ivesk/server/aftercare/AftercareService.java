@@ -18,6 +18,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.OwnFlaking;
+import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.series.Onward;
 import ivesk.core.series.Since;
@@ -339,10 +340,15 @@ public class AftercareService {
     Outlook outlook =
         new Outlook(
             feel,
-            client.peelsHere().size() + 1,
+            LadderRules.inSeries(client.pastPeels(), day, live.plan().region(), first.family()),
             first.seriesLeast(),
             first.seriesMost(),
-            client.intervalOfThisClient(first.intervalDays(layers)),
+            client.intervalOfThisClient(
+                peels.stream()
+                    .map(Peeled::formula)
+                    .mapToInt(formula -> formula.intervalDays(formula.equals(first) ? layers : 1))
+                    .max()
+                    .orElseThrow()),
             Optional.of(stronger),
             events(visitId, day));
     Aftercare.Client whom =

@@ -318,7 +318,7 @@ class VisitPath {
             stations(facts, outcome, formula, kept, live, here, signed),
             here,
             formula,
-            facts.peelsHere().size(),
+            facts.visitsHere(),
             facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
             live.map(Live::id),
             live.filter(l -> !l.state().phase().closed()).map(this::running),
