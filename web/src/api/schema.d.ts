@@ -4031,6 +4031,7 @@ export interface components {
             moved: {
                 [key: string]: number;
             };
+            near: string[];
             other: components["schemas"]["Client"];
             refused?: string;
             stays: {

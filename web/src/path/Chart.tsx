@@ -122,7 +122,7 @@ export default function Chart() {
           </span>
         </section>
       )}
-      {reads && <JoinedCharts clientId={clientId} />}
+      <JoinedCharts clientId={clientId} />
       {tab === "progress" && reads && (
         <main className={cx("part")}>
           <Progress clientId={clientId} />

@@ -75,6 +75,11 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
                     <b>Allergies and comforts of both hold.</b> Told here:{" "}
                     {client.allergies || "none"}; there: {would.other.allergies || "none"}.
                   </p>
+                  {would.near.length > 0 && (
+                    <p className="warn">
+                      Booked too near to each other, move one: {would.near.join("; ")}.
+                    </p>
+                  )}
                   <p className="soft small">
                     Name, day of birth and the rest stay as they are here. The other chart is put
                     away, and can be taken apart again.

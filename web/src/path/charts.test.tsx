@@ -70,6 +70,7 @@ describe("joining two charts", () => {
     other: AGAIN,
     moved: { visit: 2, consent: 1 },
     stays: { score_sheet: 1 },
+    near: ["GLY-35 on Thu 3 Dec and MAN-40 on Mon 7 Dec are nearer than 14 days"],
   };
 
   it("says what comes over, what stays, and that the days of birth differ", async () => {
@@ -82,6 +83,7 @@ describe("joining two charts", () => {
     expect(screen.getByText(/2 visits, 1 consent/)).toBeTruthy();
     expect(screen.getByText(/1 day of scores/)).toBeTruthy();
     expect(screen.getByText(/Told here: nickel; there: latex/)).toBeTruthy();
+    expect(screen.getByText(/too near to each other, move one: GLY-35 on/)).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Join them" }));
     await waitFor(() => expect(closed).toHaveBeenCalled());
     expect(asked).toEqual([`POST ${at}`]);

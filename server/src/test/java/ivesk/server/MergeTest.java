@@ -128,6 +128,24 @@ class MergeTest {
         .contains("join charts", "take charts apart");
   }
 
+  /// Two visits of one day cannot both be peels; said before the charts are joined.
+  @Test
+  void peelsThatAreBookedTooNearAreNamed() {
+    String kept = practice.client("Sunniva Brekke");
+    String other = practice.client("Jonas Arkwright");
+    String at = "/api/clients/%s/courses";
+    for (String client : List.of(kept, other)) {
+      JsonNode wish = practice.get(at.formatted(client)).body().get("proposal");
+      assertThat(practice.post(at.formatted(client), wish.toString()).status()).isEqualTo(200);
+    }
+    JsonNode would = practice.get("/api/clients/" + kept + "/joined/" + other).body();
+    assertThat(would.get("near").get(0).asString())
+        .containsPattern("^[A-Z]+-\\d+ on .+ and [A-Z]+-\\d+ on .+ are nearer than \\d+ days$");
+    JsonNode alone =
+        practice.get("/api/clients/" + kept + "/joined/" + practice.client("Oumar")).body();
+    assertThat(alone.get("near")).isEmpty();
+  }
+
   @Test
   void allergiesOfBothHoldAndWhatIsThereTwiceStays() {
     String kept = added("Ase Lund", "1980-05-06", "nickel");

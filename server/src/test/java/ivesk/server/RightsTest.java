@@ -86,6 +86,7 @@ class RightsTest {
       POST /api/waiting/{id}/booking
       PUT /api/clients/{id}
       PUT /api/clients/{id}/archived
+      GET /api/clients/{id}/joined
       GET /api/clients/{clientId}/visits
       POST /api/visits
       GET /api/visits/{id}
@@ -156,7 +157,6 @@ class RightsTest {
       GET /api/visits/{id}/addenda
       POST /api/visits/{id}/addenda
       GET /api/clients/{id}/archive
-      GET /api/clients/{id}/joined
       GET /api/clients/{id}/joined/{other}
       GET /api/clients/{clientId}/erasure
       GET /api/clients/{id}/fhir

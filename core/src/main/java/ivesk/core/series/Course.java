@@ -268,7 +268,7 @@ public record Course(List<Placed> peels) {
         }
       }
       for (Booked booked : around.booked()) {
-        if (booked.region() == wish.region()) near(booked, day).ifPresent(against::add);
+        near(booked, day).ifPresent(against::add);
       }
       return against;
     }
@@ -283,25 +283,32 @@ public record Course(List<Placed> peels) {
       return BeforeEvent.days(formula.libraryDepth(), flakes, first);
     }
 
-    /// Whichever of the two is first, the other waits for its interval.
     private Optional<Reason> near(Booked booked, LocalDate day) {
-      Planned other = new Planned(booked.formula(), booked.layers());
-      boolean after = !day.isBefore(booked.on());
-      int apart =
-          after
-              ? intervalDays(other, flakes(other), planned, client)
-              : intervalDays(planned, flakes(planned), other, client);
-      if (Math.abs(ChronoUnit.DAYS.between(booked.on(), day)) >= apart) return Optional.empty();
-      boolean same = booked.formula().family() == planned.formula().family();
-      return Optional.of(
-          new Reason(
-              same ? Why.MOVED_SAME_FAMILY : Why.MOVED_OTHER_FAMILY,
-              booked.formula().code()
-                  + " on "
-                  + Words.day(booked.on())
-                  + " needs "
-                  + Words.count(apart, "day")));
+      Booked here = new Booked(day, planned.formula(), planned.layers(), wish.region());
+      return tooNear(booked, here, client)
+          .map(apart ->
+              new Reason(
+                  booked.formula().family() == planned.formula().family()
+                      ? Why.MOVED_SAME_FAMILY
+                      : Why.MOVED_OTHER_FAMILY,
+                  booked.formula().code()
+                      + " on "
+                      + Words.day(booked.on())
+                      + " needs "
+                      + Words.count(apart, "day")));
     }
+  }
+
+  /// Whichever of two is first, the other waits for its interval.
+  ///
+  /// @return the days that are needed between them, where they have fewer
+  public static Optional<Integer> tooNear(Booked one, Booked other, ScreeningFacts client) {
+    if (one.region() != other.region()) return Optional.empty();
+    if (one.on().isAfter(other.on())) return tooNear(other, one, client);
+    Planned done = new Planned(one.formula(), one.layers());
+    int apart =
+        intervalDays(done, flakes(done), new Planned(other.formula(), other.layers()), client);
+    return other.on().isBefore(one.on().plusDays(apart)) ? Optional.of(apart) : Optional.empty();
   }
 
   private static PastPeel taken(Planned planned, Region region, LocalDate on) {

@@ -10,6 +10,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.data.Ownership;
 import ivesk.server.data.Ownership.Owned;
 import ivesk.server.path.MergeStore.Merged;
+import ivesk.server.series.CourseService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
@@ -35,6 +36,7 @@ class Merge {
   private final ClientStore clients;
   private final VisitStore visits;
   private final Treatments treatments;
+  private final CourseService courses;
   private final Ownership ownership;
   private final MergeStore store;
   private final Audit audit;
@@ -44,6 +46,7 @@ class Merge {
       ClientStore clients,
       VisitStore visits,
       Treatments treatments,
+      CourseService courses,
       Ownership ownership,
       MergeStore store,
       Audit audit,
@@ -51,6 +54,7 @@ class Merge {
     this.clients = clients;
     this.visits = visits;
     this.treatments = treatments;
+    this.courses = courses;
     this.ownership = ownership;
     this.store = store;
     this.audit = audit;
@@ -61,12 +65,14 @@ class Merge {
   ///
   /// @param moved how many rows of what go over
   /// @param stays how many stay, since the kept chart has its own by the same key
+  /// @param near peels booked in both that would be too near to each other, in words
   /// @param refused why it cannot be; then nothing is done
   record JoinPreview(
       Client kept,
       Client other,
       Map<String, Long> moved,
       Map<String, Long> stays,
+      List<String> near,
       Optional<String> refused) {}
 
   JoinPreview preview(UUID keptId, UUID otherId) {
@@ -77,6 +83,7 @@ class Merge {
         other,
         counted(ownership.movable(otherId, keptId)),
         counted(ownership.doubled(otherId, keptId)),
+        keptId.equals(otherId) ? List.of() : courses.tooNear(keptId, otherId),
         refused(kept, other));
   }
 

@@ -28,7 +28,7 @@ class MergeController {
   }
 
   /// Charts that are joined with this one.
-  @May(Right.RECORD)
+  @May(Right.BOOK)
   @GetMapping("/clients/{id}/joined")
   List<Merge.JoinedCharts> joined(@PathVariable UUID id) {
     return merge.of(id);

@@ -34,6 +34,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -167,40 +168,6 @@ public class CourseService {
       this.booked = booked(clientId, known);
     }
 
-    /// What the visits ahead are planned for: by their plans, else by their courses.
-    ///
-    /// @param known visits that are left out
-    private List<Booked> booked(UUID clientId, Set<UUID> known) {
-      Map<UUID, Booked> foreseen = new HashMap<>();
-      for (Kept course : store.of(clientId)) {
-        for (Peel peel : store.peels(course.id())) {
-          foreseen.put(
-              peel.visitId(),
-              new Booked(day(peel), formula(peel.formula()), peel.layers(), course.region()));
-        }
-      }
-      LocalDate today = LocalDate.now(clock);
-      return visits.ofClient(clientId).stream()
-          .filter(visit -> visit.cancelled().isEmpty() && !known.contains(visit.id()))
-          .filter(visit -> !day(visit).isBefore(today))
-          .flatMap(visit ->
-              plans
-                  .progress(visit.id())
-                  .flatMap(plan ->
-                      client
-                          .shelf()
-                          .find(plan.formula())
-                          .map(formula ->
-                              new Booked(
-                                  day(visit),
-                                  formula,
-                                  plan.layers().orElse(formula.layersFirst()),
-                                  consults.of(visit.id()).consult().region())))
-                  .or(() -> Optional.ofNullable(foreseen.get(visit.id())))
-                  .stream())
-          .toList();
-    }
-
     Formula formula(String code) {
       return client.shelf().get(code);
     }
@@ -254,6 +221,67 @@ public class CourseService {
           .map(event -> new Event(event.name(), event.on()))
           .toList();
     }
+  }
+
+  /// What the visits ahead are planned for: by their plans, else by their courses.
+  ///
+  /// @param known visits that are left out
+  private List<Booked> booked(UUID clientId, Set<UUID> known) {
+    Map<UUID, Booked> foreseen = new HashMap<>();
+    for (Kept course : store.of(clientId)) {
+      for (Peel peel : store.peels(course.id())) {
+        foreseen.put(
+            peel.visitId(),
+            new Booked(
+                day(peel), shelf.shelf().get(peel.formula()), peel.layers(), course.region()));
+      }
+    }
+    LocalDate today = LocalDate.now(clock);
+    return visits.ofClient(clientId).stream()
+        .filter(visit -> visit.cancelled().isEmpty() && !known.contains(visit.id()))
+        .filter(visit -> !day(visit).isBefore(today))
+        .flatMap(visit ->
+            planned(visit).or(() -> Optional.ofNullable(foreseen.get(visit.id()))).stream())
+        .toList();
+  }
+
+  private Optional<Booked> planned(Visit visit) {
+    return plans
+        .progress(visit.id())
+        .flatMap(plan ->
+            shelf
+                .shelf()
+                .find(plan.formula())
+                .map(formula ->
+                    new Booked(
+                        day(visit),
+                        formula,
+                        plan.layers().orElse(formula.layersFirst()),
+                        consults.of(visit.id()).consult().region())));
+  }
+
+  /// Peels that are booked for two clients and would be too near to each other if they were one
+  /// person, in words.
+  public List<String> tooNear(UUID clientId, UUID otherId) {
+    List<Booked> here = booked(clientId, Set.of());
+    if (here.isEmpty()) return List.of();
+    ScreeningFacts client = screening.facts(newest(clientId).id());
+    List<String> near = new ArrayList<>();
+    for (Booked one : here) {
+      for (Booked other : booked(otherId, Set.of())) {
+        Course.tooNear(one, other, client)
+            .ifPresent(days ->
+                near.add(
+                    Words.fill(
+                        "%s on %s and %s on %s are nearer than %s",
+                        one.formula().code(),
+                        Words.day(one.on()),
+                        other.formula().code(),
+                        Words.day(other.on()),
+                        Words.count(days, "day"))));
+      }
+    }
+    return List.copyOf(near);
   }
 
   private LocalDate day(Visit visit) {
