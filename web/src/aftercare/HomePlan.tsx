@@ -48,6 +48,11 @@ export function HomePlan({ visitId, plan }: { visitId: string; plan: HomePlanSta
         </div>
       ))}
       <ErrorNote error={say.error} />
+      {plan.leftOut.map((line) => (
+        <p key={line} className={cx("own", "warn")}>
+          {line}
+        </p>
+      ))}
       {plan.own.map((line) => (
         <p key={line} className={cx("own")}>
           {line}

@@ -3975,6 +3975,7 @@ export interface components {
         HomePlanView: {
             clashes: string[];
             items: components["schemas"]["HomePlanItem"][];
+            leftOut: string[];
             morning: string;
             night: string;
             own: string[];

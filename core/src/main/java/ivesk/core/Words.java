@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 
 /// How dates, times and lists are said in reasons. Dates and decimals go by who reads them; where
 /// nobody is named, by British English.
@@ -19,6 +20,8 @@ public final class Words {
 
   private static final DateTimeFormatter HOUR =
       DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+  private static final Pattern NO_LETTERS = Pattern.compile("[^\\p{L}\\p{N}]+");
 
   private Words() {}
 
@@ -80,5 +83,14 @@ public final class Words {
   public static String list(List<String> things) {
     if (things.size() < 2) return String.join("", things);
     return String.join(", ", things.subList(0, things.size() - 1)) + " and " + things.getLast();
+  }
+
+  /// Whether what somebody told names a thing, in whole words: "rose" is not in "rosemary".
+  public static boolean names(String told, String thing) {
+    return whole(told).contains(whole(thing));
+  }
+
+  private static String whole(String text) {
+    return " " + NO_LETTERS.matcher(text.toLowerCase(Locale.ROOT)).replaceAll(" ").strip() + " ";
   }
 }

@@ -3,7 +3,6 @@ package ivesk.core.aftercare;
 import static ivesk.core.aftercare.Sentence.*;
 
 import ivesk.core.aftercare.Told.Part;
-import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;
@@ -21,14 +20,15 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /// Morning and night at home after a peel, by the main goal: what goes on at once, what returns on
 /// which date, and what of the client's own rests or stays away. Common practice, no source.
 ///
+/// @param leftOut what the goal asks for and this client is not given
 /// @param own the client's products that do not go on as before
 /// @param clashes pairs that do not go together on the same skin the same day
-public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
+public record HomePlan(
+    List<Item> items, List<LeftOut> leftOut, List<Own> own, List<Clash> clashes) {
 
   /// The most of an acid at home in the first weeks, where the policy has any, %.
   private static final int CAP_PERCENT = 5;
@@ -49,6 +49,9 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
       return from.isAfter(today) ? Told.of(HOME_FROM, name, day) : Told.of(item.words());
     }
   }
+
+  /// @param why in words
+  public record LeftOut(HomeItem item, String why) {}
 
   /// What becomes of a product of the client's.
   public enum Standing {
@@ -101,18 +104,24 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
   /// @param own products as the consult has them
   public static HomePlan of(
       Aftercare sheet,
-      Formula formula,
+      KeptOff keptOff,
       List<Condition> goals,
       List<HomeProduct> own,
       boolean sensitive,
       Policies policies) {
     Dates dates = new Dates(sheet, policies);
     Set<HomeItem> chosen = chosen(goals, sensitive);
+    List<LeftOut> leftOut =
+        chosen.stream()
+            .flatMap(item -> keptOff.why(item).map(why -> new LeftOut(item, why)).stream())
+            .toList();
+    leftOut.forEach(one -> chosen.remove(one.item()));
     List<Item> items =
         chosen.stream()
             .map(item -> new Item(item, dates.of(item), dates.cap(item), alternate(item)))
             .toList();
-    return new HomePlan(items, standing(own, dates, sensitive), clashes(chosen, own));
+    return new HomePlan(
+        items, leftOut, standing(own, dates, sensitive, keptOff), clashes(chosen, own));
   }
 
   /// What every skin has, then what serves the main goal. Sensitive skin gets neither retinol nor
@@ -201,12 +210,15 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
     }
   }
 
-  private static List<Own> standing(List<HomeProduct> own, Dates dates, boolean sensitive) {
+  private static List<Own> standing(
+      List<HomeProduct> own, Dates dates, boolean sensitive, KeptOff keptOff) {
     List<Own> all = new ArrayList<>();
     for (HomeProduct product : own) {
-      if (product.has(Active.CYTOSTATIC) || product.has(Active.STEROID)) {
+      boolean not = keptOff.forbids(product);
+      boolean prescribed = product.has(Active.CYTOSTATIC) || product.has(Active.STEROID);
+      if (prescribed || not && product.has(Active.PRESCRIBED_RETINOID)) {
         all.add(new Own(product.name(), Standing.AS_PRESCRIBED, Optional.empty()));
-      } else if (sensitive && product.has(Active.SCRUB)) {
+      } else if (not || sensitive && product.has(Active.SCRUB)) {
         all.add(new Own(product.name(), Standing.DROP, Optional.empty()));
       } else {
         dates
@@ -219,24 +231,12 @@ public record HomePlan(List<Item> items, List<Own> own, List<Clash> clashes) {
     return List.copyOf(all);
   }
 
-  /// A product of the client's as the conflicts read it; an inhibitor may be hydroquinone.
+  /// A product of the client's as the conflicts read it.
   private static CareProduct care(HomeProduct product) {
     List<ActiveIngredient> in =
         product.actives().stream()
             .sorted()
-            .flatMap(active ->
-                switch (active) {
-                  case RETINOL -> Stream.of(ActiveIngredient.RETINOL);
-                  case PRESCRIBED_RETINOID -> Stream.of(ActiveIngredient.PRESCRIBED_RETINOID);
-                  case ACID -> Stream.of(ActiveIngredient.GLYCOLIC);
-                  case SCRUB -> Stream.of(ActiveIngredient.SCRUB_GRAINS);
-                  case BENZOYL_PEROXIDE -> Stream.of(ActiveIngredient.BENZOYL_PEROXIDE);
-                  case INHIBITOR -> Stream.of(ActiveIngredient.HYDROQUINONE);
-                  case COPPER -> Stream.of(ActiveIngredient.COPPER_PEPTIDE);
-                  case ASCORBIC_ACID -> Stream.of(ActiveIngredient.ASCORBIC_ACID);
-                  case CYTOSTATIC, STEROID, CHEMICAL_FILTER, ALCOHOL_OR_FRAGRANCE ->
-                      Stream.<ActiveIngredient>empty();
-                })
+            .flatMap(active -> KeptOff.mayHold(active).limit(1))
             .toList();
     return GenericProducts.atHome(
         product.name(),

@@ -40,13 +40,11 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /// What is objected to a line, one rule after the other as the table of the trade has them.
@@ -1157,26 +1155,19 @@ public final class ScriptRules {
     return found;
   }
 
-  private static final Pattern NO_LETTERS = Pattern.compile("[^\\p{L}\\p{N}]+");
-
   private static List<Found> allergy(Sight sight) {
     if (sight.setting().client().isEmpty()) return List.of();
-    String told = words(sight.setting().client().get().allergies());
+    String told = sight.setting().client().get().allergies();
     List<Found> found = new ArrayList<>();
     for (Line line : sight.script().lines()) {
       line.product().stream()
           .flatMap(product -> product.allergens().stream())
-          .filter(allergen -> told.contains(words(allergen)))
+          .filter(allergen -> Words.names(told, allergen))
           .findFirst()
           .ifPresent(allergen ->
               found.add(swapped(line, "holds " + allergen + ", which the client told of")));
     }
     return found;
-  }
-
-  /// Whole words, so that "rose" is not found in "rosemary".
-  private static String words(String text) {
-    return " " + NO_LETTERS.matcher(text.toLowerCase(Locale.ROOT)).replaceAll(" ").strip() + " ";
   }
 
   private static List<Found> stock(Sight sight) {

@@ -8,6 +8,7 @@ import ivesk.core.aftercare.HomePlan.Item;
 import ivesk.core.aftercare.HomePlan.Standing;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
+import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.Conflict;
@@ -31,10 +32,19 @@ class HomePlanTest {
 
   private static HomePlan plan(
       Condition goal, boolean first, boolean sensitive, Policies policies, HomeProduct... own) {
-    var formula = Library.get("MAN-20");
-    Aftercare sheet =
-        Sheets.of(formula, DepthClass.VERY_SUPERFICIAL, client(first, false), policies);
-    return HomePlan.of(sheet, formula, List.of(goal), List.of(own), sensitive, policies);
+    return HomePlan.of(
+        sheet(first, policies), KeptOff.NOTHING, List.of(goal), List.of(own), sensitive, policies);
+  }
+
+  private static Aftercare sheet(boolean first, Policies policies) {
+    return Sheets.of(
+        Library.get("MAN-20"), DepthClass.VERY_SUPERFICIAL, client(first, false), policies);
+  }
+
+  private static HomePlan plan(Condition goal, KeptOff keptOff, HomeProduct... own) {
+    Policies policies = Policies.defaults();
+    return HomePlan.of(
+        sheet(false, policies), keptOff, List.of(goal), List.of(own), false, policies);
   }
 
   private static HomePlan plan(Condition goal, HomeProduct... own) {
@@ -104,6 +114,53 @@ class HomePlanTest {
         .doesNotContain(HomeItem.RETINOL);
     assertThat(items(plan(Condition.INFLAMED_SPOTS, false, true, Policies.defaults())))
         .doesNotContain(HomeItem.PEROXIDE);
+  }
+
+  /// What domain/02 excludes for this client is not given at home either; who is pregnant gets no
+  /// retinoid, salicylic acid or inhibitor; nobody what they told to be allergic to.
+  @ParameterizedTest
+  @CsvSource({
+    "PORES, SALICYLIC, SALICYLIC, false, ''",
+    "FINE_LINES, RETINOL, RETINOL, false, ''",
+    "MELASMA, AZELAIC, AZELAIC, false, ''",
+    "PORES, SALICYLIC, , true, ''",
+    "FINE_LINES, RETINOL, , true, ''",
+    "MELASMA, INHIBITOR, , true, ''",
+    "INFLAMED_SPOTS, PEROXIDE, , false, 'nickel; Benzoyl peroxide!'",
+    "MELASMA, VITAMIN_C, , false, 'vitamin c'",
+    "PORES, NIACINAMIDE, , false, 'niacinamide, latex'",
+    "PORES, SALICYLIC, , false, 'Aspirin'",
+  })
+  void whatTheClientMayNotHaveIsLeftOut(
+      Condition goal, HomeItem item, Substance excluded, boolean pregnant, String allergies) {
+    Set<Substance> none = excluded == null ? Set.of() : Set.of(excluded);
+    HomePlan plan = plan(goal, new KeptOff(none, pregnant, allergies));
+    assertThat(items(plan)).doesNotContain(item);
+    assertThat(plan.leftOut()).extracting(HomePlan.LeftOut::item).contains(item);
+    assertThat(items(plan(goal))).contains(item);
+  }
+
+  /// Which acid an own product holds nobody has said; a prescribed retinoid is the doctor's to
+  /// stop.
+  @ParameterizedTest
+  @CsvSource({
+    "RETINOL, RETINOL, DROP",
+    "PRESCRIBED_RETINOID, RETINOL, AS_PRESCRIBED",
+    "ACID, SALICYLIC, DROP",
+    "ACID, RETINOL, RETURNS",
+    "SCRUB, SALICYLIC, RETURNS",
+  })
+  void ownProductsWithWhatIsExcluded(Active own, Substance excluded, Standing standing) {
+    KeptOff keptOff = new KeptOff(Set.of(excluded), false, "");
+    assertThat(plan(Condition.DRYNESS, keptOff, product("own", own)).own())
+        .extracting(HomePlan.Own::standing)
+        .containsExactly(standing);
+  }
+
+  @Test
+  void allergiesAreReadInWholeWords() {
+    KeptOff salicin = new KeptOff(Set.of(), false, "a salicylin, niacinamides");
+    assertThat(plan(Condition.PORES, salicin).leftOut()).isEmpty();
   }
 
   @ParameterizedTest

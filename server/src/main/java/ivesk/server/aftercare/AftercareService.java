@@ -6,6 +6,7 @@ import ivesk.core.aftercare.Aftercare.Peeled;
 import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.aftercare.HomePlan;
+import ivesk.core.aftercare.KeptOff;
 import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Stronger;
@@ -182,16 +183,16 @@ public class AftercareService {
             .toList(),
         onTheSkin(after.live()),
         sheet,
-        home(visitId, decides.plan().formula(), sheet, after.client()),
+        home(visitId, client, sheet, after.client()),
         having(client.id(), visitId),
         after.next().held() ? Optional.empty() : Optional.of(after.next().earliest()),
         practice.number(PracticeStore.NumberKind.EMERGENCY));
   }
 
-  private HomePlan home(UUID visitId, Formula formula, Aftercare sheet, ScreeningFacts client) {
+  private HomePlan home(UUID visitId, Client who, Aftercare sheet, ScreeningFacts client) {
     return HomePlan.of(
         sheet,
-        formula,
+        KeptOff.of(client, screening.screen(visitId, client).limits().excluded(), who.allergies()),
         client.skin().goals(),
         consults.of(visitId).consult().products(),
         client.sensitive() || client.skin().rosacea(),

@@ -22,6 +22,7 @@ record HomePlanView(
     String morning,
     String night,
     List<HomePlanItem> items,
+    List<String> leftOut,
     List<String> own,
     List<String> clashes) {
 
@@ -44,6 +45,11 @@ record HomePlanView(
                     item.item().morning(),
                     item.item().night(),
                     Optional.ofNullable(having.get(item.item()))))
+            .toList(),
+        plan.leftOut().stream()
+            .map(one ->
+                Words.capital(
+                    Words.fill("%s: not given, %s", one.item().words().in(language), one.why())))
             .toList(),
         plan.own().stream().map(own -> own.told().in(language)).toList(),
         plan.clashes().stream()

@@ -6,6 +6,7 @@ import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.aftercare.HomePlan;
+import ivesk.core.aftercare.KeptOff;
 import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Step;
@@ -91,7 +92,7 @@ class SheetTest {
         sheet,
         HomePlan.of(
             sheet,
-            formula,
+            KeptOff.NOTHING,
             List.of(Condition.INFLAMED_SPOTS),
             List.of(
                 new HomeProduct(
