@@ -134,6 +134,8 @@ class CourseApiTest {
       assertThat(after.get(i)).isEqualTo(before.get(i).plusDays(7));
     }
     Map<String, VEvent> moved = calendar();
+    assertThat(moved.get("course-" + course + "-2@ivesk").getSummary().getValue())
+        .isEqualTo("Your peel 2");
     assertThat(moved.keySet()).isEqualTo(first.keySet());
     assertThat(
             practice

@@ -174,6 +174,9 @@ public enum Sentence {
       "nous demandons comment ça va",
       "wir fragen, wie es geht",
       "perguntamos como está"),
+  YOUR_PEEL(
+      "Your peel {0}",
+      "Su peeling {0}", "Votre peeling {0}", "Ihr Peeling {0}", "O seu peeling {0}"),
   WE_ASK_A_PHOTO(
       "we ask for a photo",
       "le pedimos una foto",

@@ -1,6 +1,10 @@
 package ivesk.server.series;
 
+import ivesk.core.Language;
 import ivesk.core.Words;
+import ivesk.core.aftercare.Sentence;
+import ivesk.core.aftercare.Told;
+import ivesk.core.aftercare.Told.Part;
 import ivesk.core.formula.Formula;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.series.Course;
@@ -294,6 +298,7 @@ class CourseController {
   @GetMapping(path = "/courses/{id}/course.ics", produces = "text/calendar")
   ResponseEntity<byte[]> ics(@PathVariable UUID id) {
     Kept course = store.get(id);
+    Language language = clients.get(course.clientId()).language();
     List<Entry> entries =
         courses.standing(id).stream()
             .<Entry>map(one ->
@@ -301,7 +306,7 @@ class CourseController {
                     "course-" + id + "-" + one.peel().number(),
                     one.startsAt(),
                     course.minutes(),
-                    "Your peel, " + one.peel().number(),
+                    Told.of(Sentence.YOUR_PEEL, new Part.Count(one.peel().number())).in(language),
                     one.cancelled()))
             .toList();
     return ResponseEntity.ok()
