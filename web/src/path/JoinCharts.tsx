@@ -18,6 +18,9 @@ function counted(rows: Record<string, number>): string {
     .join(", ");
 }
 
+/** So many pairs of visits are named, the others counted. */
+const NAMED = 3;
+
 /** Joins the chart of the same person, that was begun twice, into this one. */
 export function JoinCharts({ client, onClose }: { client: Client; onClose: () => void }) {
   const queries = useQueryClient();
@@ -76,9 +79,15 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
                     {client.allergies || "none"}; there: {would.other.allergies || "none"}.
                   </p>
                   {would.near.length > 0 && (
-                    <p className="warn">
-                      Booked too near to each other, move one: {would.near.join("; ")}.
-                    </p>
+                    <div className="warn">
+                      Booked too near to each other; move one of each:
+                      <ul>
+                        {would.near.slice(0, NAMED).map((pair) => (
+                          <li key={pair}>{pair}</li>
+                        ))}
+                      </ul>
+                      {would.near.length > NAMED && `and ${would.near.length - NAMED} more.`}
+                    </div>
                   )}
                   <p className="soft small">
                     Name, day of birth and the rest stay as they are here. The other chart is put

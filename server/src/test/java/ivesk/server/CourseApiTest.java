@@ -92,7 +92,7 @@ class CourseApiTest {
     JsonNode placed =
         practice.post("/api/clients/" + client + "/courses/placing", proposal.toString()).body();
     assertThat(placed).hasSize(proposal.get("count").asInt());
-    assertThat(placed(wish("LAC-30", LocalDate.now(ZoneOffset.UTC), 1)).getFirst())
+    assertThat(placed(wish("LAC-30", LocalDate.now(ZoneOffset.UTC).plusDays(1), 1)).getFirst())
         .as("wished for too soon after the peel of the newest visit")
         .isAfterOrEqualTo(wished);
     assertThat(courses().get("courses")).as("nothing is booked yet").isEmpty();
@@ -285,6 +285,11 @@ class CourseApiTest {
     assertThat(practice.post(at, wish.replace("\"LAC-30\"", "\"LAC-30\",\"LAC-10\"")).status())
         .as("two that alternate are of two families")
         .isEqualTo(400);
+    Answer over =
+        practice.post(
+            at, wish("LAC-30", LocalDate.now(ZoneOffset.UTC), 1).replace("10:00:00", "00:00:00"));
+    assertThat(over.status()).isEqualTo(400);
+    assertThat(over.detail()).contains("00:00 today is over");
     assertThat(courses().get("courses")).hasSize(1);
   }
 }

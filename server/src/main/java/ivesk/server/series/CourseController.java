@@ -197,8 +197,9 @@ class CourseController {
     Optional<NextPeel> next = aftercare.next(last.visitId());
     if (next.filter(NextPeel::held).isPresent()) return Optional.empty();
     Formula formula = next.flatMap(NextPeel::formula).orElse(peel.formula());
-    LocalDate today = LocalDate.now(clock);
-    LocalDate earliest = next.map(NextPeel::earliest).orElse(today);
+    LocalDate soonest =
+        LocalDate.now(clock).plusDays(LocalTime.now(clock).isBefore(USUAL_HOUR) ? 0 : 1);
+    LocalDate earliest = next.map(NextPeel::earliest).orElse(soonest);
     long family =
         done.stream().filter(one -> one.peel().formula().family() == formula.family()).count();
     long left = Math.max(1, formula.seriesLeast() - family % Math.max(1, formula.seriesLeast()));
@@ -208,7 +209,7 @@ class CourseController {
             List.of(formula.code()),
             layerMore ? peel.layers() + 1 : formula.layersFirst(),
             (int) Math.min(12, left),
-            earliest.isBefore(today) ? today : earliest,
+            earliest.isBefore(soonest) ? soonest : earliest,
             USUAL_HOUR,
             USUAL_MINUTES,
             practice.details().orElse(PracticeStore.Details.UNSAID).rooms().getFirst(),

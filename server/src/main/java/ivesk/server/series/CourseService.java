@@ -132,16 +132,20 @@ public class CourseService {
   ///
   /// @throws Refused while a red flag stands open
   Course place(UUID clientId, CourseWish wish) {
-    requireNear("first", wish.first());
+    requireAhead("first", wish.first(), wish.hour());
     Placing placing = new Placing(clientId, wish.region(), List.of());
     placing.requireNoRedFlag();
     return placing.place(wish, 0, List.of());
   }
 
-  private void requireNear(String field, LocalDate day) {
+  private void requireAhead(String field, LocalDate day, LocalTime hour) {
     LocalDate today = LocalDate.now(clock);
     if (day.isBefore(today) || day.isAfter(today.plusYears(2))) {
       throw new BadInput(field, "the day is " + day + "; allowed is today to two years on");
+    }
+    if (at(day, hour).isBefore(clock.instant())) {
+      throw new BadInput(
+          field, Words.hour(hour) + " today is over; choose a later day. Nothing was booked.");
     }
   }
 
@@ -349,7 +353,7 @@ public class CourseService {
     }
     List<Peel> all = store.peels(courseId);
     Peel first = open(course, all, number);
-    requireNear("to", to);
+    requireAhead("to", to, course.hour());
     relay(placing(course, all), course, all, first, to);
     audit.note(who, "move course from peel " + number + " to " + to, course.clientId());
   }
@@ -490,7 +494,7 @@ public class CourseService {
     List<Peel> all = store.peels(courseId);
     List<Peel> ahead = ahead(course, all).toList();
     if (ahead.isEmpty()) throw new Refused("Nothing of the course is ahead.");
-    requireNear("from", from);
+    requireAhead("from", from, course.hour());
     Placing placing = placing(course, all);
     placing.requireNoRedFlag();
     ahead.forEach(peel -> visits.bringBack(peel.visitId()));
