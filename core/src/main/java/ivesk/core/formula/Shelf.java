@@ -12,19 +12,26 @@ import java.util.stream.Stream;
 /// own products, and the bottles of both.
 ///
 /// @param formulas in the order of the rack
+/// @param gone that charts may name, though they are not on the rack any more: replaced, or retired
 /// @param lots by the code of what is in them; a formula without lots is not counted by bottle
-public record Shelf(List<Formula> formulas, Map<String, List<Lot>> lots) {
+public record Shelf(List<Formula> formulas, List<Formula> gone, Map<String, List<Lot>> lots) {
 
   /// The library alone, no bottle counted.
-  public static final Shelf SHIPPED = new Shelf(Library.FORMULAS, Map.of());
+  public static final Shelf SHIPPED = new Shelf(Library.FORMULAS, List.of(), Map.of());
 
   public Shelf {
     formulas = List.copyOf(formulas);
+    gone = List.copyOf(gone);
     lots = Map.copyOf(lots);
   }
 
-  /// The library with a practice's own products put in.
+  /// The library with a practice's own products put in, none retired.
   public static Shelf with(List<Formula> own, List<Lot> lots) {
+    return with(own, List.of(), lots);
+  }
+
+  /// @param retired own products that were taken off the rack, each as it was last
+  public static Shelf with(List<Formula> own, List<Formula> retired, List<Lot> lots) {
     List<String> replaced =
         own.stream().flatMap(formula -> formula.label().replaces().stream()).toList();
     List<Formula> all =
@@ -33,14 +40,33 @@ public record Shelf(List<Formula> formulas, Map<String, List<Lot>> lots) {
                 own.stream())
             .sorted(Comparator.comparing(Formula::family).thenComparingInt(Formula::rung))
             .toList();
-    return new Shelf(all, lots.stream().collect(Collectors.groupingBy(Lot::formulaCode)));
+    List<Formula> gone =
+        Stream.concat(
+                retired.stream(),
+                Library.FORMULAS.stream().filter(formula -> replaced.contains(formula.code())))
+            .toList();
+    return new Shelf(all, gone, lots.stream().collect(Collectors.groupingBy(Lot::formulaCode)));
   }
 
+  /// On the rack.
   public Optional<Formula> find(String code) {
     return formulas.stream().filter(formula -> formula.code().equals(code)).findFirst();
   }
 
-  /// @throws IllegalArgumentException when no formula has the code
+  /// What a chart names: on the rack, or not any more.
+  ///
+  /// @throws IllegalArgumentException when no formula ever had the code
+  public Formula named(String code) {
+    return Stream.concat(formulas.stream(), gone.stream())
+        .filter(formula -> formula.code().equals(code))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("formula '" + code + "' was never on the shelf"));
+  }
+
+  /// What is to be used: on the rack.
+  ///
+  /// @throws IllegalArgumentException when no formula there has the code
   public Formula get(String code) {
     return find(code)
         .orElseThrow(

@@ -86,7 +86,8 @@ public class Archive {
       connection.setAutoCommit(false);
       connection.setTransactionIsolation(Connection.TRANSACTION_REPEATABLE_READ);
       try {
-        ArchiveSchema schema = ArchiveSchema.of(connection);
+        ArchiveSchema all = ArchiveSchema.of(connection);
+        ArchiveSchema schema = client.isPresent() ? all.ofOneClient() : all;
         Rows rows = rows(schema, connection, client);
         switch (form) {
           case JSON -> ArchiveJson.write(out, schema, rows);

@@ -31,7 +31,15 @@ final class ArchiveJsonSchema {
       names.add(one.name());
       ObjectNode rule = each.addObject();
       rule.putObject("if").putObject("properties").putObject("table").put("const", one.name());
-      rows(one, rule.putObject("then").putObject("properties"));
+      ObjectNode then = rule.putObject("then");
+      Table ofOneClient = schema.ofOneClient().find(one.name()).orElseThrow();
+      if (ofOneClient.equals(one)) {
+        rows(one, then.putObject("properties"));
+      } else {
+        ArrayNode either = then.putArray("anyOf");
+        rows(one, either.addObject().putObject("properties"));
+        rows(ofOneClient, either.addObject().putObject("properties"));
+      }
     }
     return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
   }

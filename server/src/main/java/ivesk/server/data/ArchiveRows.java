@@ -75,6 +75,7 @@ final class ArchiveRows implements AutoCloseable {
                     .collect(Collectors.joining(" AND ")));
     this.replaced = connection.prepareStatement("DELETE FROM product_kind WHERE name = ?");
     boolean account = name.equals("account");
+    boolean foreign = name.equals("product") && !names.contains("retired");
     this.insert =
         connection.prepareStatement(
             "INSERT INTO "
@@ -83,11 +84,14 @@ final class ArchiveRows implements AutoCloseable {
                 + String.join(", ", names)
                 // Somebody who comes with a file signs in by a one-time code.
                 + (account ? ", password_hash" : "")
+                // A product that comes with a client's chart is none of this rack.
+                + (foreign ? ", retired" : "")
                 + ") VALUES ("
                 + columns.stream()
                     .map(column -> column.type() == ColumnType.DOCUMENT ? "? FORMAT JSON" : "?")
                     .collect(Collectors.joining(", "))
                 + (account ? ", ''" : "")
+                + (foreign ? ", TRUE" : "")
                 + ")");
   }
 
@@ -184,9 +188,15 @@ final class ArchiveRows implements AutoCloseable {
   private boolean same(ResultSet here, @Nullable Object[] values) throws SQLException {
     if (STAYS_AS_IT_IS.contains(table.name())) return true;
     for (int i = 0; i < values.length; i++) {
+      if (ofThisRack(columns.get(i))) continue;
       if (!ColumnType.same(columns.get(i).type().held(here, i + 1), values[i])) return false;
     }
     return true;
+  }
+
+  /// What is on the rack here, no file changes.
+  private boolean ofThisRack(Column column) {
+    return table.name().equals("product") && column.name().equals("retired");
   }
 
   @Override

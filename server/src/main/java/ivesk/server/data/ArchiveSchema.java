@@ -33,6 +33,11 @@ record ArchiveSchema(List<Table> tables) {
       return columns.stream().filter(one -> one.name().equals(called)).findFirst();
     }
 
+    private Table without(String column) {
+      List<Column> rest = columns.stream().filter(one -> !one.name().equals(column)).toList();
+      return new Table(name, rest, key, refers);
+    }
+
     boolean leaves() {
       return !DERIVED.contains(name);
     }
@@ -171,10 +176,28 @@ record ArchiveSchema(List<Table> tables) {
     return tables.stream().filter(table -> table.name().equals(name)).findFirst();
   }
 
+  /// Where a client's records name a formula, which may be a product of the practice's own.
+  private static final Map<String, String> NAME_A_FORMULA =
+      Map.of(
+          "outside_peel", "formula",
+          "visit_plan", "formula_code",
+          "plan_stage", "formula_code",
+          "course_peel", "formula");
+
+  /// As one client's file has it: whether a product is on this practice's rack is its own matter.
+  ArchiveSchema ofOneClient() {
+    return new ArchiveSchema(
+        tables.stream()
+            .map(table -> table.name().equals("product") ? table.without("retired") : table)
+            .toList());
+  }
+
   /// The condition by which a table's rows are one client's: straight, through what they belong to,
-  /// or, for signatures and accounts, through what names them. Empty where they are nobody's.
+  /// or, for signatures, accounts and products, through what names them. Empty where they are
+  /// nobody's.
   Optional<String> ofClient(Table table) {
     if (table.name().equals("client")) return Optional.of("id = ? OR joined_into = ?");
+    if (table.name().equals("product")) return Optional.of(namedByFormula());
     for (Reference reference : table.refers()) {
       if (reference.table().equals(table.name()) || named(reference.table())) continue;
       Optional<String> there = find(reference.table()).flatMap(this::ofClient);
@@ -191,6 +214,20 @@ record ArchiveSchema(List<Table> tables) {
       }
     }
     return named(table.name()) ? namedBy(table) : Optional.empty();
+  }
+
+  private String namedByFormula() {
+    return tables.stream()
+        .filter(table -> NAME_A_FORMULA.containsKey(table.name()))
+        .map(table ->
+            "code IN (SELECT "
+                + NAME_A_FORMULA.get(table.name())
+                + " FROM "
+                + table.name()
+                + " WHERE "
+                + ofClient(table).orElseThrow()
+                + ")")
+        .collect(Collectors.joining(" OR "));
   }
 
   private static boolean named(String table) {

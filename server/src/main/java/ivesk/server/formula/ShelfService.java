@@ -32,8 +32,11 @@ public class ShelfService implements ArchiveCheck {
     this.store = store;
     this.audit = audit;
     this.shelf =
-        new Remembered<>(
-            () -> Shelf.with(store.products(), store.lots().stream().map(KeptLot::lot).toList()));
+        new Remembered<>(() ->
+            Shelf.with(
+                store.products(),
+                store.retired(),
+                store.lots().stream().map(KeptLot::lot).toList()));
   }
 
   @Override

@@ -30,12 +30,22 @@ class ShelfStore {
 
   /// The newest label of every product that is not retired.
   List<Formula> products() {
+    return products(false);
+  }
+
+  /// The last label of every product that is.
+  List<Formula> retired() {
+    return products(true);
+  }
+
+  private List<Formula> products(boolean retired) {
     return jdbc.sql(
             """
             SELECT label FROM product p
-            WHERE NOT retired AND version = (SELECT MAX(version) FROM product WHERE code = p.code)
+            WHERE retired = ? AND version = (SELECT MAX(version) FROM product WHERE code = p.code)
             ORDER BY code\
             """)
+        .param(retired)
         .query((row, n) -> storage.read(row.getBytes("label"), StoredFormula.PRODUCT).formula())
         .list();
   }

@@ -184,7 +184,7 @@ public class PlanService {
       Chosen chosen, TreatmentPlan plan, SelectionFacts facts, Setting setting) {
     List<TreatmentPlan> then =
         chosen.then().stream()
-            .map(next -> new Next(facts.client().shelf().get(next.formula()), next.zones()))
+            .map(next -> new Next(facts.client().shelf().named(next.formula()), next.zones()))
             .filter(next -> next.formula().peels())
             .map(next ->
                 Planning.plan(next.formula(), Optional.empty(), facts, Wishes.on(next.zones())))
@@ -266,8 +266,8 @@ public class PlanService {
     if (then.isEmpty()) return Optional.empty();
     Shelf shelf = facts.client().shelf();
     List<Chain.Stage> stages = new ArrayList<>();
-    stages.add(new Chain.Stage(shelf.get(code), wishes.zones().orElse(List.of())));
-    then.forEach(next -> stages.add(new Chain.Stage(shelf.get(next.formula()), next.zones())));
+    stages.add(new Chain.Stage(shelf.named(code), wishes.zones().orElse(List.of())));
+    then.forEach(next -> stages.add(new Chain.Stage(shelf.named(next.formula()), next.zones())));
     return Optional.of(Chain.of(stages, facts));
   }
 
@@ -323,7 +323,7 @@ public class PlanService {
   }
 
   static List<Edge> edges(Chosen chosen, SelectionFacts facts) {
-    return Planning.edges(facts.client().shelf().get(chosen.formulaCode()), facts);
+    return Planning.edges(facts.client().shelf().named(chosen.formulaCode()), facts);
   }
 
   /// What may take the place of a formula at gate A: the family's next lower rung that is open, and
@@ -591,10 +591,10 @@ public class PlanService {
     Shelf shelf = facts.client().shelf();
     Optional<AddOn> addOn =
         chosen.then().stream()
-            .map(next -> shelf.get(next.formula()))
+            .map(next -> shelf.named(next.formula()))
             .filter(formula -> formula.use() == Formula.Use.STAYS)
             .findFirst()
             .map(formula -> AddOn.of(formula, facts.client().policies()));
-    return Planning.plan(shelf.get(chosen.formulaCode()), addOn, facts, chosen.wishes());
+    return Planning.plan(shelf.named(chosen.formulaCode()), addOn, facts, chosen.wishes());
   }
 }

@@ -166,7 +166,7 @@ class Intake {
 
   private Kept kept(Peel peel) throws BadLine {
     try {
-      shelf.shelf().get(peel.formula());
+      shelf.shelf().named(peel.formula());
     } catch (IllegalArgumentException e) {
       throw BadLine.at(peel.line(), String.valueOf(e.getMessage()));
     }

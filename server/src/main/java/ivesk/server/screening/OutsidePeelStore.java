@@ -55,7 +55,7 @@ public class OutsidePeelStore {
     return ofClient(clientId).stream()
         .map(kept ->
             PastPeel.elsewhere(
-                shelf.shelf().get(kept.formula()),
+                shelf.shelf().named(kept.formula()),
                 kept.region(),
                 kept.on(),
                 kept.outcome(),

@@ -130,7 +130,8 @@ class CourseController {
         proposal,
         shelf.shelf().formulas().stream().filter(Formula::peels).map(Formula::code).toList(),
         proposal.flatMap(wish ->
-            courses.alternative(id, wish.region(), shelf.shelf().get(wish.formulas().getFirst()))));
+            courses.alternative(
+                id, wish.region(), shelf.shelf().named(wish.formulas().getFirst()))));
   }
 
   private CourseView view(Kept course) {

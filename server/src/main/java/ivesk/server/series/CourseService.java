@@ -133,6 +133,7 @@ public class CourseService {
   /// @throws Refused while a red flag stands open
   Course place(UUID clientId, CourseWish wish) {
     requireAhead("first", wish.first(), wish.hour());
+    for (String code : wish.formulas()) BadInput.check("formulas", () -> shelf.shelf().get(code));
     Placing placing = new Placing(clientId, wish.region(), List.of());
     placing.requireNoRedFlag();
     return placing.place(wish, 0, List.of());
@@ -173,7 +174,7 @@ public class CourseService {
     }
 
     Formula formula(String code) {
-      return client.shelf().get(code);
+      return client.shelf().named(code);
     }
 
     /// @param before how many of the course come before
@@ -237,7 +238,7 @@ public class CourseService {
         foreseen.put(
             peel.visitId(),
             new Booked(
-                day(peel), shelf.shelf().get(peel.formula()), peel.layers(), course.region()));
+                day(peel), shelf.shelf().named(peel.formula()), peel.layers(), course.region()));
       }
     }
     LocalDate today = LocalDate.now(clock);
