@@ -129,13 +129,13 @@ public record Course(List<Placed> peels) {
       List<Reason> reasons) {
     if (wish.formulas().size() > 1) {
       Formula turn = wish.formulas().get(i % 2);
-      return new Planned(turn, turn.layersFirst());
+      return within(client, turn, turn.layersFirst());
     }
-    if (before.isEmpty()) return new Planned(wish.formulas().getFirst(), wish.layers());
+    if (before.isEmpty()) return within(client, wish.formulas().getFirst(), wish.layers());
     Formula last = before.get().formula();
     int layers = before.get().layers();
     if (wish.maintenance()) return new Planned(last, layers);
-    if (last.takesLayers() && layers < last.layersMost()) {
+    if (last.takesLayers() && layers < NextPeel.mostLayers(client, last)) {
       reasons.add(new Reason(Why.LAYER_MORE, "one layer more, if well taken"));
       return new Planned(last, layers + 1);
     }
@@ -147,7 +147,12 @@ public record Course(List<Placed> peels) {
             : Optional.empty();
     if (higher.isEmpty()) return new Planned(last, layers);
     reasons.add(new Reason(Why.RUNG_UP, "one rung up, if all are well taken and goals not met"));
-    return new Planned(higher.get(), higher.get().layersFirst());
+    return within(client, higher.get(), higher.get().layersFirst());
+  }
+
+  /// No more layers than this client may have.
+  private static Planned within(ScreeningFacts client, Formula formula, int layers) {
+    return new Planned(formula, Math.min(layers, NextPeel.mostLayers(client, formula)));
   }
 
   private static LocalDate earliest(

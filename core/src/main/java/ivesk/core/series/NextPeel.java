@@ -224,7 +224,7 @@ public record NextPeel(
           Step.ONE_RUNG_UP, higher, reason + ". Staying is as good when the goals are met.");
     }
     int layers = peel.layers();
-    if (done.takesLayers() && layers < done.layersMost() && layers >= plan.layersPlanned()) {
+    if (done.takesLayers() && layers < mostLayers(client, done) && layers >= plan.layersPlanned()) {
       return proposing(
           Step.ONE_LAYER_MORE,
           Optional.of(done),
@@ -235,6 +235,12 @@ public record NextPeel(
 
   private static NextPeel proposing(Step step, Optional<Formula> formula, String why) {
     return new NextPeel(LocalDate.MIN, List.of(), step, formula, why, false);
+  }
+
+  /// The most that formula, practice and the client's limits allow in one visit.
+  static int mostLayers(ScreeningFacts client, Formula formula) {
+    int cap = Screening.screen(client, List.of()).limits().layerCap();
+    return Math.min(cap, Selection.cap(formula, client.policies()));
   }
 
   /// Whether a client is kept where they are: rosacea, children and youths.

@@ -34,7 +34,7 @@ public final class Onward {
   /// While it runs, as if it were well taken.
   public static Stronger whenWellTaken(PastPeel peel, List<PastPeel> past, ScreeningFacts client) {
     Formula formula = peel.formula();
-    if (formula.takesLayers() && peel.layers() < formula.layersMost()) {
+    if (formula.takesLayers() && peel.layers() < NextPeel.mostLayers(client, formula)) {
       return new Stronger(Step.ONE_LAYER, 0);
     }
     return atThisStrength(peel, past, client);
@@ -44,7 +44,10 @@ public final class Onward {
       PastPeel peel, List<PastPeel> past, ScreeningFacts client) {
     Formula done = peel.formula();
     int above = done.rung() + 1;
-    if (NextPeel.stays(client, done, above)
+    boolean neverAtTheCap =
+        done.takesLayers() && NextPeel.mostLayers(client, done) < done.layersMost();
+    if (neverAtTheCap
+        || NextPeel.stays(client, done, above)
         || NextPeel.atRung(client.shelf(), done, above).isEmpty()) {
       return new Stronger(Step.TOP, 0);
     }

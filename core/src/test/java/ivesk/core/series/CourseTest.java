@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ivesk.core.aftercare.Outlook.Event;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Library;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -16,6 +17,7 @@ import ivesk.core.series.Course.Placed;
 import ivesk.core.series.Course.Why;
 import ivesk.core.series.Course.Wish;
 import ivesk.core.skin.Condition;
+import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -241,6 +243,23 @@ class CourseTest {
     Course course = place(wish("JES-RF", 4), OPEN);
     assertThat(course.peels().stream().map(Placed::layers).toList()).containsExactly(1, 2, 3, 4);
     assertThat(FIRST.until(course.peels().get(1).on()).getDays()).isEqualTo(21);
+  }
+
+  /// In type IV two layers are the most. domain/02.
+  @Test
+  void theClientsOwnCapOfLayersIsForeseen() {
+    Course course =
+        Course.place(wish("JES-RF", 4), easy().type(Phototype.IV).facts(), List.of(), OPEN);
+    assertThat(course.peels().stream().map(Placed::layers).toList()).containsExactly(1, 2, 2, 2);
+  }
+
+  /// The policy goes one further than the library's four.
+  @Test
+  void thePracticesCapOfLayersIsForeseen() {
+    Clients five = easy().under(Policies.defaults().withJessnerLayers(5));
+    Course course = Course.place(wish("JES-RF", 6), five.facts(), List.of(), OPEN);
+    assertThat(course.peels().stream().map(Placed::layers).toList())
+        .containsExactly(1, 2, 3, 4, 5, 5);
   }
 
   @Test

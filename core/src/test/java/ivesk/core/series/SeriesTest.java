@@ -4,6 +4,7 @@ import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.aftercare.Outlook;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Flaking;
@@ -477,6 +478,21 @@ class SeriesTest {
     void layeredFamiliesTakeOneLayerMore() {
       assertThat(next("TCA-10", 1, 3, 14, easy(), List.of()).step()).isEqualTo(Step.ONE_LAYER_MORE);
       assertThat(next("TCA-10", 3, 3, 14, easy(), List.of()).step()).isEqualTo(Step.SAME);
+    }
+
+    /// In type IV two layers are the most: there is no third, and none stronger after it.
+    /// domain/02.
+    @Test
+    void noLayerMoreThanTheClientMayHave() {
+      Clients four = easy().type(Phototype.IV);
+      assertThat(next("TCA-10", 1, 3, 14, four, List.of()).step()).isEqualTo(Step.ONE_LAYER_MORE);
+      NextPeel second = next("TCA-10", 2, 3, 14, four, List.of());
+      assertThat(second.step()).isEqualTo(Step.SAME);
+      PastPeel peel = peel("TCA-10", 0, 2, PeelOutcome.WELL_TAKEN);
+      assertThat(Onward.after(second, peel, List.of(), four.facts()).step())
+          .isEqualTo(Outlook.Step.TOP);
+      assertThat(Onward.whenWellTaken(peel, List.of(), four.facts()).step())
+          .isEqualTo(Outlook.Step.TOP);
     }
 
     @Test

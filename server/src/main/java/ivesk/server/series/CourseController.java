@@ -204,11 +204,12 @@ class CourseController {
     long family =
         done.stream().filter(one -> one.peel().formula().family() == formula.family()).count();
     long left = Math.max(1, formula.seriesLeast() - family % Math.max(1, formula.seriesLeast()));
+    boolean same = formula.code().equals(peel.formula().code());
     boolean layerMore = next.filter(one -> one.step() == NextPeel.Step.ONE_LAYER_MORE).isPresent();
     return Optional.of(
         new CourseWish(
             List.of(formula.code()),
-            layerMore ? peel.layers() + 1 : formula.layersFirst(),
+            !same ? formula.layersFirst() : layerMore ? peel.layers() + 1 : peel.layers(),
             (int) Math.min(12, left),
             earliest.isBefore(soonest) ? soonest : earliest,
             USUAL_HOUR,

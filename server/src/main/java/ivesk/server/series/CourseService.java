@@ -180,10 +180,7 @@ public class CourseService {
     /// @param before how many of the course come before
     /// @param assumed those of them that are not done, as if they were well taken
     Course place(CourseWish wish, int before, List<PastPeel> assumed) {
-      List<Formula> formulas =
-          wish.formulas().stream()
-              .map(code -> BadInput.in("formulas", () -> formula(code)))
-              .toList();
+      List<Formula> formulas = wish.formulas().stream().map(this::formula).toList();
       if (formulas.stream().anyMatch(formula -> !formula.peels())) {
         throw new BadInput("formulas", "one of them is no peel by itself");
       }
@@ -253,16 +250,14 @@ public class CourseService {
   private Optional<Booked> planned(Visit visit) {
     return plans
         .progress(visit.id())
-        .flatMap(plan ->
-            shelf
-                .shelf()
-                .find(plan.formula())
-                .map(formula ->
-                    new Booked(
-                        day(visit),
-                        formula,
-                        plan.layers().orElse(formula.layersFirst()),
-                        consults.of(visit.id()).consult().region())));
+        .map(plan -> {
+          Formula formula = shelf.shelf().named(plan.formula());
+          return new Booked(
+              day(visit),
+              formula,
+              plan.layers().orElse(formula.layersFirst()),
+              consults.of(visit.id()).consult().region());
+        });
   }
 
   /// Peels that are booked for two clients and would be too near to each other if they were one
