@@ -142,9 +142,7 @@ public record Course(List<Placed> peels) {
     Ladders ladders = LadderRules.of(all, before.get().on().plusDays(1), wish.region());
     int rung = ladders.rungs().getOrDefault(last.family(), last.rung());
     Optional<Formula> higher =
-        rung > last.rung() && !NextPeel.stays(client, last, rung)
-            ? NextPeel.atRung(client.shelf(), last, rung)
-            : Optional.empty();
+        rung > last.rung() ? NextPeel.higher(client, last, rung) : Optional.empty();
     if (higher.isEmpty()) return new Planned(last, layers);
     reasons.add(new Reason(Why.RUNG_UP, "one rung up, if all are well taken and goals not met"));
     return within(client, higher.get(), higher.get().layersFirst());

@@ -7,6 +7,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -22,6 +23,7 @@ import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -215,10 +217,7 @@ public record NextPeel(
     }
     String reason = ladders.reasons().getOrDefault(done.family(), "");
     if (!peel.wellTaken()) return notWellTaken(peel, rung, reason, client);
-    Optional<Formula> higher =
-        rung > done.rung() && !stays(client, done, rung)
-            ? atRung(client.shelf(), done, rung)
-            : Optional.empty();
+    Optional<Formula> higher = rung > done.rung() ? higher(client, done, rung) : Optional.empty();
     if (higher.isPresent()) {
       return proposing(
           Step.ONE_RUNG_UP, higher, reason + ". Staying is as good when the goals are met.");
@@ -243,11 +242,23 @@ public record NextPeel(
     return Math.min(cap, Selection.cap(formula, client.policies()));
   }
 
-  /// Whether a client is kept where they are: rosacea, children and youths.
-  static boolean stays(ScreeningFacts client, Formula done, int rung) {
+  /// What stands at a higher rung of the family and this client may have: rosacea, children and
+  /// youths stay, and so does whoever the screening, the licence or the practice keeps from it.
+  static Optional<Formula> higher(ScreeningFacts client, Formula done, int rung) {
     Limits limits = Screening.screen(client, List.of()).limits();
-    return limits.firstRungOnly()
-        || limits.entryRungOnly() && rung > client.entryRung(done.family());
+    Policies policies = client.policies();
+    int entry = client.entryRung(done.family());
+    return family(client.shelf(), done)
+        .filter(formula -> formula.rung() == rung)
+        .filter(formula -> {
+          DepthClass depth = formula.libraryDepth();
+          return limits.objections(formula, depth, entry).isEmpty()
+              && depth.ordinal() <= policies.scope().ordinal()
+              && Arrays.stream(Policies.Restricted.values())
+                  .allMatch(
+                      one -> !formula.holds(one) || policies.openedByClinician().contains(one));
+        })
+        .findFirst();
   }
 
   private static NextPeel notWellTaken(
@@ -296,10 +307,12 @@ public record NextPeel(
         .toList();
   }
 
-  static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
+  private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
+    return family(shelf, done).filter(formula -> formula.rung() == rung).findFirst();
+  }
+
+  private static Stream<Formula> family(Shelf shelf, Formula done) {
     return shelf.formulas().stream()
-        .filter(formula -> formula.family() == done.family() && formula.peels())
-        .filter(formula -> formula.rung() == rung)
-        .findFirst();
+        .filter(formula -> formula.family() == done.family() && formula.peels());
   }
 }

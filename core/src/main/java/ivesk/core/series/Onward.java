@@ -46,9 +46,7 @@ public final class Onward {
     int above = done.rung() + 1;
     boolean neverAtTheCap =
         done.takesLayers() && NextPeel.mostLayers(client, done) < done.layersMost();
-    if (neverAtTheCap
-        || NextPeel.stays(client, done, above)
-        || NextPeel.atRung(client.shelf(), done, above).isEmpty()) {
+    if (neverAtTheCap || NextPeel.higher(client, done, above).isEmpty()) {
       return new Stronger(Step.TOP, 0);
     }
     List<PastPeel> all = new ArrayList<>(past);

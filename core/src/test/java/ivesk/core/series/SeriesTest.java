@@ -15,6 +15,8 @@ import ivesk.core.plan.Preparation;
 import ivesk.core.plan.Staging;
 import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.practice.Policies;
+import ivesk.core.practice.Policies.LicenceScope;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
@@ -472,6 +474,20 @@ class SeriesTest {
       assertThat(next.formula().orElseThrow().code()).isEqualTo("GLY-35");
       assertThat(next("GLY-20", 1, 2, 5, easy(), times(4, "GLY-20", 14)).step())
           .isEqualTo(Step.SAME);
+    }
+
+    /// GLY-35 is superficial: deeper than skin of seventy may have, or than a narrow licence
+    /// covers. domain/02, 04.
+    @Test
+    void noRungThatTheClientOrTheLicenceMayNotHave() {
+      Policies narrow = Policies.defaults().with(LicenceScope.VERY_SUPERFICIAL);
+      for (Clients one : List.of(easy().aged(72), easy().under(narrow))) {
+        List<PastPeel> past = times(5, "GLY-20", 14);
+        NextPeel next = next("GLY-20", 1, 2, 5, one, past);
+        assertThat(next.step()).isEqualTo(Step.SAME);
+        PastPeel peel = peel("GLY-20", 0, 1, PeelOutcome.WELL_TAKEN);
+        assertThat(Onward.after(next, peel, past, one.facts()).step()).isEqualTo(Outlook.Step.TOP);
+      }
     }
 
     @Test
