@@ -1,9 +1,7 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
-import type { ReactNode } from "react";
-import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { Client } from "../api/types";
+import { server, shown } from "../parts/testing";
 import { EraseAtWish } from "./EraseAtWish";
 import { JoinCharts } from "./JoinCharts";
 
@@ -27,35 +25,6 @@ const AGAIN: Client = {
   dateOfBirth: "1983-09-18",
   allergies: "latex",
 };
-
-/** Answers by path; what was written is kept. */
-function server(answers: Record<string, unknown>): string[] {
-  const asked: string[] = [];
-  vi.stubGlobal("fetch", (request: Request) => {
-    const path = new URL(request.url).pathname;
-    if (request.method !== "GET") asked.push(`${request.method} ${path}`);
-    return Promise.resolve(
-      new Response(JSON.stringify(answers[path] ?? {}), {
-        headers: { "Content-Type": "application/json" },
-      }),
-    );
-  });
-  return asked;
-}
-
-function shown(children: ReactNode) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  render(
-    <QueryClientProvider client={client}>
-      <MemoryRouter>{children}</MemoryRouter>
-    </QueryClientProvider>,
-  );
-}
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
 
 async function pickTheOther() {
   const field = screen.getByLabelText("The other chart");

@@ -10,12 +10,21 @@ import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { CourseState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { day } from "../parts/words";
+import { atPractice, day } from "../parts/words";
 import { coursesQuery } from "./queries";
 
 export interface CourseChange {
   course: CourseState;
   kind: "move" | "skip" | "pause" | "resume";
+}
+
+/** A day of the practice, as a date field has it. */
+function tomorrow() {
+  return atPractice(new Date(Date.now() + 24 * 3_600_000)).slice(0, 10);
+}
+
+function notBefore(least: string, on: string) {
+  return on < least ? least : on;
 }
 
 const TITLES: Record<CourseChange["kind"], string> = {
@@ -38,7 +47,7 @@ export function ChangeCourse({
   const queries = useQueryClient();
   const ahead = course.peels.filter(({ state }) => state === "BOOKED" || state === "PAUSED");
   const [number, setNumber] = useState(ahead[0]?.number ?? 1);
-  const [to, setTo] = useState(ahead[0]?.on ?? "");
+  const [to, setTo] = useState(ahead[0] ? notBefore(tomorrow(), ahead[0].on) : "");
   const [why, setWhy] = useState("");
   const params = { path: { id: course.id } };
   const save = useMutation({
@@ -79,8 +88,10 @@ export function ChangeCourse({
                 label={kind === "move" ? "From peel" : "Peel"}
                 value={number}
                 onChange={(e) => {
-                  setNumber(Number(e.target.value));
-                  setTo(ahead.find((peel) => peel.number === Number(e.target.value))?.on ?? to);
+                  const picked = ahead.find(({ number }) => number === Number(e.target.value));
+                  if (!picked) return;
+                  setNumber(picked.number);
+                  setTo(notBefore(tomorrow(), picked.on));
                 }}
               >
                 {ahead.map((peel) => (
