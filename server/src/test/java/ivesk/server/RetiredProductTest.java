@@ -1,6 +1,7 @@
 package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.Shelf;
 import ivesk.server.Practice.Answer;
@@ -8,6 +9,7 @@ import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Form;
 import ivesk.server.formula.ShelfService;
 import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -143,6 +145,16 @@ class RetiredProductTest {
       Shelf shelf = elsewhere.getBean(ShelfService.class).shelf();
       assertThat(shelf.named("FAR-LAC").name()).isEqualTo("Own lactic gel");
       assertThat(shelf.find("FAR-LAC")).as("not on that practice's rack").isEmpty();
+    }
+    byte[] without =
+        new String(file, StandardCharsets.UTF_8)
+            .replaceAll("\n\\[\"FAR-LAC\",1,.*?,\"ines\"\\]", "")
+            .getBytes(StandardCharsets.UTF_8);
+    try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
+      assertThatThrownBy(
+              () -> elsewhere.getBean(Archive.class).take(new ByteArrayInputStream(without)))
+          .as("nobody could say what it was")
+          .hasMessageContaining("formula 'FAR-LAC' was never on the shelf");
     }
     assertThat(practice.post("/api/archive/preview", file).body().toString())
         .as("where it came from it is the same")

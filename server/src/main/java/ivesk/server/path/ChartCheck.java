@@ -60,5 +60,6 @@ class ChartCheck implements ArchiveCheck {
     peels.ofClient(id);
     progress.scored(id);
     courses.planned(id);
+    courses.readThrough(id);
   }
 }

@@ -247,6 +247,14 @@ public class CourseService {
         .toList();
   }
 
+  /// All that is planned for a client, as the next course would read it.
+  ///
+  /// @throws IllegalArgumentException where a formula is named that never was
+  public void readThrough(UUID clientId) {
+    booked(clientId, Set.of());
+    for (Kept course : store.of(clientId)) course.formulas().forEach(shelf.shelf()::named);
+  }
+
   private Optional<Booked> planned(Visit visit) {
     return plans
         .progress(visit.id())
