@@ -9,7 +9,6 @@ import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +28,18 @@ public record KeptOff(Set<Substance> excluded, boolean pregnant, String allergie
 
   private static final Set<Substance> IN_PREGNANCY =
       EnumSet.of(Substance.SALICYLIC, Substance.RETINOL);
+
+  /// Acids that are sold for use at home.
+  private static final List<ActiveIngredient> AT_HOME =
+      List.of(
+          ActiveIngredient.GLYCOLIC,
+          ActiveIngredient.LACTIC,
+          ActiveIngredient.MANDELIC,
+          ActiveIngredient.SALICYLIC,
+          ActiveIngredient.AZELAIC,
+          ActiveIngredient.CITRIC,
+          ActiveIngredient.MALIC,
+          ActiveIngredient.TARTARIC);
 
   private static final Map<ActiveIngredient, List<String>> ALSO_TOLD_AS =
       Map.of(
@@ -61,7 +72,7 @@ public record KeptOff(Set<Substance> excluded, boolean pregnant, String allergie
     return switch (active) {
       case RETINOL -> Stream.of(ActiveIngredient.RETINOL);
       case PRESCRIBED_RETINOID -> Stream.of(ActiveIngredient.PRESCRIBED_RETINOID);
-      case ACID -> Arrays.stream(ActiveIngredient.values()).filter(one -> one.kind() == Kind.ACID);
+      case ACID -> AT_HOME.stream();
       case SCRUB -> Stream.of(ActiveIngredient.SCRUB_GRAINS);
       case BENZOYL_PEROXIDE -> Stream.of(ActiveIngredient.BENZOYL_PEROXIDE);
       case INHIBITOR -> Stream.of(ActiveIngredient.HYDROQUINONE);

@@ -148,6 +148,8 @@ class HomePlanTest {
     "PRESCRIBED_RETINOID, RETINOL, AS_PRESCRIBED",
     "ACID, SALICYLIC, DROP",
     "ACID, RETINOL, RETURNS",
+    "ACID, TCA, RETURNS",
+    "ACID, PYRUVIC, RETURNS",
     "SCRUB, SALICYLIC, RETURNS",
   })
   void ownProductsWithWhatIsExcluded(Active own, Substance excluded, Standing standing) {
