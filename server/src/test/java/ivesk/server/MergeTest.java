@@ -111,7 +111,9 @@ class MergeTest {
       assertThat(refused.detail()).contains("Nothing was written");
     }
 
-    String id = practice.get("/api/clients/" + kept + "/joined").body().get(0).get("id").asString();
+    JsonNode standing = practice.get("/api/clients/" + kept + "/joined").body().get(0);
+    assertThat(standing.get("who").asString()).isEqualTo("Ines Kov");
+    String id = standing.get("id").asString();
     assertThat(practice.delete("/api/joined/" + id).status()).isEqualTo(200);
     assertThat(practice.delete("/api/joined/" + id).status()).isEqualTo(404);
     String[] theirs = {

@@ -10,6 +10,7 @@ import ivesk.server.client.ClientStore;
 import ivesk.server.data.Ownership;
 import ivesk.server.data.Ownership.Owned;
 import ivesk.server.path.MergeStore.Merged;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.series.CourseService;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.VisitStore;
@@ -39,6 +40,7 @@ class Merge {
   private final CourseService courses;
   private final Ownership ownership;
   private final MergeStore store;
+  private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
 
@@ -49,6 +51,7 @@ class Merge {
       CourseService courses,
       Ownership ownership,
       MergeStore store,
+      AccountStore accounts,
       Audit audit,
       Clock clock) {
     this.clients = clients;
@@ -57,6 +60,7 @@ class Merge {
     this.courses = courses;
     this.ownership = ownership;
     this.store = store;
+    this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
   }
@@ -156,6 +160,7 @@ class Merge {
   /// Charts that are joined with a client's.
   ///
   /// @param kept holds both
+  /// @param who by name
   record JoinedCharts(UUID id, Client kept, Client other, LocalDate on, String who) {}
 
   List<JoinedCharts> of(UUID client) {
@@ -167,7 +172,7 @@ class Merge {
                 clients.get(one.kept()),
                 clients.get(one.other()),
                 LocalDate.ofInstant(one.at(), clock.getZone()),
-                one.who()))
+                accounts.account(one.who()).map(AccountStore.Account::name).orElse(one.who())))
         .toList();
   }
 
