@@ -203,30 +203,25 @@ record ArchiveSchema(List<Table> tables) {
       Optional<String> there = find(reference.table()).flatMap(this::ofClient);
       if (there.isPresent()) {
         return Optional.of(
-            reference.column()
-                + " IN (SELECT "
-                + reference.itsColumn()
-                + " FROM "
-                + reference.table()
-                + " WHERE "
-                + there.get()
-                + ")");
+            among(reference.column(), reference.itsColumn(), reference.table(), there.get()));
       }
     }
     return named(table.name()) ? namedBy(table) : Optional.empty();
+  }
+
+  private static String among(String column, String theirs, String table, String where) {
+    return column + " IN (SELECT " + theirs + " FROM " + table + " WHERE " + where + ")";
   }
 
   private String namedByFormula() {
     return tables.stream()
         .filter(table -> NAME_A_FORMULA.containsKey(table.name()))
         .map(table ->
-            "code IN (SELECT "
-                + NAME_A_FORMULA.get(table.name())
-                + " FROM "
-                + table.name()
-                + " WHERE "
-                + ofClient(table).orElseThrow()
-                + ")")
+            among(
+                "code",
+                NAME_A_FORMULA.get(table.name()),
+                table.name(),
+                ofClient(table).orElseThrow()))
         .collect(Collectors.joining(" OR "));
   }
 
@@ -243,15 +238,7 @@ record ArchiveSchema(List<Table> tables) {
       if (theirs.isEmpty()) continue;
       for (Reference reference : other.refers()) {
         if (!reference.table().equals(table.name())) continue;
-        ways.add(
-            reference.itsColumn()
-                + " IN (SELECT "
-                + reference.column()
-                + " FROM "
-                + other.name()
-                + " WHERE "
-                + theirs.get()
-                + ")");
+        ways.add(among(reference.itsColumn(), reference.column(), other.name(), theirs.get()));
       }
     }
     return ways.isEmpty() ? Optional.empty() : Optional.of(String.join(" OR ", ways));

@@ -273,10 +273,11 @@ public class CourseService {
   public List<String> tooNear(UUID clientId, UUID otherId) {
     List<Booked> here = booked(clientId, Set.of());
     if (here.isEmpty()) return List.of();
+    List<Booked> there = booked(otherId, Set.of());
     ScreeningFacts client = screening.facts(newest(clientId).id());
     List<String> near = new ArrayList<>();
     for (Booked one : here) {
-      for (Booked other : booked(otherId, Set.of())) {
+      for (Booked other : there) {
         Course.tooNear(one, other, client)
             .ifPresent(days ->
                 near.add(
