@@ -44,7 +44,7 @@ public class BackupService {
       Clock clock) {
     this.data = data;
     this.database = database;
-    this.folder = folder.isEmpty() ? data.backups() : Path.of(folder).toAbsolutePath();
+    this.folder = Backups.folder(data, folder);
     this.audit = audit;
     this.clock = clock;
   }

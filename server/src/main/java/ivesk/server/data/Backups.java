@@ -64,7 +64,9 @@ public final class Backups {
       }
       data.closeToOthers(unproven);
       Map<String, Long> rows = prove(data, unproven);
-      Files.move(unproven, file, StandardCopyOption.REPLACE_EXISTING);
+      Journal.force(unproven);
+      Files.move(unproven, file, StandardCopyOption.ATOMIC_MOVE);
+      Journal.force(folder);
       return new Proven(file, Files.size(file), rows);
     } catch (SQLException e) {
       throw new IOException("the backup could not be made or read: " + e.getMessage(), e);
@@ -90,9 +92,25 @@ public final class Backups {
     }
   }
 
+  /// Where backups are kept.
+  ///
+  /// @param wished the practice's own place; empty for the data's own folder
+  static Path folder(DataFolder data, String wished) {
+    return wished.isEmpty() ? data.backups() : Path.of(wished).toAbsolutePath();
+  }
+
   /// Unpacks into an empty folder.
   static DataFolder unpack(DataFolder data, Path backup, Path into) throws IOException {
     DataFolder copy = new DataFolder(into, data.fileKey());
+    extract(backup, copy);
+    boolean cipher = copy.kind() == DataFolder.Kind.CIPHER;
+    if (cipher && data.fileKey().isEmpty())
+      return new DataFolder(into, Optional.of(FileKey.asked()));
+    return cipher ? copy : new DataFolder(into, Optional.empty());
+  }
+
+  /// Takes the files out of a backup as they are.
+  static void extract(Path backup, DataFolder copy) throws IOException {
     try (FileSystem zip = zip(backup)) {
       for (Path target : List.of(copy.database(), copy.access())) {
         Path source = zip.getPath("/" + target.getFileName());
@@ -103,10 +121,6 @@ public final class Backups {
     } catch (java.util.zip.ZipError | java.util.zip.ZipException e) {
       throw new IOException(backup + " is damaged: " + e.getMessage(), e);
     }
-    boolean cipher = copy.kind() == DataFolder.Kind.CIPHER;
-    if (cipher && data.fileKey().isEmpty())
-      return new DataFolder(into, Optional.of(FileKey.asked()));
-    return cipher ? copy : new DataFolder(into, Optional.empty());
   }
 
   /// All of a folder, the newest first.

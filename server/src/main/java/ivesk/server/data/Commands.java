@@ -1,7 +1,9 @@
 package ivesk.server.data;
 
+import ivesk.server.app.Audit;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -65,6 +67,7 @@ public final class Commands {
 
   void run(String command, Optional<Path> file)
       throws IOException, SQLException, InterruptedException {
+    if (Files.isDirectory(data.folder())) lock().ifPresent(Commands::release);
     switch (command) {
       case "backup" -> backup();
       case "restore" -> restore(file.orElseThrow(() -> missing("which backup")));
@@ -95,9 +98,23 @@ public final class Commands {
   }
 
   private Backups.Proven make() throws IOException, SQLException {
+    return reading((whole, database) -> Backups.make(whole, database, backups, clock.instant()));
+  }
+
+  private interface Reading<T> {
+    T of(DataFolder whole, Connection database) throws IOException, SQLException;
+  }
+
+  /// Opens the data that nobody else has open. H2 writes as it opens and closes; what was sealed
+  /// before is sealed again.
+  private <T> T reading(Reading<T> reading) throws IOException, SQLException {
+    boolean sealed = Seal.holds(data);
+    Seal.remove(data);
     DataFolder whole = opened();
     try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
-      return Backups.make(whole, database, backups, clock.instant());
+      return reading.of(whole, database);
+    } finally {
+      if (sealed) Seal.write(whole);
     }
   }
 
@@ -127,6 +144,28 @@ public final class Commands {
     out.println(answer);
   }
 
+  /// A practice that was closed by a key stays so, whatever the backup was.
+  private void stayClosed(DataFolder copy) throws IOException, SQLException {
+    if (data.kind() != DataFolder.Kind.CIPHER || copy.kind() == DataFolder.Kind.CIPHER) return;
+    String key = data.fileKey().orElseGet(FileKey::asked);
+    close(copy.folder(), key);
+    readClosed(copy.folder(), key);
+    out.println("The backup was open to whoever reads it; it is closed by the key now, as before.");
+  }
+
+  /// Closes a copy by a key.
+  private static void close(Path folder, String key) throws SQLException {
+    ChangeFileEncryption.execute(folder.toString(), "ivesk", "AES", null, key.toCharArray(), true);
+  }
+
+  private static Map<String, Long> readClosed(Path folder, String key)
+      throws IOException, SQLException {
+    DataFolder closed = new DataFolder(folder, Optional.of(key));
+    try (Connection database = DatabaseFile.open(closed, closed.database(), "")) {
+      return DatabaseFile.readThrough(database);
+    }
+  }
+
   /// What was there is kept beside it, damaged or not.
   private void restore(Path backup) throws IOException, SQLException {
     if (!Files.isReadable(backup)) throw new IOException(backup + " cannot be read");
@@ -139,14 +178,13 @@ public final class Commands {
         try (Connection database = DatabaseFile.open(copy, copy.database(), "")) {
           rows = DatabaseFile.readThrough(database);
         }
+        stayClosed(copy);
         String before = ".before-" + STAMP.format(clock.instant());
-        for (Path own : new Path[] {data.database(), data.access()}) {
-          if (Files.exists(own)) Files.move(own, own.resolveSibling(own.getFileName() + before));
-        }
-        Files.deleteIfExists(data.seal());
-        Files.deleteIfExists(data.watermark());
-        Files.move(copy.access(), data.access(), StandardCopyOption.ATOMIC_MOVE);
-        Files.move(copy.database(), data.database(), StandardCopyOption.ATOMIC_MOVE);
+        Journal.force(copy.access());
+        Journal.force(copy.database());
+        Journal.replacing(data, apart, before);
+        Journal.replace(data, copy, before);
+        Journal.done(data);
         out.println(
             "Restored: "
                 + rows.values().stream().mapToLong(Long::longValue).sum()
@@ -168,12 +206,19 @@ public final class Commands {
     }
     requirePractice();
     try (FileChannel held = alone()) {
-      DataFolder whole = opened();
-      try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
+      reading((whole, database) -> {
         report("The data", DatabaseFile.readThrough(database));
-        out.println(ivesk.server.app.Audit.verify(database));
-      }
+        out.println(follow(whole, database));
+        return true;
+      });
     }
+  }
+
+  /// The audit trail from its beginning to the watermark and beyond.
+  private static String follow(DataFolder whole, Connection database)
+      throws IOException, SQLException {
+    Watermark.requireReached(database, whole);
+    return Audit.verify(database);
   }
 
   private void report(String what, Map<String, Long> rows) {
@@ -213,20 +258,30 @@ public final class Commands {
                     "Whoever loses it loses the practice: no backup opens without it. Keep it on"
                         + " paper, apart from this machine."));
     try (FileChannel held = alone()) {
-      DataFolder plain = new DataFolder(data.folder(), Optional.empty());
-      Backups.Proven proven;
-      try (Connection database = DatabaseFile.open(plain, plain.database(), "")) {
-        proven = Backups.make(plain, database, backups, clock.instant());
-      }
-      Files.deleteIfExists(data.seal());
-      ChangeFileEncryption.execute(
-          data.folder().toString(), "ivesk", "AES", null, key.toCharArray(), true);
-      try (Connection database = DatabaseFile.open(data, data.database(), "")) {
-        report("Closed by the key", DatabaseFile.readThrough(database));
+      Backups.Proven proven = make();
+      Path apart = Files.createTempDirectory(data.folder(), "encrypt-");
+      try {
+        DataFolder copy = new DataFolder(apart, Optional.of(key));
+        Files.copy(data.database(), copy.database());
+        Files.copy(data.access(), copy.access());
+        close(apart, key);
+        Map<String, Long> rows = readClosed(apart, key);
+        data.closeToOthers(copy.database());
+        Journal.force(copy.database());
+        Seal.remove(data);
+        // One rename: before it the data are open, after it they are closed.
+        Files.move(copy.database(), data.database(), StandardCopyOption.ATOMIC_MOVE);
+        Journal.force(data.folder());
+        report("Closed by the key", rows);
+      } finally {
+        Backups.deleteAll(apart);
       }
       out.println("Start from now on with --key-file. Whoever loses the key loses the practice.");
       out.println(
-          "Open to whoever reads it is still " + proven.file() + ", and every older backup.");
+          "Open to whoever reads them are still "
+              + proven.file()
+              + ", every older backup, and files ending in .before-*: delete them when the start was"
+              + " seen to work.");
     }
   }
 
@@ -271,13 +326,11 @@ public final class Commands {
         well &=
             reads(
                 "The data read through, and the audit trail is whole",
-                () -> {
-                  DataFolder whole = opened();
-                  try (Connection database = DatabaseFile.open(whole, whole.database(), "")) {
-                    DatabaseFile.readThrough(database);
-                    ivesk.server.app.Audit.verify(database);
-                  }
-                });
+                () ->
+                    reading((whole, database) -> {
+                      DatabaseFile.readThrough(database);
+                      return follow(whole, database);
+                    }));
       }
     }
     out.println(well ? "All is well." : "See to what is marked.");
@@ -288,13 +341,13 @@ public final class Commands {
     return well;
   }
 
-  private interface Reading {
-    void read() throws IOException, SQLException;
+  private interface Look {
+    void look() throws IOException, SQLException;
   }
 
-  private boolean reads(String what, Reading reading) {
+  private boolean reads(String what, Look look) {
     try {
-      reading.read();
+      look.look();
       return say(true, what, "");
     } catch (IOException | SQLException e) {
       return say(false, what, e.getMessage());
@@ -318,13 +371,25 @@ public final class Commands {
     return whole;
   }
 
-  /// Holds the folder until the channel is closed; empty while a server does.
+  /// Holds the folder until the channel is closed, with what was cut off before finished or undone;
+  /// empty while a server holds it.
   private Optional<FileChannel> lock() throws IOException {
     FileChannel channel =
         FileChannel.open(data.lock(), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-    if (channel.tryLock() != null) return Optional.of(channel);
+    if (channel.tryLock() != null) {
+      Journal.settle(data, backups).ifPresent(out::println);
+      return Optional.of(channel);
+    }
     channel.close();
     return Optional.empty();
+  }
+
+  private static void release(FileChannel held) {
+    try {
+      held.close();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private FileChannel alone() throws IOException {

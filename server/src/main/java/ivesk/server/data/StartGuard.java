@@ -1,6 +1,6 @@
 package ivesk.server.data;
 
-import ivesk.server.app.Sha256;
+import ivesk.server.app.Audit;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
@@ -9,11 +9,17 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.security.MessageDigest;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.event.ApplicationPreparedEvent;
@@ -23,14 +29,24 @@ import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.MapPropertySource;
 
-/// Before the database is opened: the folder is this account's alone, nobody else runs on it, and
-/// its file is whole. A file that is not is left as it is, and the backup that fits is named.
+/// Before the database is opened: the folder is this account's alone, nobody else runs on it, what
+/// was cut off is finished or undone, and its file is whole. Only a file that cannot be read, or
+/// that ends before its watermark, is refused: it is left as it is, and the backup that fits is
+/// named.
 public class StartGuard implements ApplicationListener<ApplicationEvent> {
   /// Up to this size a file is copied and read through where nobody knows that it is whole, and
   /// sealed when it is closed.
   private long readThroughBytes;
 
+  private static final Logger LOG = LoggerFactory.getLogger(StartGuard.class);
+
+  private static final DateTimeFormatter UNTIL =
+      DateTimeFormatter.ofPattern("EEE d MMM uuuu, HH:mm 'UTC'", Locale.UK)
+          .withZone(ZoneOffset.UTC);
+
+  private final List<String> notes = new ArrayList<>();
   private DataFolder data;
+  private Path backups;
   private FileChannel channel;
   private FileLock lock;
 
@@ -50,6 +66,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
   }
 
   private void hold(DefaultListableBeanFactory beans) {
+    notes.forEach(LOG::warn);
     beans.registerSingleton("dataFolder", data);
     // The first that is registered goes last, after the pool of connections.
     beans.registerDisposableBean("dataSeal", this::sealAndRelease);
@@ -58,12 +75,15 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
   private void guard(ConfigurableEnvironment environment) throws IOException {
     if (data != null) return;
     readThroughBytes = environment.getProperty("ivesk.read-through-mb", Long.class, 256L) << 20;
+    notes.clear();
     Path folder = Path.of(environment.getProperty("ivesk.data", "./data/practice"));
     Optional<String> key = FileKey.given(environment.getProperty("ivesk.key-file"));
     DataFolder given = new DataFolder(folder.toAbsolutePath().normalize(), key);
+    backups = Backups.folder(given, environment.getProperty("ivesk.backups", ""));
     given.makeFolder();
     takeLock(given);
     try {
+      Journal.settle(given, backups).ifPresent(notes::add);
       data = check(given);
     } catch (StartRefused | IOException e) {
       unlock();
@@ -102,6 +122,8 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     DataFolder whole = given;
     switch (given.kind()) {
       case NONE -> {
+        if (given.heldPractice(backups)) throw damaged(given, "is missing");
+        Journal.creating(given);
         given.makeAccess(given.access());
         return given;
       }
@@ -114,12 +136,10 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
         }
       }
     }
-    boolean sealed = Files.exists(whole.seal());
-    if (sealed && !sealHolds(whole)) throw damaged(whole, "is not as Ivesk closed it");
     try {
       if (Files.exists(whole.freshAccess())) DatabaseFile.setPassword(whole);
-      if (!sealed) readCopy(whole);
-      Files.deleteIfExists(whole.seal());
+      if (!Seal.holds(whole)) notes.add(readCopy(whole));
+      Seal.remove(whole);
       DatabaseFile.setPassword(whole);
     } catch (SQLException e) {
       if (e.getErrorCode() == FileKey.WRONG) {
@@ -136,65 +156,73 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     return e.getMessage().lines().findFirst().orElse("").replaceFirst(" \\[[0-9-]+]$", "");
   }
 
-  private void readCopy(DataFolder data) throws IOException, SQLException {
+  /// The seal does not fit, after a power cut for instance: the file itself is asked.
+  ///
+  /// @return what was found, for the log
+  private String readCopy(DataFolder data) throws IOException, SQLException {
     if (Files.size(data.database()) > readThroughBytes) {
       try (Connection database = DatabaseFile.open(data, data.database(), ";ACCESS_MODE_DATA=r")) {
         DatabaseFile.look(database);
         Watermark.requireReached(database, data);
       }
-      return;
+      return "the data were not closed by Ivesk; their end was looked at and is there";
     }
     Path copies = Files.createTempDirectory(data.folder(), "check-");
     Path copy = copies.resolve("ivesk.mv.db");
     try {
       Files.copy(data.database(), copy);
       try (Connection database = DatabaseFile.open(data, copy, "")) {
-        DatabaseFile.readThrough(database);
+        Map<String, Long> rows = DatabaseFile.readThrough(database);
         Watermark.requireReached(database, data);
+        return "the data were not closed by Ivesk; they were read through: "
+            + rows.values().stream().mapToLong(Long::longValue).sum()
+            + " rows. "
+            + chain(database, rows);
       }
     } finally {
       Backups.deleteAll(copies);
     }
   }
 
-  private static StartRefused damaged(DataFolder data, String how) throws IOException {
-    Optional<Path> newest = Backups.newest(data.backups());
+  /// A chain that is broken is told, and `./ivesk verify` tells it again; the practice opens all
+  /// the same, since what is readable is there.
+  private static String chain(Connection database, Map<String, Long> rows) {
+    if (!rows.containsKey("AUDIT_SEAL")) return "";
+    try {
+      return Audit.verify(database);
+    } catch (SQLException e) {
+      return "But " + e.getMessage() + ".";
+    }
+  }
+
+  private StartRefused damaged(DataFolder data, String how) throws IOException {
+    Optional<Path> newest = Backups.newest(backups);
     return new StartRefused(
         "The practice's data are damaged: " + data.database() + " " + how + ".",
         newest
             .map(backup ->
-                "The newest backup fits: ./ivesk restore "
+                "The newest backup reaches until "
+                    + Backups.madeAt(backup).map(UNTIL::format).orElseThrow()
+                    + "; what was entered after it would be lost: ./ivesk restore "
                     + backup
                     + " (the damaged file is kept).")
             .orElse(
                 "There is no backup in "
-                    + data.backups()
+                    + backups
                     + ". The file is left as it is; ask for help before anything else."));
   }
 
-  /// Whether the file is what was closed last.
-  private static boolean sealHolds(DataFolder data) throws IOException {
-    return Files.readString(data.seal()).equals(sum(data.database()));
-  }
-
-  private static String sum(Path file) throws IOException {
-    MessageDigest digest = Sha256.digest();
-    try (var in = Files.newInputStream(file)) {
-      byte[] buffer = new byte[1 << 16];
-      for (int read = in.read(buffer); read > 0; read = in.read(buffer)) {
-        digest.update(buffer, 0, read);
-      }
-    }
-    return Files.size(file) + " " + Sha256.hex(digest);
-  }
-
-  /// After the database was closed: what it is now is what the next start must find.
+  /// Once the pool is closed nothing new comes. What a request still holds is closed with the
+  /// database; what the file is then is what the next start must find.
   private void sealAndRelease() throws IOException {
     DataFolder closed = data;
     if (Files.exists(closed.database())) {
       closed.closeToOthers(closed.database());
-      if (Files.size(closed.database()) <= readThroughBytes) {
-        closed.writeOwn(closed.seal(), sum(closed.database()));
+      try {
+        DatabaseFile.shutDown(closed);
+        if (Files.size(closed.database()) <= readThroughBytes) Seal.write(closed);
+      } catch (SQLException e) {
+        LOG.warn("the data were not sealed: {}; the next start reads them through", firstLine(e));
       }
     }
     data = null;

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -54,6 +56,12 @@ class TreatmentStreams {
       });
       listeners.computeIfPresent(treatment, (id, now) -> now.isEmpty() ? null : now);
     });
+  }
+
+  /// A server that stops waits for the requests under way; those that only listen are let go.
+  @EventListener(ContextClosedEvent.class)
+  void close() {
+    listeners.values().forEach(own -> own.forEach(SseEmitter::complete));
   }
 
   /// How many follow now.
