@@ -90,7 +90,7 @@ public record NextPeel(
   /// The stage for which the visit was planned; one with an adverse outcome comes before it.
   public static Treatment.Stage decisive(List<Treatment.Stage> stages) {
     return stages.stream()
-        .filter(stage -> Outcome.of(stage.state()) == PeelOutcome.ADVERSE)
+        .filter(stage -> Outcome.of(stage.plan(), stage.state()) == PeelOutcome.ADVERSE)
         .findFirst()
         .orElse(stages.getFirst());
   }

@@ -5,6 +5,8 @@ import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
@@ -20,6 +22,7 @@ import ivesk.core.treatment.TreatmentEvent.Looking;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.Response;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
@@ -59,13 +62,15 @@ public record AcidState(
 
   /// @param nextRung of the next strength up
   /// @param delivered as it was measured; empty where it is as planned
+  /// @param spots zones that were gone over once more
   public record Layer(
       int number,
       Instant startedAt,
       Optional<Instant> coveredAt,
       List<Zone> zones,
       boolean nextRung,
-      Optional<Volume> delivered) {}
+      Optional<Volume> delivered,
+      List<Zone> spots) {}
 
   static final AcidState NONE =
       new AcidState(List.of(), false, false, false, Set.of(), Amount.NONE, false, Optional.empty());
@@ -88,7 +93,8 @@ public record AcidState(
             case LayerMeasured(var ml) -> measured(Volume.ml(ml));
             case BaseLaidOut(var mmol) -> based(moreBase.plus(new Amount(mmol)), outrunPassed);
             case BaseOutrunPassed _ -> based(moreBase, true);
-            case ZoneReached _, ZoneEnded _, ZoneTakenOff _, SpotPassed _ -> this;
+            case SpotPassed(var zones) -> spotted(zones);
+            case ZoneReached _, ZoneEnded _, ZoneTakenOff _ -> this;
           };
       case Looking fact ->
           switch (fact) {
@@ -99,7 +105,15 @@ public record AcidState(
             case WhiteningSeen seen -> lookedAt(at, phase, response);
             case WipeTested f -> looked(lastLookAt);
             case HotSpotFelt f -> looked(lastLookAt);
-            case SignSeen _, SignResolved _, ResponseNoted _, ZoneAnswered _, EdgeSeen _ -> this;
+            case SignSeen _,
+                SignResolved _,
+                ResponseNoted _,
+                ZoneAnswered _,
+                RegionAnswered _,
+                AlarmStepDone _,
+                AlarmStepSkipped _,
+                EdgeSeen _ ->
+                this;
           };
       case Preparing _, Ending _, Caring _, Recorded _ -> this;
     };
@@ -116,20 +130,37 @@ public record AcidState(
   /// A new layer asks for its own decisions.
   private AcidState started(Instant at, List<Zone> on, boolean nextRung) {
     List<Layer> more = new ArrayList<>(layers);
-    more.add(new Layer(layers.size() + 1, at, Optional.empty(), on, nextRung, Optional.empty()));
+    more.add(
+        new Layer(
+            layers.size() + 1, at, Optional.empty(), on, nextRung, Optional.empty(), List.of()));
     return new AcidState(
         more, extended, onNextRung || nextRung, fanOn, Set.of(), moreBase, false, lastLookAt);
   }
 
   private AcidState covered(Instant at) {
-    return running().map(layer -> last(Optional.of(at), layer.delivered())).orElse(this);
+    return running()
+        .map(layer -> last(Optional.of(at), layer.delivered(), layer.spots()))
+        .orElse(this);
   }
 
   private AcidState measured(Volume volume) {
-    return last().map(layer -> last(layer.coveredAt(), Optional.of(volume))).orElse(this);
+    return last()
+        .map(layer -> last(layer.coveredAt(), Optional.of(volume), layer.spots()))
+        .orElse(this);
   }
 
-  private AcidState last(Optional<Instant> coveredAt, Optional<Volume> delivered) {
+  private AcidState spotted(List<Zone> zones) {
+    return last()
+        .map(layer -> {
+          List<Zone> all = new ArrayList<>(layer.spots());
+          all.addAll(zones);
+          return last(layer.coveredAt(), layer.delivered(), List.copyOf(all));
+        })
+        .orElse(this);
+  }
+
+  private AcidState last(
+      Optional<Instant> coveredAt, Optional<Volume> delivered, List<Zone> spots) {
     Layer layer = layers.getLast();
     List<Layer> all = new ArrayList<>(layers.subList(0, layers.size() - 1));
     all.add(
@@ -139,7 +170,8 @@ public record AcidState(
             coveredAt,
             layer.zones(),
             layer.nextRung(),
-            delivered));
+            delivered,
+            spots));
     return with(all, extended, fanOn, declined);
   }
 

@@ -62,6 +62,7 @@ public record Advice(
   public enum Action {
     NONE,
     ASK,
+    ASK_BESIDE,
     ARM,
     START_LAYER,
     COVERED,

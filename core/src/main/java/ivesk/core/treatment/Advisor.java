@@ -50,14 +50,15 @@ public final class Advisor {
     Optional<Advice> row = DecisionTable.first(look);
     if (row.isPresent()) return withBase(row.get(), plan, state);
     return switch (state.phase()) {
-      case READY -> prepare(state);
+      case READY -> prepare(look);
       case ARMED -> withBase(start(look), plan, state);
       case ACID -> throw new IllegalStateException("with acid on the last row always answers");
-      case ENDING -> takeOff(plan, state);
-      case SETTLING -> risen(plan, state).orElseGet(() -> settle(plan, state, now));
-      case AT_REST -> risen(plan, state).orElseGet(() -> rest(plan, state, now));
+      case ENDING -> longUnrest(plan, state, now).orElseGet(() -> takeOff(plan, state));
+      case SETTLING -> risen(plan, state, now).orElseGet(() -> settle(plan, state, now));
+      case AT_REST -> risen(plan, state, now).orElseGet(() -> rest(plan, state, now));
       case CHECKED ->
-          risen(plan, state)
+          risen(plan, state, now)
+              .or(() -> besideFirst(state))
               .orElseGet(
                   () -> outside(Kind.DONE, "Done here", "Sheet, next date and signature.").build());
       case SIGNED -> outside(Kind.DONE, "Signed", "The record is closed.").key(Action.NONE).build();
@@ -95,7 +96,7 @@ public final class Advisor {
   /// not.
   private static Advice withBase(Advice advice, TreatmentPlan plan, TreatmentState state) {
     if (!advice.kind().layer() || state.acid().outrunPassed()) return advice;
-    OnSkin skin = OnSkin.of(plan, state);
+    OnSkin skin = OnSkin.of(plan, state, advice.kind() == Kind.NEXT_RUNG);
     if (!skin.outruns()) return advice;
     return new Advice(
         advice.row(),
@@ -113,8 +114,8 @@ public final class Advisor {
         advice.other());
   }
 
-  static boolean outruns(TreatmentPlan plan, TreatmentState state) {
-    return !state.acid().outrunPassed() && OnSkin.of(plan, state).outruns();
+  static boolean outruns(TreatmentPlan plan, TreatmentState state, boolean nextRung) {
+    return !state.acid().outrunPassed() && OnSkin.of(plan, state, nextRung).outruns();
   }
 
   /// Every coming instant at which the screen changes if nothing new is observed.
@@ -135,10 +136,11 @@ public final class Advisor {
       Look.lastStaysUntil(plan, state).ifPresent(instants::add);
       instants.addAll(Look.earlier(plan, state).values());
       instants.addAll(SensationLines.changes(plan, state));
+      instants.addAll(DecisionTable.heldTwiceFrom(plan, state));
     }
     state.zones().values().forEach(zone -> zone.untestedFrom().ifPresent(instants::add));
     Alarm.of(Sign.Weight.EYE, plan, state).flatMap(Alarm::until).ifPresent(instants::add);
-    if (state.phase() == Phase.SETTLING) {
+    if (state.phase() == Phase.SETTLING || state.phase() == Phase.ENDING) {
       state.endedAt().map(end -> end.plus(LONG_REST)).ifPresent(instants::add);
     }
     shortContact(plan, state).ifPresent(on -> instants.add(on.plus(AddOn.SHORT_LEAST)));
@@ -182,7 +184,8 @@ public final class Advisor {
   /// The advice for each of the eleven answers that may come next.
   public static List<Advice> ifAnswered(TreatmentPlan plan, TreatmentState state, Instant now) {
     return IntStream.rangeClosed(0, 10)
-        .mapToObj(value -> advise(plan, state.after(plan, answer(value, now)), now))
+        .mapToObj(value -> answer(value, state, now))
+        .map(told -> advise(plan, state.after(plan, told), told.at()))
         .toList();
   }
 
@@ -190,12 +193,19 @@ public final class Advisor {
   /// can tell when its own unsent answer has gone stale.
   public static List<Duration> checkIns(TreatmentPlan plan, TreatmentState state, Instant now) {
     return IntStream.rangeClosed(0, 10)
-        .mapToObj(value -> checkIn(plan, state.after(plan, answer(value, now))))
+        .mapToObj(value -> checkIn(plan, state.after(plan, answer(value, state, now))))
         .toList();
   }
 
-  private static TreatmentEvent answer(int value, Instant now) {
-    return new TreatmentEvent(new UUID(0, value), now, "", new SensationAnswered(value));
+  /// An answer given from now on: never one that would replace the last.
+  private static TreatmentEvent answer(int value, TreatmentState state, Instant now) {
+    Instant at =
+        state
+            .lastAnswer()
+            .map(last -> last.at().plus(Looks.ONE_ANSWER).plusMillis(1))
+            .filter(now::isBefore)
+            .orElse(now);
+    return new TreatmentEvent(new UUID(0, value), at, "", new SensationAnswered(value));
   }
 
   /// The instants that the clocks count from and to.
@@ -261,7 +271,16 @@ public final class Advisor {
     return state.acid().lastLookAt().filter(firstTouch::isBefore).orElse(firstTouch);
   }
 
-  private static Advice prepare(TreatmentState state) {
+  private static Advice prepare(Look look) {
+    TreatmentState state = look.state();
+    if (look.noMoreAcid()) {
+      return outside(
+              Kind.PREPARE,
+              "No acid today",
+              "There was an alarm. Only the supervising clinician, by own sign-in, lets it go on.")
+          .key(Action.END)
+          .build();
+    }
     if (state.ready().stepsDone().containsKey(ReadyStep.GATE_A)
         || Treatment.prepAnswer(state).isEmpty()) {
       return outside(Kind.PREPARE, "Get ready", "Steps are open").key(Action.ARM).build();
@@ -318,8 +337,59 @@ public final class Advisor {
         : "Before anything else.";
   }
 
-  /// White, deep redness or an untested white after END: said in whatever phase it shows.
-  private static Optional<Advice> risen(TreatmentPlan plan, TreatmentState state) {
+  /// White, deep redness or an untested white after END: said in whatever phase it shows. Fifteen
+  /// minutes after END and not at rest: whatever step is open and whatever white is watched.
+  private static Optional<Advice> longUnrest(
+      TreatmentPlan plan, TreatmentState state, Instant now) {
+    boolean unrest = state.phase() == Phase.SETTLING || state.phase() == Phase.ENDING;
+    if (!unrest || state.care().addOnOn() || CareState.running(plan, state).isPresent()) {
+      return Optional.empty();
+    }
+    return state
+        .endedAt()
+        .filter(end -> !now.isBefore(end.plus(LONG_REST)))
+        .map(_ ->
+            advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
+                .because("Fifteen minutes since the end and not at rest.")
+                .key(state.phase() == Phase.ENDING ? Action.ENDING_STEP : Action.ASK)
+                .build());
+  }
+
+  /// A region that is settled beside comes to its own rest before the client leaves.
+  private static Optional<Advice> besideFirst(TreatmentState state) {
+    return state.beside().stream()
+        .filter(one -> !one.atRest() || one.state().wipeOwed())
+        .findFirst()
+        .map(one ->
+            outside(
+                    Kind.REST,
+                    "Ask how " + one.plan().where() + " feels",
+                    one.state()
+                        .lastAnswer()
+                        .map(told ->
+                            Words.fill(
+                                "%s was told there. Nobody leaves before it is at rest.",
+                                told.value()))
+                        .orElse("Nobody leaves before it is at rest."))
+                .key(Action.ASK_BESIDE)
+                .build());
+  }
+
+  /// A region that is settled beside, with its own advice.
+  ///
+  /// @param askAt when to ask it next; empty once it is at rest
+  public record BesideAdvice(Beside region, Advice advice, Optional<Instant> askAt) {}
+
+  /// The regions that are settled while this one is treated.
+  public static List<BesideAdvice> beside(TreatmentState state, Instant now) {
+    return state.beside().stream()
+        .map(one ->
+            new BesideAdvice(
+                one, advise(one.plan(), one.state(), now), clocks(one.plan(), one.state()).askAt()))
+        .toList();
+  }
+
+  private static Optional<Advice> risen(TreatmentPlan plan, TreatmentState state, Instant now) {
     Action ask = state.phase() == Phase.SETTLING ? Action.ASK : Action.LEAVING_CHECK;
     if (state.phase() == Phase.CHECKED) ask = Action.NONE;
     List<Zone> owed = zones(plan, state, ZoneState::wipeOwed);
@@ -352,6 +422,8 @@ public final class Advisor {
               .key(ask)
               .build());
     }
+    Optional<Advice> called = longUnrest(plan, state, now);
+    if (called.isPresent()) return called;
     List<Zone> pinpoint = Risen.pinpoint(plan, state.zones());
     if (pinpoint.isEmpty() || state.phase() != Phase.SETTLING) return Optional.empty();
     return Optional.of(
@@ -405,6 +477,7 @@ public final class Advisor {
     }
     return care(plan, state, now)
         .or(() -> nextStage(plan, state))
+        .or(() -> besideFirst(state))
         .orElseGet(() ->
             outside(Kind.REST, "At rest", "Check before the client leaves.")
                 .key(Action.LEAVING_CHECK)
@@ -543,20 +616,20 @@ public final class Advisor {
           .build();
     }
     Instant ended = state.endedAt().orElseThrow();
-    if (!now.isBefore(ended.plus(LONG_REST))) {
-      return advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
-          .because("Fifteen minutes since the end and not at rest.")
-          .key(Action.ASK)
-          .build();
-    }
     Optional<Told> told =
         state
             .lastAnswer()
             .filter(answer -> answer.at().isAfter(ended))
             .filter(answer -> answer.value() > plan.restAtMost());
+    List<Zone> hot = zones(plan, state, zone -> zone.spotAbove(plan.restAtMost()));
     return advice(Kind.SETTLE, told.isPresent() ? "Cool, then ask again" : "Ask how it feels")
+        .on(hot)
         .because(
             told.map(answer -> answer.value() + " is above rest. Minutes are normal.")
+                .or(() ->
+                    hot.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of("A hot spot is above rest: " + names(hot) + "."))
                 .orElse("Rest is " + plan.restAtMost() + " or less. No fixed time."))
         .until(clocks(plan, state).askAt().orElseThrow())
         .key(Action.ASK)

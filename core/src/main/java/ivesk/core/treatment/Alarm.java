@@ -31,6 +31,9 @@ public record Alarm(
   /// How long an eye is rinsed at least.
   static final Duration RINSE = Duration.ofMinutes(15);
 
+  /// What an emergency cannot do without: its call and its position.
+  private static final List<AlarmStep> FIRST = List.of(AlarmStep.CALL, AlarmStep.LIE_FLAT);
+
   public Alarm {
     steps = List.copyOf(steps);
     signs = List.copyOf(signs);
@@ -60,6 +63,27 @@ public record Alarm(
                 weight == Weight.EYE ? Optional.of(since.plus(RINSE)) : Optional.empty(),
                 steps(weight, plan, state),
                 signs));
+  }
+
+  /// Why an alarm cannot be closed yet; empty when it can. An eye is rinsed for its whole time, and
+  /// an emergency has its first steps, unless they were not needed or care has taken over.
+  static Optional<String> notOver(Sign sign, TreatmentState state, Instant at) {
+    return switch (sign.weight()) {
+      case EMERGENCY ->
+          FIRST.stream()
+              .filter(step -> !state.looks().stays().steps().contains(step))
+              .findFirst()
+              .map(step -> "first: " + step.words() + "; tick it, or say why it is not needed");
+      case EYE -> {
+        boolean rinsed =
+            !at.isBefore(state.looks().standing().getOrDefault(sign, Instant.MAX).plus(RINSE));
+        boolean taken = state.looks().stays().steps().contains(AlarmStep.EMERGENCY_CARE);
+        yield rinsed || taken
+            ? Optional.empty()
+            : Optional.of("the eye is rinsed for 15 minutes, or until emergency care has it");
+      }
+      case INJURY, WISH -> Optional.empty();
+    };
   }
 
   private static List<AlarmStep> steps(Weight weight, TreatmentPlan plan, TreatmentState state) {

@@ -1,6 +1,7 @@
 package ivesk.core.treatment;
 
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,6 +20,8 @@ public record Conflict(Kind kind, Instant at, Said one, Said other) {
 
   public enum Kind {
     BOTH_ENDED,
+    /// A layer was put on by a screen that had not heard of the other's END: it comes off.
+    LAYER_AFTER_END,
     BOTH_ANSWERED
   }
 
@@ -32,12 +35,18 @@ public record Conflict(Kind kind, Instant at, Said one, Said other) {
   public static List<Conflict> of(List<TreatmentEvent> events, Instant from) {
     List<TreatmentEvent> ends = new ArrayList<>();
     List<TreatmentEvent> answers = new ArrayList<>();
+    List<TreatmentEvent> layers = new ArrayList<>();
     for (TreatmentEvent event : Correction.applied(events)) {
       if (event.at().isBefore(from)) continue;
       if (event.fact() instanceof EndingStarted) ends.add(event);
       if (event.fact() instanceof SensationAnswered) answers.add(event);
+      if (event.fact() instanceof LayerStarted && !ends.isEmpty()) layers.add(event);
     }
     List<Conflict> found = new ArrayList<>();
+    for (TreatmentEvent layer : layers) {
+      TreatmentEvent end = ends.getFirst();
+      found.add(new Conflict(Kind.LAYER_AFTER_END, end.at(), said(end, 0), said(layer, 0)));
+    }
     for (int i = 0; i < ends.size(); i++) {
       TreatmentEvent first = ends.get(i);
       for (TreatmentEvent later : ends.subList(i + 1, ends.size())) {

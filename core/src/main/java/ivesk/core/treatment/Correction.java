@@ -1,11 +1,13 @@
 package ivesk.core.treatment;
 
+import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
 import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
@@ -33,6 +35,7 @@ import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
@@ -89,6 +92,9 @@ public final class Correction {
           EdgeSeen _,
           CareStarted _,
           CareDone _,
+          RegionAnswered _,
+          // A mistapped sign: the alarm that it raised ends as mistaken.
+          SignSeen _,
           Extracted _ ->
           Scope.WHOLE;
       case LayerStarted _,
@@ -116,10 +122,10 @@ public final class Correction {
           BarrierWipedOff _,
           AdviceTaken _,
           AdviceDeclined _,
-          // An alarm ends by words, and never by being taken out.
-          SignSeen _,
           SignResolved _,
           AlarmStepDone _,
+          AlarmStepSkipped _,
+          AcidAllowed _,
           NextTimePlanned _,
           NoteWritten _,
           EarlyEndExplained _,

@@ -63,11 +63,13 @@ public final class DecisionTable {
           line(
               Row.INJURY,
               "F3, F4, blister, local swelling or wheals (salicylic F3 once the wipe test shows"
-                  + " frost, or after 15 s without one)",
-              "END NOW, cool, incident, clinician",
+                  + " frost, or after 15 s without one); with acid on also after an alarm of rows 1"
+                  + " to 3 that was closed",
+              "END NOW, cool, incident, clinician; END, no more acid in this visit",
               look ->
                   !look.state().phase().closed()
                       && (look.alarm(Sign.Weight.INJURY).isPresent()
+                          || look.acidOn() && look.noMoreAcid()
                           || !look.state().phase().beforeAcid()
                               && !look.injured().isEmpty()
                               && (look.acidOn() || untested(look))),
@@ -291,6 +293,9 @@ public final class DecisionTable {
   }
 
   private static AdviceDraft injury(Look look) {
+    if (look.alarm(Sign.Weight.INJURY).isEmpty() && look.injured().isEmpty()) {
+      return end("There was an alarm: no more acid in this visit.");
+    }
     String seen =
         look.alarm(Sign.Weight.INJURY)
             .map(Alarm::reason)
@@ -367,7 +372,8 @@ public final class DecisionTable {
   }
 
   private static AdviceDraft hold(Look look) {
-    boolean single = look.plan().singlePassSelfLimiting();
+    boolean single =
+        look.plan().singlePassSelfLimiting() || look.plan().formula().family() == Family.SPOT;
     if (!single && heldTwice(look)) {
       return end("%s, twice running at the hold line without falling.", look.feels());
     }
@@ -384,6 +390,8 @@ public final class DecisionTable {
 
   /// The last answer and one at least 20 s before it were at the hold line, and none in between was
   /// higher than the one after it.
+  ///
+  /// @see #heldTwiceFrom when the next answer would be the second
   private static boolean heldTwice(Look look) {
     List<Told> told = look.state().underAcid();
     Told last = told.getLast();
@@ -395,6 +403,14 @@ public final class DecisionTable {
       if (!before.at().plus(APART).isAfter(last.at())) return true;
     }
     return false;
+  }
+
+  /// From when an answer at the hold line would be the second running.
+  static List<Instant> heldTwiceFrom(TreatmentPlan plan, TreatmentState state) {
+    return state.underAcid().stream()
+        .filter(told -> told.value() >= SensationLines.at(plan, state, told.at()).hold())
+        .map(told -> told.at().plus(APART))
+        .toList();
   }
 
   private static AdviceDraft dwell(Look look) {
@@ -460,10 +476,10 @@ public final class DecisionTable {
         .other(more ? Action.MORE_LAYERS : Action.NONE);
   }
 
-  /// After the endpoint of a coat only what is not white is touched up, lightly.
+  /// After the endpoint of a coat or a layer only what is not white is touched up, lightly.
   private static List<Zone> touchUp(Look look) {
     boolean may =
-        look.plan().formula().family().frost() == Family.Frost.PLANNED
+        look.plan().formula().family().frost() != Family.Frost.INJURY
             && look.settled()
             && anotherLayer(look)
             && look.layersDone() < look.state().ready().layersAtMost();

@@ -32,7 +32,9 @@ public record EndedZones(Map<Zone, One> zones) {
     zones = Map.copyOf(zones);
   }
 
-  EndedZones after(TreatmentEvent event, TreatmentPlan plan) {
+  /// @param off the acid of the whole is off
+  /// @param awake a number can be relied on
+  EndedZones after(TreatmentEvent event, TreatmentPlan plan, boolean off, boolean awake) {
     Instant at = event.at();
     return switch (event.fact()) {
       case ZoneEnded(var zone) when !zones.containsKey(zone) ->
@@ -43,8 +45,12 @@ public record EndedZones(Map<Zone, One> zones) {
       }
       case ZoneAnswered(var zone, var value) when zones.containsKey(zone) -> {
         One one = zones.get(zone);
+        // Its answer counts for its rest once its acid is off.
+        boolean counts = awake && (off || one.offAt().isPresent());
         Optional<Instant> rest =
-            value > plan.restAtMost() ? Optional.empty() : one.restAt().or(() -> Optional.of(at));
+            value > plan.restAtMost()
+                ? Optional.empty()
+                : counts ? one.restAt().or(() -> Optional.of(at)) : one.restAt();
         yield with(zone, new One(one.endedAt(), one.offAt(), Optional.of(value), rest));
       }
       default -> this;

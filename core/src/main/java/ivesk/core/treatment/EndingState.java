@@ -88,8 +88,10 @@ public record EndingState(
           case READY, ARMED, ACID, ENDING, CHECKED, SIGNED, STOPPED -> looked;
         };
       }
-      // Another screen that had not heard of END put acid on again: it has to come off again.
-      case LayerStarted _ -> NONE;
+      // Another screen that had not heard of END put acid on: END stands, that acid comes off too.
+      case LayerStarted _ when startedAt.isPresent() ->
+          new EndingState(
+              startedAt, byRow, how, why, List.of(), Optional.empty(), Optional.empty());
       case Preparing _, Acting _, Caring _, Recorded _ -> this;
     };
   }

@@ -1,6 +1,7 @@
 package ivesk.core.treatment;
 
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
@@ -31,6 +32,17 @@ public final class Endpoints {
       case PLANNED -> Optional.of(Whitening.F1);
       case BY_POLICY -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
       case INJURY -> Optional.empty();
+    };
+  }
+
+  /// Frost while the acid is on is injury starting: the row of the timed AHAs and of pyruvic acid,
+  /// for every formula that contains one of them.
+  static boolean whiteIsInjury(TreatmentPlan plan) {
+    Formula formula = plan.formula();
+    return switch (formula.family()) {
+      case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC -> true;
+      case PHA, ENZYME, SALICYLIC, JESSNER, TCA, RESORCINOL, LONG_WEAR, SPOT, EYE, RETINOID ->
+          false;
     };
   }
 

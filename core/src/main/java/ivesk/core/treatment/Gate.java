@@ -67,9 +67,11 @@ public final class Gate {
   private static Optional<String> awake(TreatmentState state) {
     return state
         .lastAnswer()
-        .map(Looks.Told::value)
-        .filter(value -> value >= AWAKE)
-        .map(value -> value + " is above 3");
+        .filter(told -> told.numbed() || told.value() >= AWAKE)
+        .map(told ->
+            told.numbed()
+                ? "the last number was told numbed or asleep: ask"
+                : told.value() + " is above 3");
   }
 
   /// Why the next stage may not begin; empty when it may. On another region only the number counts:
@@ -91,26 +93,51 @@ public final class Gate {
     }
     if (state.response() != Response.AWAKE) return Optional.of("wake the client, and ask");
     boolean told =
-        state.lastAnswer().filter(last -> last.at().isAfter(state.endedAt().get())).isPresent();
+        state
+            .lastAnswer()
+            .filter(last -> !last.numbed() && last.at().isAfter(state.endedAt().get()))
+            .isPresent();
     if (!told) return Optional.of("ask how it feels first");
     Optional<String> on =
         CareState.running(plan, state).map(step -> "the " + step.label() + " is still on");
     if (on.isPresent()) return on;
     if (state.care().addOnOn()) return Optional.of("the add-on is on");
-    if (!plan.staging().next().get().sharesSkin(plan)) {
-      return injured(state).or(() -> awake(state));
+    TreatmentPlan next = plan.staging().next().get();
+    if (shortenedAway(next, state)) return Optional.of(SHUT);
+    if (!next.sharesSkin(plan)) {
+      return injured(state).or(() -> wiped(state)).or(() -> notDeep(state)).or(() -> awake(state));
     }
     return seenSinceEnd(state).or(() -> b(plan, state));
   }
 
+  /// A shortening at gate A holds for every later acid on that region in this visit.
+  private static boolean shortenedAway(TreatmentPlan next, TreatmentState state) {
+    return next.regions().stream().anyMatch(state.ready().shortened()::contains)
+        && next.contactLimit()
+            .map(Gate::shortened)
+            .filter(left -> left.compareTo(SHORTEST) < 0)
+            .isPresent();
+  }
+
+  private static Optional<String> wiped(TreatmentState state) {
+    return state.zones().values().stream().anyMatch(ZoneState::wipeOwed)
+        ? Optional.of("the wipe test is not done")
+        : Optional.empty();
+  }
+
+  private static Optional<String> notDeep(TreatmentState state) {
+    return state.zones().values().stream().anyMatch(zone -> zone.redness() > 2)
+        ? Optional.of("deep or patchy redness: it is settled first")
+        : Optional.empty();
+  }
+
   /// Redness is looked at, and white is wiped, after the acid is off.
   private static Optional<String> seenSinceEnd(TreatmentState state) {
-    if (state.zones().values().stream().anyMatch(ZoneState::wipeOwed)) {
-      return Optional.of("the wipe test is not done");
-    }
-    return state.ending().lookedAt().isEmpty()
-        ? Optional.of("look at the redness first")
-        : Optional.empty();
+    return wiped(state)
+        .or(() ->
+            state.ending().lookedAt().isEmpty()
+                ? Optional.of("look at the redness first")
+                : Optional.empty());
   }
 
   /// Gate C before tools and masks: at rest, pink at most and no frost there, no barrier left.

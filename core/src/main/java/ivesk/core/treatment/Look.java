@@ -200,18 +200,31 @@ record Look(
   /// An answer since the last layer was covered, or a look in its place.
   boolean lookedSinceLayer() {
     Instant covered = state.lastLayer().flatMap(Layer::coveredAt).orElse(Instant.MAX);
-    return told.filter(answer -> !answer.at().isBefore(covered)).isPresent()
+    return told.filter(answer -> !answer.numbed() && !answer.at().isBefore(covered)).isPresent()
         || numbed() && state.acid().lastLookAt().filter(at -> !at.isBefore(covered)).isPresent();
   }
 
-  /// More of a timed acid within its clock: its feel falls early, the skin is no more than pink,
-  /// and neither client nor prep asks for care.
+  /// More of a timed acid within its clock: its feel falls early and has not risen once, the skin
+  /// is no more than pink, and neither client nor prep asks for care.
   boolean mayTakeMore() {
-    int last = told.map(Told::value).orElse(Integer.MAX_VALUE);
     return !careful()
         && state.ready().gateA().filter(GateA.SHORTEN::equals).isEmpty()
         && redCalm()
-        && state.underAcid().stream().anyMatch(answer -> answer.value() > last);
+        && falls();
+  }
+
+  private boolean falls() {
+    List<Told> answers = state.underAcid().stream().filter(answer -> !answer.numbed()).toList();
+    for (int i = 1; i < answers.size(); i++) {
+      if (answers.get(i).value() > answers.get(i - 1).value()) return false;
+    }
+    return answers.size() > 1
+        && answers.getLast().value() < answers.get(answers.size() - 2).value();
+  }
+
+  /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later.
+  boolean noMoreAcid() {
+    return Outcome.injured(state) && !state.looks().stays().allowed();
   }
 
   boolean redCalm() {

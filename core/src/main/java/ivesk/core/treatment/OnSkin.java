@@ -35,15 +35,23 @@ public record OnSkin(
     Treatment.Stage now = stages.getLast();
     double salicylate =
         stages.stream().mapToDouble(stage -> salicylate(stage.plan(), stage.state())).sum();
-    return of(now.plan(), now.state(), salicylate);
+    return of(now.plan(), now.state(), salicylate, false);
   }
 
   /// Of one stage by itself.
-  static OnSkin of(TreatmentPlan plan, TreatmentState state) {
-    return of(plan, state, salicylate(plan, state));
+  ///
+  /// @param nextRung the next layer is of the next rung
+  static OnSkin of(TreatmentPlan plan, TreatmentState state, boolean nextRung) {
+    return of(plan, state, salicylate(plan, state), nextRung);
   }
 
-  private static OnSkin of(TreatmentPlan plan, TreatmentState state, double salicylate) {
+  private static Amount next(TreatmentPlan plan, boolean nextRung) {
+    Formula formula = nextRung ? plan.nextRung().orElse(plan.formula()) : plan.formula();
+    return Ledger.protons(formula, plan.layer());
+  }
+
+  private static OnSkin of(
+      TreatmentPlan plan, TreatmentState state, double salicylate, boolean nextRung) {
     Amount acid = Amount.NONE;
     double dose = 0;
     for (Layer layer : state.layers()) {
@@ -60,7 +68,7 @@ public record OnSkin(
             .map(Staging.Base::all)
             .orElse(Amount.NONE)
             .plus(state.acid().moreBase()),
-        Ledger.protons(plan.formula(), plan.layer()),
+        next(plan, nextRung),
         !state.layers().isEmpty()
             && state.layers().stream().allMatch(layer -> layer.delivered().isPresent()),
         EndingSteps.neutralised(plan) && plan.staging().base().isPresent());
@@ -79,11 +87,16 @@ public record OnSkin(
         .sum();
   }
 
-  /// As measured; else the planned layer, by the share of the area that it went on.
+  /// As measured; else the planned layer, by the share of the area that it went on. What was gone
+  /// over once more counts once more, by its share.
   public static Volume volume(TreatmentPlan plan, Layer layer) {
-    return layer
-        .delivered()
-        .orElseGet(() -> plan.layer().times(share(layer.zones()) / share(plan.zones())));
+    Volume once =
+        layer
+            .delivered()
+            .orElseGet(() -> plan.layer().times(share(layer.zones()) / share(plan.zones())));
+    return layer.spots().isEmpty()
+        ? once
+        : once.times(1 + share(layer.spots()) / share(layer.zones()));
   }
 
   private static double share(Collection<Zone> zones) {

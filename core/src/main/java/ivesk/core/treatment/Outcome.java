@@ -28,8 +28,9 @@ public final class Outcome {
 
   /// How it was taken, as far as the record says. Without a number to rely on it is never well
   /// taken; what nobody could foresee as one of the other kinds counts as too strong.
-  public static PeelOutcome of(TreatmentState state) {
-    if (injured(state) || state.looks().incident()) return PeelOutcome.ADVERSE;
+  public static PeelOutcome of(TreatmentPlan plan, TreatmentState state) {
+    boolean white = Endpoints.whiteIsInjury(plan) && !state.looks().stays().white().isEmpty();
+    if (white || injured(state) || state.looks().incident()) return PeelOutcome.ADVERSE;
     Optional<AtEnd> end = state.ending().how();
     if (end.isEmpty()) return PeelOutcome.CUT_SHORT;
     Optional<Row> row = state.ending().byRow();
@@ -69,7 +70,7 @@ public final class Outcome {
         on,
         Math.max(1, state.layers().size()),
         state.ready().contactLimit().filter(limit -> limit.compareTo(contact) < 0).orElse(contact),
-        of(state),
+        of(plan, state),
         state.worstSensation());
   }
 

@@ -1,9 +1,12 @@
 package ivesk.core.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.TreatmentEvent.Caring;
@@ -27,6 +30,7 @@ import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
@@ -73,7 +77,8 @@ public enum Phase {
   }
 
   /// @param ending as it was before the fact
-  Phase after(Fact fact, TreatmentPlan plan, EndingState ending) {
+  /// @param looks as they are after it
+  Phase after(Fact fact, TreatmentPlan plan, EndingState ending, Looks looks) {
     return switch (fact) {
       case Preparing step ->
           switch (step) {
@@ -81,11 +86,12 @@ public enum Phase {
             case GateADecided(var choice, var note) ->
                 choice != GateA.STOP ? this : plan.staging().number() > 1 ? AT_REST : STOPPED;
             case TimerArmed _ -> ARMED;
-            case StepDone _, PlanChanged _, AcidPrepStarted _, StageOpened _ -> this;
+            case StepDone _, PlanChanged _, AcidPrepStarted _, StageOpened _, AcidAllowed _ -> this;
           };
       case Acting act ->
           switch (act) {
-            case LayerStarted _ -> ACID;
+            // Another screen had not heard of END: END stands, and that acid comes off.
+            case LayerStarted _ -> afterAcid() ? ENDING : ACID;
             case ZoneReached _,
                 LayerCovered _,
                 LayersExtended _,
@@ -103,13 +109,20 @@ public enum Phase {
           switch (look) {
             case SensationAnswered(var value) when this == ARMED && !Gate.passes(value, false) ->
                 READY;
-            case SensationAnswered(var value) -> told(value <= plan.restAtMost());
+            case SensationAnswered _ -> told(looks.resting(plan));
             case HotSpotFelt(var zone, var value) when this == ARMED && value > 0 -> READY;
-            case HotSpotFelt _,
-                RednessSeen _,
+            case HotSpotFelt _ -> told(looks.resting(plan));
+            // A timer that was armed is disarmed by an alarm.
+            case SignSeen(var sign) when this == ARMED && sign.weight().alarm() -> READY;
+            case WhiteningSeen _ when this == ARMED && looks.signs().contains(Sign.DEEP_FROST) ->
+                READY;
+            case RednessSeen _,
                 WhiteningSeen _,
                 WipeTested _,
                 SignSeen _,
+                RegionAnswered _,
+                AlarmStepDone _,
+                AlarmStepSkipped _,
                 SignResolved _,
                 ZoneAnswered _,
                 EdgeSeen _,

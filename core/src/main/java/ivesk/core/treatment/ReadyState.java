@@ -2,8 +2,12 @@ package ivesk.core.treatment;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Region;
+import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.Acting;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.TreatmentEvent.Ending;
@@ -16,6 +20,7 @@ import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.Preparing;
 import ivesk.core.treatment.TreatmentEvent.Recorded;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
@@ -30,8 +35,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /// What Ready has come to.
@@ -42,17 +50,24 @@ import java.util.stream.Stream;
 /// @param contactLimit after the gate may have shortened it
 /// @param layersPlanned n, after the gate may have taken one off
 /// @param layersAtMost m, never passed; after a shortening n is all
+/// @param shortened regions on which every acid of this visit is shortened
 public record ReadyState(
     Map<ReadyStep, Instant> stepsDone,
     Optional<GateA> gateA,
     Optional<Instant> prepTouchedAt,
     Optional<Duration> contactLimit,
     int layersPlanned,
-    int layersAtMost) {
+    int layersAtMost,
+    Set<Region> shortened) {
 
   public ReadyState {
     stepsDone = Map.copyOf(stepsDone);
+    shortened = Set.copyOf(shortened);
   }
+
+  private static final Set<ReadyStep> GUARDS = EnumSet.of(ReadyStep.BARRIER, ReadyStep.EYES);
+  private static final Set<ReadyStep> FIRST_ACID =
+      EnumSet.of(ReadyStep.PREP, ReadyStep.BASELINE, ReadyStep.GATE_A);
 
   static ReadyState before(TreatmentPlan plan) {
     return new ReadyState(
@@ -61,21 +76,30 @@ public record ReadyState(
         Optional.empty(),
         plan.contactLimit(),
         plan.layersPlanned(),
-        plan.layersAtMost());
+        plan.layersAtMost(),
+        Set.of());
   }
 
-  /// Before the next stage: on the same skin everything is ready that was, on another region what
-  /// is done once for the visit.
-  ReadyState onTo(TreatmentPlan next, boolean sameSkin) {
+  /// What the next stage finds done. On the same skin everything stands that was not taken off; on
+  /// another region only what is done once for the visit. Zones that get their first acid are
+  /// looked at and prepared first, with an answer of their own.
+  ///
+  /// @param guardsOff the barrier was wiped off, and what protects the eyes with it
+  /// @param fresh a zone of the next stage has had no acid in this visit
+  ReadyState onTo(TreatmentPlan next, boolean sameSkin, boolean guardsOff, boolean fresh) {
     Map<ReadyStep, Instant> kept = steps();
     if (!sameSkin) kept.keySet().removeIf(step -> !step.forTheVisit());
+    if (guardsOff) kept.keySet().removeAll(GUARDS);
+    if (fresh) kept.keySet().removeAll(FIRST_ACID);
+    boolean shorter = next.regions().stream().anyMatch(shortened::contains);
     return new ReadyState(
         kept,
-        sameSkin ? Optional.of(GateA.KEEP) : Optional.empty(),
-        sameSkin ? prepTouchedAt : Optional.empty(),
-        next.contactLimit(),
-        next.layersPlanned(),
-        next.layersAtMost());
+        sameSkin && !fresh ? Optional.of(shorter ? GateA.SHORTEN : GateA.KEEP) : Optional.empty(),
+        sameSkin && !fresh ? prepTouchedAt : Optional.empty(),
+        shorter ? next.contactLimit().map(Gate::shortened) : next.contactLimit(),
+        shorter ? Gate.fewer(next) : next.layersPlanned(),
+        shorter && next.contactLimit().isEmpty() ? Gate.fewer(next) : next.layersAtMost(),
+        shortened);
   }
 
   ReadyState after(TreatmentEvent event, TreatmentPlan plan, Phase phase) {
@@ -94,8 +118,9 @@ public record ReadyState(
                     Optional.of(event.at()),
                     contactLimit,
                     layersPlanned,
-                    layersAtMost);
-            case TimerArmed _, StageOpened _ -> this;
+                    layersAtMost,
+                    shortened);
+            case TimerArmed _, StageOpened _, AcidAllowed _ -> this;
           };
       case Looking fact ->
           switch (fact) {
@@ -114,6 +139,9 @@ public record ReadyState(
                 SignSeen _,
                 SignResolved _,
                 ZoneAnswered _,
+                RegionAnswered _,
+                AlarmStepDone _,
+                AlarmStepSkipped _,
                 EdgeSeen _,
                 ResponseNoted _ ->
                 this;
@@ -128,13 +156,15 @@ public record ReadyState(
   private ReadyState done(ReadyStep step, Instant at) {
     Map<ReadyStep, Instant> more = steps();
     more.put(step, at);
-    return new ReadyState(more, gateA, prepTouchedAt, contactLimit, layersPlanned, layersAtMost);
+    return new ReadyState(
+        more, gateA, prepTouchedAt, contactLimit, layersPlanned, layersAtMost, shortened);
   }
 
   private ReadyState limitedTo(Optional<Duration> other) {
     Optional<Duration> smaller =
         Stream.of(contactLimit, other).flatMap(Optional::stream).min(Comparator.naturalOrder());
-    return new ReadyState(stepsDone, gateA, prepTouchedAt, smaller, layersPlanned, layersAtMost);
+    return new ReadyState(
+        stepsDone, gateA, prepTouchedAt, smaller, layersPlanned, layersAtMost, shortened);
   }
 
   private ReadyState decided(GateA choice, TreatmentPlan plan) {
@@ -146,7 +176,8 @@ public record ReadyState(
               prepTouchedAt,
               plan.contactLimit(),
               plan.layersPlanned(),
-              plan.layersAtMost());
+              plan.layersAtMost(),
+              shortened);
       case SHORTEN ->
           new ReadyState(
               stepsDone,
@@ -154,7 +185,8 @@ public record ReadyState(
               prepTouchedAt,
               plan.contactLimit().map(Gate::shortened),
               Gate.fewer(plan),
-              plan.contactLimit().isPresent() ? plan.layersAtMost() : Gate.fewer(plan));
+              plan.contactLimit().isPresent() ? plan.layersAtMost() : Gate.fewer(plan),
+              more(shortened, plan.regions()));
     };
   }
 
@@ -163,7 +195,19 @@ public record ReadyState(
     Map<ReadyStep, Instant> fewer = steps();
     fewer.remove(ReadyStep.GATE_A);
     return new ReadyState(
-        fewer, Optional.empty(), prepTouchedAt, contactLimit, layersPlanned, layersAtMost);
+        fewer,
+        Optional.empty(),
+        prepTouchedAt,
+        contactLimit,
+        layersPlanned,
+        layersAtMost,
+        shortened);
+  }
+
+  private static Set<Region> more(Set<Region> some, List<Region> other) {
+    Set<Region> all = EnumSet.copyOf(other);
+    all.addAll(some);
+    return all;
   }
 
   private Map<ReadyStep, Instant> steps() {

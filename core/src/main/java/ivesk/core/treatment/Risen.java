@@ -1,6 +1,5 @@
 package ivesk.core.treatment;
 
-import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import java.time.Instant;
@@ -16,7 +15,7 @@ final class Risen {
 
   /// Zones whose white is an incident. White that may be crystals waits for the swab.
   static List<Zone> white(TreatmentPlan plan, Map<Zone, ZoneState> zones) {
-    boolean frosting = plan.formula().family().frost() != Family.Frost.INJURY;
+    boolean frosting = Endpoints.planned(plan).isPresent();
     Optional<Instant> first =
         zones.values().stream().flatMap(Risen::frostSince).sorted().findFirst();
     return plan.zones().stream()
@@ -34,7 +33,7 @@ final class Risen {
 
   /// Zones where pinpoint white showed after END and has not spread.
   static List<Zone> pinpoint(TreatmentPlan plan, Map<Zone, ZoneState> zones) {
-    return plan.formula().family().frost() != Family.Frost.INJURY
+    return Endpoints.planned(plan).isPresent()
         ? List.of()
         : plan.zones().stream()
             .filter(zone -> zones.get(zone).white().afterEnd())

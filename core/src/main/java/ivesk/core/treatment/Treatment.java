@@ -4,12 +4,14 @@ import ivesk.core.Words;
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.TreatmentEvent.AlarmStepDone;
+import ivesk.core.treatment.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
 import ivesk.core.treatment.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.TreatmentEvent.BaseOutrunPassed;
@@ -37,6 +39,7 @@ import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.TreatmentEvent.SignResolved;
@@ -54,9 +57,11 @@ import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -67,6 +72,8 @@ import java.util.stream.Stream;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
 public final class Treatment {
+  private static final Duration SPOT_BEFORE_LIMIT = Duration.ofSeconds(30);
+
   private Treatment() {}
 
   /// Why an event cannot follow; empty when it can.
@@ -103,6 +110,10 @@ public final class Treatment {
               : when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
                   .or(() -> Gate.a(plan, state, choice));
       case PlanChanged(_, var other) -> Gate.change(plan, state, other);
+      case AcidAllowed _ ->
+          when(!state.phase().beforeAcid(), "acid has been on: no more in this visit")
+              .or(() -> alarmStands(plan, state))
+              .or(() -> when(!Outcome.injured(state), "there was no alarm"));
       case AcidPrepStarted _ ->
           when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
               .or(() ->
@@ -143,6 +154,7 @@ public final class Treatment {
           when(!whyOwed(state), "it was not ended before its least time");
       case LeavingChecked checked ->
           alarmStands(plan, state)
+              .or(() -> besideAtRest(state))
               .or(() ->
                   when(
                       state.phase() != Phase.AT_REST && state.phase() != Phase.CHECKED,
@@ -157,24 +169,35 @@ public final class Treatment {
       case Signed signed ->
           when(state.phase() != Phase.CHECKED, "the leaving check is not done")
               .or(() -> alarmStands(plan, state))
+              .or(() -> besideAtRest(state))
               .or(() -> when(whyOwed(state), "say why it was ended before its least time"))
-              .or(() -> when(state.looks().reportOwed(), "write the incident form first"));
-      case HotSpotFelt(var zone, var value) -> known(plan, zone);
-      case RednessSeen(var grades) -> known(plan, grades.keySet());
+              .or(() -> when(reportOwed(state), "write the incident form first"));
+      case HotSpotFelt(var zone, var value) -> seen(plan, state, List.of(zone));
+      case RednessSeen(var grades) -> seen(plan, state, grades.keySet());
       case WhiteningSeen(var zones, var grade) ->
-          known(plan, zones)
+          seen(plan, state, zones)
               .or(() ->
                   when(
-                      grade == Whitening.CRYSTALS && !plan.formula().mayCrystallise(),
+                      grade == Whitening.CRYSTALS && !crystals(plan, state, zones),
                       plan.formula().code() + " leaves no crystals: choose a frost level"));
-      case SensationAnswered _, SignSeen _, ResponseNoted _, FanTurned _ -> Optional.empty();
+      case SensationAnswered _, SignSeen _, ResponseNoted _, FanTurned _, AlarmStepDone _ ->
+          Optional.empty();
+      case AlarmStepSkipped(var step, _) ->
+          when(
+              Alarm.standing(plan, state).stream().noneMatch(one -> one.steps().contains(step)),
+              "no alarm that stands has this step");
+      case RegionAnswered(var region, _) ->
+          when(
+              state.beside().stream().noneMatch(one -> one.holds(region)),
+              region.withArticle() + " is not settled beside this one");
       case SignResolved(var sign, var note) ->
-          when(!state.signs().contains(sign), sign.label() + " does not stand");
+          when(!state.signs().contains(sign), sign.label() + " does not stand")
+              .or(() -> Alarm.notOver(sign, state, at));
       case WipeTested(var zones, var cameOff) ->
-          known(plan, zones)
+          seen(plan, state, zones)
               .or(() ->
                   zones.stream()
-                      .filter(zone -> !state.zones().get(zone).wipeOwed())
+                      .filter(zone -> !zone(plan, state, zone).wipeOwed())
                       .findFirst()
                       .map(zone -> "no wipe test is owed on the " + zone.label()));
       case AddOnPutOn _ -> addOn(plan, state);
@@ -187,9 +210,11 @@ public final class Treatment {
               state.phase().afterAcid() || !EndingSteps.neutralised(plan),
               "no base is wanted here");
       case BaseOutrunPassed _ ->
-          when(!OnSkin.of(plan, state).outruns(), "the base covers the next layer");
-      case ZoneTakenOff(var zone) -> endedAlone(state, zone);
-      case ZoneAnswered(var zone, var value) -> endedAlone(state, zone);
+          when(
+              !OnSkin.of(plan, state, false).outruns() && !OnSkin.of(plan, state, true).outruns(),
+              "the base covers the next layer");
+      case ZoneTakenOff(var zone) -> endedAlone(plan, state, zone);
+      case ZoneAnswered(var zone, var value) -> endedAlone(plan, state, zone);
       case EdgeSeen(var zone, var reached) -> known(plan, zone);
       case CareStarted(var id) ->
           care(
@@ -212,7 +237,6 @@ public final class Treatment {
       case QualityTold _,
           AdviceTaken _,
           NoteWritten _,
-          AlarmStepDone _,
           NextTimePlanned _,
           HandedOver _,
           TreatmentEvent.IncidentReported _ ->
@@ -247,7 +271,21 @@ public final class Treatment {
       planned = plan.staging().next().orElse(plan);
       from = to;
     }
-    return List.copyOf(stages);
+    return settledBeside(stages);
+  }
+
+  /// The stages with what was seen of their regions while later ones were treated.
+  public static List<Stage> settledBeside(List<Stage> stages) {
+    List<Beside> beside = stages.getLast().state().beside();
+    if (beside.isEmpty()) return List.copyOf(stages);
+    return stages.stream()
+        .map(stage ->
+            beside.stream()
+                .filter(one -> one.plan().staging().number() == stage.plan().staging().number())
+                .findFirst()
+                .map(one -> new Stage(stage.plan(), one.state(), stage.from()))
+                .orElse(stage))
+        .toList();
   }
 
   private static Stage stage(List<Stage> before, TreatmentPlan plan, List<TreatmentEvent> events) {
@@ -301,10 +339,46 @@ public final class Treatment {
     return Gate.next(plan, state);
   }
 
-  private static Optional<String> endedAlone(TreatmentState state, Zone zone) {
+  private static Optional<String> endedAlone(TreatmentPlan plan, TreatmentState state, Zone zone) {
+    TreatmentState there =
+        state.beside().stream()
+            .filter(one -> !plan.zones().contains(zone) && one.holds(zone))
+            .findFirst()
+            .map(Beside::state)
+            .orElse(state);
     return when(
-        !state.endedZones().zones().containsKey(zone),
+        !there.endedZones().zones().containsKey(zone),
         "the " + zone.label() + " was not ended by itself");
+  }
+
+  /// What is known of a zone, here or on a region beside.
+  private static ZoneState zone(TreatmentPlan plan, TreatmentState state, Zone zone) {
+    if (plan.zones().contains(zone)) return state.zones().get(zone);
+    return state.beside().stream()
+        .filter(one -> one.holds(zone))
+        .findFirst()
+        .map(one -> one.state().zones().get(zone))
+        .orElse(ZoneState.UNTOUCHED);
+  }
+
+  private static boolean crystals(
+      TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
+    return plan.formula().mayCrystallise()
+        || state.beside().stream()
+            .anyMatch(one ->
+                one.plan().formula().mayCrystallise() && zones.stream().allMatch(one::holds));
+  }
+
+  private static Optional<String> besideAtRest(TreatmentState state) {
+    return state.beside().stream()
+        .filter(one -> !one.atRest() || one.state().wipeOwed())
+        .findFirst()
+        .map(one -> one.plan().where() + " is not at rest: ask there too");
+  }
+
+  private static boolean reportOwed(TreatmentState state) {
+    return state.looks().reportOwed()
+        || state.beside().stream().anyMatch(one -> one.state().looks().reportOwed());
   }
 
   /// Named zones once more within the clock: only where no row above the dwell speaks, on skin that
@@ -316,11 +390,30 @@ public final class Treatment {
     Look look = Look.of(plan, state, at);
     Advice advice = Advisor.advise(plan, state, at);
     boolean calm =
-        advice.row().filter(row -> row.compareTo(Row.DWELL) >= 0).isPresent()
+        advice.row().filter(row -> row.compareTo(Row.DWELL) > 0).isPresent()
+            && look.settled()
             && !look.atHoldLine()
             && !look.numbed();
     if (!calm) return Optional.of("no spot pass now: " + advice.reason());
+    if (look.told().filter(told -> !told.numbed()).isEmpty()) {
+      return Optional.of("no spot pass now: ask how it feels first");
+    }
+    if (look.over(state.limitAt().map(limit -> limit.minus(SPOT_BEFORE_LIMIT).plusMillis(1)))) {
+      return Optional.of("no spot pass now: less than 30 seconds are left to the limit");
+    }
+    AcidState.Layer layer = state.lastLayer().orElseThrow();
     return known(plan, zones)
+        .or(() ->
+            zones.stream()
+                .filter(zone -> !layer.zones().contains(zone))
+                .findFirst()
+                .map(zone -> "this layer did not go on the " + zone.label()))
+        .or(() ->
+            zones.stream()
+                .filter(
+                    zone -> layer.spots().contains(zone) || Collections.frequency(zones, zone) > 1)
+                .findFirst()
+                .map(zone -> "the " + zone.label() + " had its spot pass in this layer"))
         .or(() ->
             zones.stream()
                 .filter(zone ->
@@ -344,7 +437,7 @@ public final class Treatment {
     if (prepped == null) return Optional.empty();
     return state
         .lastAnswer()
-        .filter(answer -> !answer.at().isBefore(prepped))
+        .filter(answer -> !answer.numbed() && !answer.at().isBefore(prepped))
         .map(Looks.Told::value);
   }
 
@@ -357,6 +450,11 @@ public final class Treatment {
 
   private static Optional<String> arm(TreatmentPlan plan, TreatmentState state) {
     if (state.phase() != Phase.READY) return Optional.of("the timer is armed already");
+    Optional<String> alarm = alarmStands(plan, state);
+    if (alarm.isPresent()) return alarm;
+    if (Outcome.injured(state) && !state.looks().stays().allowed()) {
+      return Optional.of("there was an alarm: only the supervising clinician lets acid go on");
+    }
     List<ReadyStep> open = openSteps(plan, state);
     return open.isEmpty()
         ? Optional.empty()
@@ -370,7 +468,7 @@ public final class Treatment {
     Optional<String> unknown = known(plan, zones);
     if (unknown.isPresent()) return unknown;
     Advice advice = Advisor.advise(plan, state, at);
-    if (Advisor.outruns(plan, state)) return Optional.of(advice.reason());
+    if (Advisor.outruns(plan, state, nextRung)) return Optional.of(advice.reason());
     if (!advice.kind().layer() && advice.other() != Advice.Action.TOUCH_UP)
       return Optional.of("no layer now: " + advice.reason());
     if (nextRung && advice.kind() != Advice.Kind.NEXT_RUNG) {
@@ -416,6 +514,16 @@ public final class Treatment {
     return state.ending().why().isEmpty()
         && state.ending().byRow().isEmpty()
         && state.ending().how().filter(AtEnd::beforeLeast).isPresent();
+  }
+
+  /// A look names zones that are treated now, or were before on a region beside.
+  private static Optional<String> seen(
+      TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
+    return known(
+        plan,
+        zones.stream()
+            .filter(zone -> state.beside().stream().noneMatch(one -> one.holds(zone)))
+            .toList());
   }
 
   private static Optional<String> known(TreatmentPlan plan, Zone zone) {

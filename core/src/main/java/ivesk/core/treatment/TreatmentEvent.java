@@ -3,6 +3,7 @@ package ivesk.core.treatment;
 import ivesk.core.Require;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Instant;
 import java.util.List;
@@ -125,7 +126,21 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   }
 
   /// A step of a standing alarm was done.
-  public record AlarmStepDone(AlarmStep step) implements Recorded {}
+  public record AlarmStepDone(AlarmStep step) implements Looking {}
+
+  /// A step of a standing alarm was not needed.
+  public record AlarmStepSkipped(AlarmStep step, String reason) implements Looking {
+    public AlarmStepSkipped {
+      Require.text("why it was not needed", reason, 500);
+    }
+  }
+
+  /// The rest question of a region whose acid is off while another region is treated.
+  public record RegionAnswered(Region region, int value) implements Looking {
+    public RegionAnswered {
+      Require.range("sensation", value, 0, 10);
+    }
+  }
 
   public record ResponseNoted(Response response) implements Looking {}
 
@@ -185,6 +200,13 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
   /// An acid prep touches the skin: it has a time of its own, until the step is done.
   public record AcidPrepStarted() implements Preparing {}
+
+  /// After an alarm before any acid: the supervising clinician lets it go on, by own sign-in.
+  public record AcidAllowed(String reason) implements Preparing {
+    public AcidAllowed {
+      Require.text("reason", reason, 500);
+    }
+  }
 
   public record TimerArmed() implements Preparing {}
 

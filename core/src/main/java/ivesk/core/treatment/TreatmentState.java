@@ -13,9 +13,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /// What a treatment has come to: a pure fold over its events, in parts that each fold the facts
 /// that are theirs.
+///
+/// @param beside regions whose acid is off while this one is treated
 public record TreatmentState(
     Phase phase,
     ReadyState ready,
@@ -24,8 +27,13 @@ public record TreatmentState(
     EndingState ending,
     CareState care,
     EndedZones endedZones,
+    List<Beside> beside,
     Instant lastEventAt,
     Optional<Last> last) {
+
+  public TreatmentState {
+    beside = List.copyOf(beside);
+  }
 
   /// The event that may still be taken back, and everything as it was before it.
   public record Last(UUID event, Instant at, TreatmentState before) {
@@ -47,6 +55,7 @@ public record TreatmentState(
         EndingState.NONE,
         CareState.NONE,
         EndedZones.NONE,
+        List.of(),
         at,
         Optional.empty());
   }
@@ -62,15 +71,23 @@ public record TreatmentState(
   /// As the next stage begins, on clocks of its own.
   TreatmentState onTo(TreatmentPlan plan, TreatmentPlan next, TreatmentEvent opened) {
     boolean sameSkin = next.sharesSkin(plan);
-    ReadyState readied = ready.onTo(next, sameSkin);
+    Looks seen = looks.onTo(next, treated(plan));
+    boolean fresh = !seen.stays().hadAcid().containsAll(next.zones());
+    ReadyState readied = ready.onTo(next, sameSkin, care.barrierOffAt().isPresent(), fresh);
+    List<Beside> settling =
+        Stream.concat(
+                beside.stream(), sameSkin ? Stream.empty() : Stream.of(new Beside(plan, alone())))
+            .filter(one -> !one.plan().sharesSkin(next))
+            .toList();
     return new TreatmentState(
         readied.stepsDone().keySet().containsAll(ReadyStep.of(next)) ? Phase.ARMED : Phase.READY,
         readied,
         AcidState.NONE,
-        looks.onTo(next),
+        seen,
         EndingState.NONE,
         CareState.NONE,
         EndedZones.NONE,
+        settling,
         opened.at(),
         Optional.of(new Last(opened.id(), opened.at(), at(lastEventAt))));
   }
@@ -89,23 +106,56 @@ public record TreatmentState(
     if (event.fact() instanceof TreatmentEvent.StageOpened) {
       return plan.staging().next().map(other -> onTo(plan, other, event)).orElse(this);
     }
-    Phase next = phase.after(event.fact(), plan, ending);
+    List<Beside> others = beside.stream().map(one -> one.after(event)).toList();
+    Optional<TreatmentEvent.Fact> own =
+        beside.isEmpty() ? Optional.of(event.fact()) : Beside.only(event.fact(), plan.zones());
+    TreatmentState folded =
+        own.map(fact -> folded(plan, new TreatmentEvent(event.id(), event.at(), event.who(), fact)))
+            .orElse(this);
+    Optional<Last> undo = Optional.of(new Last(event.id(), event.at(), at(lastEventAt)));
+    return folded.with(others, folded.alarmed(others, event.at()), event.at(), undo);
+  }
+
+  private TreatmentState folded(TreatmentPlan plan, TreatmentEvent event) {
+    Looks seen = looks.after(event, plan, phase, acid);
+    Phase next = phase.after(event.fact(), plan, ending, seen);
+    boolean off = phase.afterAcid() && phase != Phase.ENDING;
     return new TreatmentState(
         next,
         ready.after(event, plan, phase),
         acid.after(event, phase, looks.response()),
-        looks.after(event, plan, phase, acid),
+        seen,
         ending.after(event, plan, this, next),
         care.after(event),
-        endedZones.after(event, plan),
+        endedZones.after(event, plan, off, looks.response() == Response.AWAKE),
+        beside,
         event.at(),
-        Optional.of(new Last(event.id(), event.at(), at(lastEventAt))));
+        last);
+  }
+
+  /// Frost beyond any endpoint on a region beside is an alarm of the whole visit.
+  private Looks alarmed(List<Beside> others, Instant at) {
+    for (int i = 0; i < others.size(); i++) {
+      boolean now = others.get(i).state().signs().contains(Sign.DEEP_FROST);
+      boolean before = beside.get(i).state().signs().contains(Sign.DEEP_FROST);
+      if (now && !before) return looks.seen(Sign.DEEP_FROST, at);
+    }
+    return looks;
+  }
+
+  private TreatmentState with(List<Beside> others, Looks seen, Instant when, Optional<Last> undo) {
+    return new TreatmentState(
+        phase, ready, acid, seen, ending, care, endedZones, others, when, undo);
+  }
+
+  /// Of this region alone, with nothing left to take back.
+  private TreatmentState alone() {
+    return with(List.of(), looks, lastEventAt, Optional.empty());
   }
 
   /// The same, with nothing left to take back.
   private TreatmentState at(Instant when) {
-    return new TreatmentState(
-        phase, ready, acid, looks, ending, care, endedZones, when, Optional.empty());
+    return with(beside, looks, when, Optional.empty());
   }
 
   public List<Layer> layers() {

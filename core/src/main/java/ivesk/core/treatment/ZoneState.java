@@ -12,6 +12,7 @@ import java.util.Optional;
 /// @param baseline redness just before the acid; empty when it was not looked at
 /// @param white what white there is
 /// @param hotSpot its own number, where it has one
+/// @param spotSinceAcid its number was told since the acid
 /// @param changed acid has shown here: white, or a hotter spot, since the first touch
 /// @param reached the newest layer over it has come this far
 public record ZoneState(
@@ -20,6 +21,7 @@ public record ZoneState(
     Optional<Integer> baseline,
     White white,
     Optional<Integer> hotSpot,
+    boolean spotSinceAcid,
     boolean changed,
     boolean reached,
     boolean ended) {
@@ -84,10 +86,12 @@ public record ZoneState(
 
     White wiped(boolean cameOff, int layers) {
       if (wipe != Wipe.OWED) return this;
+      // F4 is never crystals, whatever a swab seems to say.
+      boolean crystals = cameOff && grade != Whitening.F4;
       Whitening stays = grade == Whitening.CRYSTALS ? Whitening.F1 : grade;
       return new White(
-          cameOff ? Whitening.CRYSTALS : stays,
-          cameOff ? Wipe.CRYSTALS : Wipe.FROST,
+          crystals ? Whitening.CRYSTALS : stays,
+          crystals ? Wipe.CRYSTALS : Wipe.FROST,
           grade,
           layers,
           since,
@@ -97,13 +101,22 @@ public record ZoneState(
   }
 
   static final ZoneState UNTOUCHED =
-      new ZoneState(0, 0, Optional.empty(), White.NONE, Optional.empty(), false, false, false);
+      new ZoneState(
+          0, 0, Optional.empty(), White.NONE, Optional.empty(), false, false, false, false);
 
   /// Before the next stage: the last look is its baseline; white that was crystals is dusted off,
   /// and a zone that was ended takes no more acid in this visit.
   ZoneState onTo() {
     return new ZoneState(
-        redness, 0, baseline.map(before -> redness), White.NONE, hotSpot, false, false, ended);
+        redness,
+        0,
+        baseline.map(before -> redness),
+        White.NONE,
+        hotSpot,
+        spotSinceAcid,
+        false,
+        false,
+        ended);
   }
 
   public Whitening whitening() {
@@ -118,34 +131,60 @@ public record ZoneState(
   ZoneState withRedness(int grade, boolean beforeAcid) {
     int rose = beforeAcid || baseline.isEmpty() ? 0 : grade - redness;
     Optional<Integer> first = beforeAcid || baseline.isEmpty() ? Optional.of(grade) : baseline;
-    return new ZoneState(grade, rose, first, white, hotSpot, changed, reached, ended);
+    return new ZoneState(
+        grade, rose, first, white, hotSpot, spotSinceAcid, changed, reached, ended);
   }
 
   ZoneState withWhitening(
       Whitening grade, Instant at, boolean testable, Phase phase, AcidState acid) {
     White now = white.seen(grade, at, testable, acid.layers().size(), phase.afterAcid());
     boolean shows = changed || !phase.beforeAcid() && grade != Whitening.NONE;
-    return new ZoneState(redness, rise, baseline, now, hotSpot, shows, reached, ended);
+    return new ZoneState(
+        redness, rise, baseline, now, hotSpot, spotSinceAcid, shows, reached, ended);
   }
 
   ZoneState withHotSpot(int value, Phase phase) {
     boolean hotter = !phase.beforeAcid() && value > hotSpot.orElse(0);
     Optional<Integer> spot = value == 0 ? Optional.empty() : Optional.of(value);
-    return new ZoneState(redness, rise, baseline, white, spot, changed || hotter, reached, ended);
+    return new ZoneState(
+        redness,
+        rise,
+        baseline,
+        white,
+        spot,
+        spotSinceAcid || !phase.beforeAcid(),
+        changed || hotter,
+        reached,
+        ended);
   }
 
   ZoneState withReached(boolean by) {
-    return new ZoneState(redness, rise, baseline, white, hotSpot, changed, by, ended);
+    return new ZoneState(
+        redness, rise, baseline, white, hotSpot, spotSinceAcid, changed, by, ended);
   }
 
   ZoneState withEnded() {
-    return new ZoneState(redness, rise, baseline, white, hotSpot, changed, reached, true);
+    return new ZoneState(
+        redness, rise, baseline, white, hotSpot, spotSinceAcid, changed, reached, true);
   }
 
   /// The swab went over it: white that comes off was crystals, white that stays is frost.
   ZoneState wiped(boolean cameOff, int layers) {
     return new ZoneState(
-        redness, rise, baseline, white.wiped(cameOff, layers), hotSpot, changed, reached, ended);
+        redness,
+        rise,
+        baseline,
+        white.wiped(cameOff, layers),
+        hotSpot,
+        spotSinceAcid,
+        changed,
+        reached,
+        ended);
+  }
+
+  /// A hot spot told since the acid that is above rest.
+  boolean spotAbove(int rest) {
+    return spotSinceAcid && hotSpot.filter(value -> value > rest).isPresent();
   }
 
   /// Something was seen here that the acid has done: what was there before it does not count.

@@ -80,7 +80,7 @@ class IndependentCheckTest {
   }
 
   private static PeelOutcome outcome(Peel peel) {
-    return Outcome.of(peel.state());
+    return Outcome.of(peel.now(), peel.state());
   }
 
   @Nested
@@ -522,12 +522,20 @@ class IndependentCheckTest {
     }
 
     @Test
-    void jessnersOwnF2IsNoIncidentButMoreIs() {
+    void onlyTheFrostThatJessnerWasPlannedForIsNoIncident() {
       Peel own =
-          taken(Peel.of("JES-RF").onSkin().feels(60, 3), 210, Optional.of(Row.DONE))
+          taken(
+                  Peel.of("JES-RF").firstFrostEnds().onSkin().feels(60, 3),
+                  210,
+                  Optional.of(Row.DONE))
               .white(260, Whitening.F2, CHIN)
               .say(270, new WipeTested(List.of(CHIN), false));
       assertThat(own.advice(271).line()).doesNotStartWith("Incident");
+      Peel byLayers =
+          taken(Peel.of("JES-RF").onSkin().feels(60, 3), 210, Optional.of(Row.DONE))
+              .white(260, Whitening.F2, CHIN)
+              .say(270, new WipeTested(List.of(CHIN), false));
+      assertThat(byLayers.advice(271).line()).startsWith("Incident");
       Peel dark =
           taken(Peel.of("JES-RF").type(Phototype.V).onSkin(), 210)
               .white(260, Whitening.F2, CHIN)
@@ -829,13 +837,16 @@ class IndependentCheckTest {
     }
 
     @Test
-    void acidPutOnAgainHasToComeOffAgain() {
+    void acidPutOnAfterEndComesOffAndEndStands() {
       Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
       peel.say(90, new EndingStarted(Optional.empty()));
       peel.say(120, new LayerStarted(List.of(CHIN), false));
-      assertThat(peel.state().phase()).isEqualTo(Phase.ACID);
-      assertThat(peel.state().endedAt()).isEmpty();
-      assertThat(peel.state().contact(at(150))).hasSeconds(150);
+      assertThat(peel.state().phase()).isEqualTo(Phase.ENDING);
+      assertThat(peel.state().endedAt()).contains(at(90));
+      assertThat(peel.state().layers()).hasSize(2);
+      assertThat(Conflict.of(peel.events(), at(0)))
+          .extracting(Conflict::kind)
+          .containsExactly(Conflict.Kind.LAYER_AFTER_END);
     }
   }
 
@@ -905,10 +916,14 @@ class IndependentCheckTest {
     }
 
     @Test
-    void anAlarmEndsByWordsAndNotByACorrection() {
+    void theAlarmOfAMistappedSignEndsAsMistaken() {
       Peel peel = Peel.of("MAN-20").onSkin().say(30, new SignSeen(Sign.EYE));
-      assertThat(refused(peel, didNot(peel.events().getLast())).orElseThrow())
-          .contains("write a note");
+      Corrected mistapped = didNot(peel.events().getLast());
+      assertThat(refused(peel, mistapped)).isEmpty();
+      peel.say(60, mistapped);
+      assertThat(Alarm.standing(peel.plan, peel.state())).isEmpty();
+      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(peel.events()).as("both stay in the log").contains(peel.events().getLast());
       assertThat(
               refused(
                   peel,

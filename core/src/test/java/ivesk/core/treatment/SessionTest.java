@@ -441,13 +441,12 @@ class SessionTest {
     @Test
     void wellTakenWhenItsTimeWasReachedCalmly() {
       Peel peel = ended("MAN-20", Optional.of(Row.LIMIT));
-      assertThat(Outcome.of(peel.state()) == PeelOutcome.WELL_TAKEN).isTrue();
-      assertThat(
-              Outcome.of(ended("MAN-20", Optional.of(Row.STOP_LINE)).state())
-                  == PeelOutcome.WELL_TAKEN)
-          .isFalse();
+      assertThat(Outcome.of(peel.now(), peel.state()) == PeelOutcome.WELL_TAKEN).isTrue();
+      Peel stopped = ended("MAN-20", Optional.of(Row.STOP_LINE));
+      assertThat(Outcome.of(stopped.now(), stopped.state())).isNotEqualTo(PeelOutcome.WELL_TAKEN);
       Peel byHand = Peel.of("MAN-20").contact(120).onSkin().feels(60, 3);
-      assertThat(Outcome.of(byHand.say(119, new EndingStarted(Optional.empty())).state()))
+      byHand.say(119, new EndingStarted(Optional.empty()));
+      assertThat(Outcome.of(byHand.now(), byHand.state()))
           .as("calm, a second too early")
           .isEqualTo(PeelOutcome.CUT_SHORT);
     }
@@ -459,7 +458,7 @@ class SessionTest {
               .say(250, new SignSeen(Sign.EYE))
               .say(1200, new SignResolved(Sign.EYE, "rinsed"));
       assertThat(Outcome.injured(peel.state())).isTrue();
-      assertThat(Outcome.of(peel.state()) == PeelOutcome.WELL_TAKEN).isFalse();
+      assertThat(Outcome.of(peel.now(), peel.state()) == PeelOutcome.WELL_TAKEN).isFalse();
     }
 
     @Test

@@ -205,6 +205,9 @@ class StagesOnTheCouchTest {
       peel.say(830, new TreatmentEvent.GateADecided(TreatmentEvent.GateA.STOP, "enough for today"));
       assertThat(peel.state().phase()).isEqualTo(Phase.AT_REST);
       assertThat(peel.advice(831).other()).isNotEqualTo(Action.NEXT_STAGE);
+      assertThat(peel.refuses(832, new LeavingChecked(true, List.of())).orElseThrow())
+          .contains("the face is not at rest");
+      peel.say(835, new TreatmentEvent.RegionAnswered(Region.FACE, 1));
       assertThat(peel.refuses(832, new LayerStarted(Zone.inOrder(Region.HANDS), false)))
           .isPresent();
       peel.say(840, new LeavingChecked(true, List.of()));
@@ -477,7 +480,7 @@ class StagesOnTheCouchTest {
       Peel peel = outrun().say(91, new BaseOutrunPassed("more wipes in the drawer"));
       assertThat(peel.advice(92).kind()).isEqualTo(Advice.Kind.SAME_AGAIN);
       peel.layer(93).covered(110).say(111, new LayersExtended()).feels(120, 2);
-      assertThat(Advisor.outruns(peel.plan, peel.state())).isTrue();
+      assertThat(Advisor.outruns(peel.plan, peel.state(), false)).isTrue();
     }
 
     @Test
@@ -612,6 +615,6 @@ class StagesOnTheCouchTest {
     assertThat(Outcome.summary(peel.stages(), at(400)))
         .contains("Stage 2, MAN-20 on the face, was planned and not done.")
         .contains("Stage 3, LAC-30 on the hands, was planned and not done.");
-    assertThat(Outcome.of(peel.state())).isEqualTo(PeelOutcome.WELL_TAKEN);
+    assertThat(Outcome.of(peel.now(), peel.state())).isEqualTo(PeelOutcome.WELL_TAKEN);
   }
 }
