@@ -2609,6 +2609,14 @@ export interface components {
             scope?: "VERY_SUPERFICIAL" | "SUPERFICIAL" | "MEDIUM_SUPERVISED";
             username: string;
         };
+        AcidAllowed: {
+            reason: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AcidAllowed";
+        };
         AcidPrepStarted: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2661,12 +2669,12 @@ export interface components {
         };
         Advice: {
             /** @enum {string} */
-            action: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
+            action: "NONE" | "ASK" | "ASK_BESIDE" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
             /** @enum {string} */
             kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
             line: string;
             /** @enum {string} */
-            other: "NONE" | "ASK" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
+            other: "NONE" | "ASK" | "ASK_BESIDE" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
             passable: boolean;
             reason: string;
             /** @enum {string} */
@@ -2711,6 +2719,7 @@ export interface components {
             treatmentId: string;
         };
         Alarm: {
+            first: ("CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "CARE_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN")[];
             line: string;
             reason: string;
             signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
@@ -2730,6 +2739,16 @@ export interface components {
              * @enum {string}
              */
             type: "AlarmStepDone";
+        };
+        AlarmStepSkipped: {
+            reason: string;
+            /** @enum {string} */
+            step: "CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "CARE_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "AlarmStepSkipped";
         };
         AlligationAnswer: {
             /** Format: double */
@@ -2893,6 +2912,21 @@ export interface components {
             jessner: components["schemas"]["Weighed"][];
             mayMix: boolean;
             substances: components["schemas"]["BenchSubstance"][];
+        };
+        BesideView: {
+            advice: components["schemas"]["Advice"];
+            /** Format: date-time */
+            askAt?: string;
+            atRest: boolean;
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            /** Format: int32 */
+            told?: number;
+            where: string;
+            wipeOwed: boolean;
+            zones: {
+                [key: string]: components["schemas"]["ZoneView"];
+            };
         };
         Block: {
             /** @enum {string} */
@@ -3202,7 +3236,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "BOTH_ENDED" | "BOTH_ANSWERED";
+            kind: "BOTH_ENDED" | "LAYER_AFTER_END" | "BOTH_ANSWERED";
             one: components["schemas"]["Said"];
             other: components["schemas"]["Said"];
         };
@@ -3682,7 +3716,7 @@ export interface components {
             /** @enum {string} */
             zone: "FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT";
         };
-        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["TimerArmed"] | components["schemas"]["StageOpened"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["LayerMeasured"] | components["schemas"]["SpotPassed"] | components["schemas"]["BaseLaidOut"] | components["schemas"]["BaseOutrunPassed"] | components["schemas"]["ZoneTakenOff"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["ZoneAnswered"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EdgeSeen"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["CareStarted"] | components["schemas"]["CareDone"] | components["schemas"]["Extracted"] | components["schemas"]["BarrierWipedOff"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["IncidentReported"] | components["schemas"]["HandedOver"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
+        Fact: components["schemas"]["StepDone"] | components["schemas"]["GateADecided"] | components["schemas"]["PlanChanged"] | components["schemas"]["AcidPrepStarted"] | components["schemas"]["AcidAllowed"] | components["schemas"]["TimerArmed"] | components["schemas"]["StageOpened"] | components["schemas"]["LayerStarted"] | components["schemas"]["ZoneReached"] | components["schemas"]["LayerCovered"] | components["schemas"]["LayerMeasured"] | components["schemas"]["SpotPassed"] | components["schemas"]["BaseLaidOut"] | components["schemas"]["BaseOutrunPassed"] | components["schemas"]["ZoneTakenOff"] | components["schemas"]["AdviceDeclined"] | components["schemas"]["LayersExtended"] | components["schemas"]["ZoneEnded"] | components["schemas"]["FanTurned"] | components["schemas"]["SensationAnswered"] | components["schemas"]["RednessSeen"] | components["schemas"]["WhiteningSeen"] | components["schemas"]["WipeTested"] | components["schemas"]["HotSpotFelt"] | components["schemas"]["ZoneAnswered"] | components["schemas"]["SignSeen"] | components["schemas"]["SignResolved"] | components["schemas"]["AlarmStepDone"] | components["schemas"]["AlarmStepSkipped"] | components["schemas"]["RegionAnswered"] | components["schemas"]["ResponseNoted"] | components["schemas"]["EdgeSeen"] | components["schemas"]["EndingStarted"] | components["schemas"]["EarlyEndExplained"] | components["schemas"]["EndingStepDone"] | components["schemas"]["LeavingChecked"] | components["schemas"]["Signed"] | components["schemas"]["CareStarted"] | components["schemas"]["CareDone"] | components["schemas"]["Extracted"] | components["schemas"]["BarrierWipedOff"] | components["schemas"]["AddOnPutOn"] | components["schemas"]["AddOnWipedOff"] | components["schemas"]["Opened"] | components["schemas"]["QualityTold"] | components["schemas"]["IncidentReported"] | components["schemas"]["HandedOver"] | components["schemas"]["WorkedIn"] | components["schemas"]["AdviceTaken"] | components["schemas"]["NextTimePlanned"] | components["schemas"]["NoteWritten"] | components["schemas"]["TakenBack"] | components["schemas"]["Corrected"];
         Factor: {
             key: string;
             qr: string;
@@ -5000,6 +5034,7 @@ export interface components {
             water: "COOL" | "TEPID" | "WARM";
         };
         Present: {
+            allows?: string;
             clinician?: components["schemas"]["AtTheSpot"];
             /** Format: uuid */
             id: string;
@@ -5273,6 +5308,17 @@ export interface components {
              * @enum {string}
              */
             type: "RednessSeen";
+        };
+        RegionAnswered: {
+            /** @enum {string} */
+            region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "RegionAnswered";
+            /** Format: int32 */
+            value: number;
         };
         RegionArea: {
             /** Format: double */
@@ -6146,6 +6192,7 @@ export interface components {
             alarms: components["schemas"]["Alarm"][];
             answers: components["schemas"]["Told"][];
             barrierOn: boolean;
+            beside: components["schemas"]["BesideView"][];
             briefing: string[];
             care: components["schemas"]["CareView"][];
             checkInSeconds: number[];
@@ -6176,6 +6223,7 @@ export interface components {
             layersPlanned: number;
             ledger: components["schemas"]["OnSkinView"];
             mayKeep: boolean;
+            noMoreAcid: boolean;
             ownCurve?: components["schemas"]["OwnCurve"];
             /** @enum {string} */
             phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";

@@ -71,6 +71,12 @@ export function factWords(fact: Fact): string {
         : `corrected, it happened at ${second(fact.at)}: ${fact.reason}`;
     case "AlarmStepDone":
       return ALARM_STEPS[fact.step];
+    case "AlarmStepSkipped":
+      return `not needed: ${ALARM_STEPS[fact.step]} (${fact.reason})`;
+    case "AcidAllowed":
+      return `after the alarm acid may go on: ${fact.reason}`;
+    case "RegionAnswered":
+      return `${regionName(fact.region)} feels ${fact.value}`;
     case "EarlyEndExplained":
       return `ended before its least time: ${fact.reason}`;
     case "ResponseNoted":

@@ -18,6 +18,8 @@ import java.util.Optional;
 /// @param reason what was seen
 /// @param since the first of its signs was seen
 /// @param until when the rinsing of an eye is long enough
+/// @param first steps before which it cannot be closed, done or said to be not needed; where there
+///   is a time, that comes in their place
 /// @param signs that it came by
 public record Alarm(
     Weight weight,
@@ -26,16 +28,15 @@ public record Alarm(
     Instant since,
     Optional<Instant> until,
     List<AlarmStep> steps,
+    List<AlarmStep> first,
     List<Sign> signs) {
 
   /// How long an eye is rinsed at least.
   static final Duration RINSE = Duration.ofMinutes(15);
 
-  /// What an emergency cannot do without: its call and its position.
-  private static final List<AlarmStep> FIRST = List.of(AlarmStep.CALL, AlarmStep.LIE_FLAT);
-
   public Alarm {
     steps = List.copyOf(steps);
+    first = List.copyOf(first);
     signs = List.copyOf(signs);
   }
 
@@ -62,28 +63,23 @@ public record Alarm(
                 since,
                 weight == Weight.EYE ? Optional.of(since.plus(RINSE)) : Optional.empty(),
                 steps(weight, plan, state),
+                weight.first(),
                 signs));
   }
 
   /// Why an alarm cannot be closed yet; empty when it can. An eye is rinsed for its whole time, and
   /// an emergency has its first steps, unless they were not needed or care has taken over.
   static Optional<String> notOver(Sign sign, TreatmentState state, Instant at) {
-    return switch (sign.weight()) {
-      case EMERGENCY ->
-          FIRST.stream()
-              .filter(step -> !state.looks().stays().steps().contains(step))
-              .findFirst()
-              .map(step -> "first: " + step.words() + "; tick it, or say why it is not needed");
-      case EYE -> {
-        boolean rinsed =
-            !at.isBefore(state.looks().standing().getOrDefault(sign, Instant.MAX).plus(RINSE));
-        boolean taken = state.looks().stays().steps().contains(AlarmStep.EMERGENCY_CARE);
-        yield rinsed || taken
-            ? Optional.empty()
-            : Optional.of("the eye is rinsed for 15 minutes, or until emergency care has it");
-      }
-      case INJURY, WISH -> Optional.empty();
-    };
+    Weight weight = sign.weight();
+    Instant since = state.looks().standing().getOrDefault(sign, at);
+    if (weight == Weight.EYE && !at.isBefore(since.plus(RINSE))) return Optional.empty();
+    return weight.first().stream()
+        .filter(step -> !state.looks().stays().steps().contains(step))
+        .findFirst()
+        .map(step ->
+            weight == Weight.EYE
+                ? "the eye is rinsed for 15 minutes, or until emergency care has it"
+                : "first: " + step.words() + "; tick it, or say why it is not needed");
   }
 
   private static List<AlarmStep> steps(Weight weight, TreatmentPlan plan, TreatmentState state) {

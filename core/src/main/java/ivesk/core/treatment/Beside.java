@@ -44,7 +44,7 @@ public record Beside(TreatmentPlan plan, TreatmentState state) {
     return plan.regions().contains(region);
   }
 
-  boolean atRest() {
+  public boolean atRest() {
     return state.phase() == Phase.AT_REST || state.phase() == Phase.CHECKED;
   }
 

@@ -77,6 +77,9 @@ public record EndingState(
               more.add(step);
               yield new EndingState(startedAt, byRow, how, why, more, lookedAt, restAt);
             }
+            // Records from before hot spots counted: who was let go had come to rest.
+            case LeavingChecked _ when restAt.isEmpty() ->
+                restedAt(before.lastAnswer().map(Looks.Told::at));
             case LeavingChecked _, Signed _ -> this;
           };
       case Looking fact -> {

@@ -46,6 +46,12 @@ public final class Gate {
     return injured(state).or(() -> skin(state, plan.zones())).or(() -> awake(state));
   }
 
+  /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later,
+  /// unless the supervising clinician lets it.
+  public static boolean noMoreAcid(TreatmentState state) {
+    return Outcome.injured(state) && !state.looks().stays().allowed();
+  }
+
   private static Optional<String> injured(TreatmentState state) {
     return Outcome.injured(state)
         ? Optional.of("an injury or alarm was seen: the clinician decides")

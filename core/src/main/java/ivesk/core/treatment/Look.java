@@ -224,7 +224,7 @@ record Look(
 
   /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later.
   boolean noMoreAcid() {
-    return Outcome.injured(state) && !state.looks().stays().allowed();
+    return Gate.noMoreAcid(state);
   }
 
   boolean redCalm() {

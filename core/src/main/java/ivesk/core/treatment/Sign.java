@@ -62,6 +62,16 @@ public enum Sign {
       return line;
     }
 
+    /// What an alarm of this weight cannot be closed without: the call and the position of an
+    /// emergency, and for an eye that is not rinsed to its end, emergency care.
+    List<AlarmStep> first() {
+      return switch (this) {
+        case EMERGENCY -> List.of(AlarmStep.CALL, AlarmStep.LIE_FLAT);
+        case EYE -> List.of(AlarmStep.EMERGENCY_CARE);
+        case INJURY, WISH -> List.of();
+      };
+    }
+
     /// Stands until somebody says how it ended.
     public boolean alarm() {
       return this != WISH;

@@ -452,7 +452,7 @@ public final class Treatment {
     if (state.phase() != Phase.READY) return Optional.of("the timer is armed already");
     Optional<String> alarm = alarmStands(plan, state);
     if (alarm.isPresent()) return alarm;
-    if (Outcome.injured(state) && !state.looks().stays().allowed()) {
+    if (Gate.noMoreAcid(state)) {
       return Optional.of("there was an alarm: only the supervising clinician lets acid go on");
     }
     List<ReadyStep> open = openSteps(plan, state);

@@ -393,7 +393,7 @@ class WhatStaysTest {
           .isCloseTo(before * (1 + share), org.assertj.core.data.Offset.offset(1e-9));
     }
 
-    /// Glycolic 20 %, 3 mL, then 35 %: 7.89 and 13.81 mmol against 16; domain/12, arithmetic.
+    /// A layer of 2.8 mL: glycolic 20 %, 7.36 mmol, then 35 %, 12.89 mmol, against 16; arithmetic.
     @Test
     void theNextRungIsCountedWithItsOwnAcid() {
       Staging.Base base = new Staging.Base(new Amount(16), UnitDose.Unit.PAD, new Amount(2.3));
@@ -408,7 +408,7 @@ class WhatStaysTest {
               .feels(30, 0);
       assertThat(Library.get("GLY-35").rung()).isEqualTo(2);
       assertThat(peel.advice(31).action()).isEqualTo(Action.BASE);
-      assertThat(peel.advice(31).reason()).contains("21.7").contains("16");
+      assertThat(peel.advice(31).reason()).contains("20.25").contains("16");
     }
 
     @Test

@@ -38,6 +38,9 @@ public class ClockWatch {
   public interface Runs {
     /// Subjects, by their ids, that a clock runs for now.
     List<String> now();
+
+    /// The newest entry of what is still open: no clock is followed to before it.
+    Optional<Instant> newest();
   }
 
   /// A jump that is not taken over yet.
@@ -77,7 +80,9 @@ public class ClockWatch {
     }
     Duration ahead = steady.ahead();
     List<String> held = runs.stream().flatMap(room -> room.now().stream()).toList();
-    if (held.isEmpty()) {
+    Instant wall = steady.instant().plus(ahead);
+    boolean back = runs.stream().flatMap(room -> room.newest().stream()).anyMatch(wall::isBefore);
+    if (held.isEmpty() && !back) {
       audit.note("server", "clock followed", "clock", "by " + ahead.toSeconds() + " s");
       steady.follow();
       standing = Optional.empty();

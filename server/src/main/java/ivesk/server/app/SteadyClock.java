@@ -57,6 +57,12 @@ public final class SteadyClock extends Clock {
     offsetNanos = wallMillis.getAsLong() * 1_000_000 - runningNanos.getAsLong();
   }
 
+  /// Goes on from a time that was kept, where the wall clock is behind it.
+  public void notBefore(Instant kept) {
+    Duration behind = Duration.between(instant(), kept);
+    if (behind.isPositive()) offsetNanos += behind.toNanos();
+  }
+
   /// From now on days and hours are those of another zone.
   public void moveTo(ZoneId other) {
     zone = other;

@@ -4,6 +4,7 @@ import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.PlanChanged;
@@ -87,14 +88,21 @@ class TreatmentController {
   /// @param sentAt when it is sent, by the same clock as `at`: a wrong clock keeps its distances
   record NewEvent(UUID id, Instant at, Fact fact, Optional<String> by, Optional<Instant> sentAt) {
 
-    /// By this server's clock, where the screen's was more than 2 s off.
+    /// The screen's own time at the tap counts, with the offset that it has measured: how long the
+    /// request was on its way moves nothing. Only a clock that cannot be explained by that is set
+    /// right, by its distance.
     Instant at(Instant now) {
       return sentAt
           .map(sent -> Duration.between(sent, now))
-          .filter(off -> off.abs().compareTo(Duration.ofSeconds(2)) > 0)
+          .filter(off -> off.compareTo(AHEAD) < 0 || off.compareTo(ON_ITS_WAY) > 0)
           .map(at::plus)
           .orElse(at);
     }
+
+    private static final Duration AHEAD = Duration.ofSeconds(-2);
+
+    /// How long a request may be on its way.
+    private static final Duration ON_ITS_WAY = Duration.ofSeconds(90);
   }
 
   /// Opens the treatment of a visit, on its day only: everything was worked out for that day.
@@ -144,6 +152,9 @@ class TreatmentController {
     if (event.fact() instanceof StepDone(var step, _) && step == ReadyStep.CLINICIAN) {
       clinicians.require(who.getName(), Optional.empty(), request, response);
     }
+    if (event.fact() instanceof AcidAllowed) {
+      clinicians.require(who.getName(), Optional.empty(), request, response);
+    }
     Instant at = event.at(clock.instant());
     String by =
         event
@@ -158,7 +169,7 @@ class TreatmentController {
   }
 
   /// The supervising clinician says, by their own sign-in or at the spot, that they are in the
-  /// room.
+  /// room, or that acid may go on after an alarm.
   @May(Right.TREAT)
   @PostMapping("/treatments/{id}/clinician")
   TreatmentView present(
@@ -169,14 +180,16 @@ class TreatmentController {
       HttpServletResponse response) {
     String clinician =
         clinicians.require(who.getName(), body.clinician(), request, response).username();
-    return view(
-        treatments.append(
-            id, body.id(), clock.instant(), new StepDone(ReadyStep.CLINICIAN, ""), clinician),
-        0);
+    Fact fact =
+        body.allows().isPresent()
+            ? BadInput.in("allows", () -> new AcidAllowed(body.allows().get()))
+            : new StepDone(ReadyStep.CLINICIAN, "");
+    return view(treatments.append(id, body.id(), clock.instant(), fact, clinician), 0);
   }
 
   /// @param id of the event, made by the screen
-  record Present(UUID id, Optional<Clinicians.AtTheSpot> clinician) {}
+  /// @param allows why acid may go on after an alarm; empty where the clinician is present
+  record Present(UUID id, Optional<Clinicians.AtTheSpot> clinician, Optional<String> allows) {}
 
   /// What may take the formula's place at gate A today.
   @May(Right.TREAT)

@@ -80,6 +80,18 @@ class TreatmentStore implements Audit.Owners {
         .list();
   }
 
+  /// When the newest entry of the treatments that are neither signed nor stopped happened.
+  Optional<Instant> newestOpen() {
+    return jdbc.sql(
+            """
+            SELECT MAX(happened_at) AS newest FROM treatment_event WHERE treatment_id IN
+              (SELECT id FROM treatment WHERE closed_at IS NULL)\
+            """)
+        .query((row, n) -> Optional.ofNullable(row.getObject("newest", OffsetDateTime.class)))
+        .single()
+        .map(OffsetDateTime::toInstant);
+  }
+
   void close(UUID id, Instant at) {
     jdbc.sql("UPDATE treatment SET closed_at = ? WHERE id = ?").params(utc(at), id).update();
   }

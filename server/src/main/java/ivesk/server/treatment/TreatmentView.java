@@ -71,6 +71,8 @@ import java.util.stream.IntStream;
 /// @param stage where it stands in the visit
 /// @param ledger acid against base; from the plan where nothing was measured
 /// @param barrierOn what covered the skin is still on it
+/// @param noMoreAcid there was an alarm: no acid in this visit, unless the clinician allows it
+/// @param beside regions whose acid is off, each with its own rest
 /// @param endedZones those that were ended while the rest ran on
 /// @param therapist who treats now
 /// @param conflicts what two screens said differently of one moment
@@ -118,6 +120,8 @@ record TreatmentView(
     List<CareView> care,
     List<TreatmentEvent.ExtractedPoint> extracted,
     boolean barrierOn,
+    boolean noMoreAcid,
+    List<BesideView> beside,
     List<EndedZoneView> endedZones,
     StageNow stage,
     OnSkinView ledger,
@@ -153,6 +157,34 @@ record TreatmentView(
           zone.hotSpot(),
           zone.reached(),
           zone.ended());
+    }
+  }
+
+  /// A region that is settled while another is treated.
+  ///
+  /// @param region that an answer names
+  /// @param askAt when to ask it next; empty once it is at rest
+  record BesideView(
+      Region region,
+      String where,
+      Map<Zone, ZoneView> zones,
+      Optional<Integer> told,
+      Optional<Instant> askAt,
+      boolean atRest,
+      boolean wipeOwed,
+      Advice advice) {
+    static BesideView of(Advisor.BesideAdvice one) {
+      TreatmentState state = one.region().state();
+      return new BesideView(
+          one.region().plan().region(),
+          one.region().plan().where(),
+          state.zones().entrySet().stream()
+              .collect(Collectors.toMap(Map.Entry::getKey, zone -> ZoneView.of(zone.getValue()))),
+          state.lastAnswer().map(Looks.Told::value),
+          one.askAt(),
+          one.region().atRest(),
+          state.wipeOwed(),
+          one.advice());
     }
   }
 
@@ -344,6 +376,8 @@ record TreatmentView(
             .toList(),
         state.care().extracted(),
         state.barrierOn(),
+        Gate.noMoreAcid(state),
+        Advisor.beside(state, now).stream().map(BesideView::of).toList(),
         state.endedZones().zones().entrySet().stream()
             .map(one ->
                 new EndedZoneView(

@@ -21,6 +21,7 @@ import ivesk.server.app.DatabaseReopened;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Reused;
+import ivesk.server.app.SteadyClock;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.AcidOn;
 import ivesk.server.visit.PeelSigned;
@@ -37,6 +38,7 @@ import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -45,7 +47,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /// Opens treatments and appends to them. An event is on the disk before it is acknowledged.
 @Service
-public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
+public class Treatments
+    implements VisitRecord, AcidOn, ClockWatch.Runs, SmartInitializingSingleton {
   private static final int MOST_AT_HAND = 2_000;
 
   private final TreatmentStore store;
@@ -226,6 +229,17 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
         .toList();
   }
 
+  @Override
+  public Optional<Instant> newest() {
+    return store.newestOpen();
+  }
+
+  /// A machine that starts again with its clock behind goes on where the open treatments are.
+  @Override
+  public void afterSingletonsInstantiated() {
+    if (clock instanceof SteadyClock steady) newest().ifPresent(steady::notBefore);
+  }
+
   /// Screens that follow a treatment now.
   public int followers() {
     return streams.followers();
@@ -338,7 +352,7 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
             : Treatment.refuse(before.plan(), before.state(), fact, when)
                 // Steps ticked in one go lie a millisecond apart, and a corrected clock turns them.
                 .flatMap(why ->
-                    late && fact instanceof TreatmentEvent.StepDone
+                    late && takenAnyway(fact)
                         ? Treatment.refuse(live.plan(), live.state(), fact, now)
                         : Optional.of(why))
                 .or(() ->
@@ -349,6 +363,11 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
       String why = refused.get();
       throw new Refused(
           Character.toUpperCase(why.charAt(0)) + why.substring(1) + ". What was said is kept.");
+    }
+    // END always works: one said by a clock that is behind ends the peel now.
+    boolean ends = fact instanceof TreatmentEvent.EndingStarted && late;
+    if (ends && Treatment.refuse(before.plan(), before.state(), fact, when).isPresent()) {
+      when = live.state().lastEventAt();
     }
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
     store.append(id, live.events().size() + 1, event, now);
@@ -377,11 +396,15 @@ public class Treatments implements VisitRecord, AcidOn, ClockWatch.Runs {
     return after;
   }
 
+  private static boolean takenAnyway(Fact fact) {
+    return fact instanceof TreatmentEvent.StepDone || fact instanceof TreatmentEvent.EndingStarted;
+  }
+
   private static List<Stage> inLast(List<Stage> stages, TreatmentEvent event) {
     Stage last = stages.getLast();
     List<Stage> all = new ArrayList<>(stages.subList(0, stages.size() - 1));
     all.add(new Stage(last.plan(), last.state().after(last.plan(), event), last.from()));
-    return List.copyOf(all);
+    return Treatment.settledBeside(all);
   }
 
   /// By when they happened; of one time, as they were taken.

@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
@@ -32,6 +33,8 @@ class SteadyClockTest {
   private List<String> treatments = List.of();
   private ClockWatch watch;
 
+  private Optional<Instant> newest = Optional.empty();
+
   @BeforeEach
   void watch() {
     @SuppressWarnings("unchecked")
@@ -45,7 +48,10 @@ class SteadyClockTest {
         .ifAvailable(any());
     @SuppressWarnings("unchecked")
     ObjectProvider<ClockWatch.Runs> rooms = mock(ObjectProvider.class);
-    when(rooms.stream()).thenAnswer(call -> Stream.<ClockWatch.Runs>of(() -> treatments));
+    ClockWatch.Runs room = mock(ClockWatch.Runs.class);
+    when(room.now()).thenAnswer(call -> treatments);
+    when(room.newest()).thenAnswer(call -> newest);
+    when(rooms.stream()).thenAnswer(call -> Stream.of(room));
     watch = new ClockWatch(clocks, running, rooms, audit);
   }
 
@@ -94,6 +100,19 @@ class SteadyClockTest {
     assertThat(clock.instant()).isEqualTo(BEGUN.plusSeconds(10).plus(Duration.ofHours(2)));
     assertThat(watch.standing()).isEmpty();
     verify(audit).note(eq("server"), eq("clock followed"), any(), any());
+  }
+
+  /// The machine starts with its clock an hour behind, in mid-peel.
+  @Test
+  void itStartsWhereTheNewestEntryIsAndIsNotFollowedToBefore() {
+    newest = Optional.of(BEGUN.plus(Duration.ofHours(1)));
+    clock.notBefore(newest.get());
+    assertThat(clock.instant()).isEqualTo(newest.get());
+    pass(Duration.ofSeconds(30));
+    watch.look();
+    assertThat(clock.instant()).isEqualTo(newest.get().plusSeconds(30));
+    clock.notBefore(BEGUN);
+    assertThat(clock.instant()).as("never back").isEqualTo(newest.get().plusSeconds(30));
   }
 
   @Test

@@ -76,7 +76,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         "layers", state.layers().size(),
         "contactSeconds", (int) state.contact(state.lastEventAt()).toSeconds(),
         "restSeconds", state.timeToRest().map(Duration::toSeconds).map(Long::intValue).orElse(0),
-        "wellTaken", Outcome.of(state) == PeelOutcome.WELL_TAKEN,
+        "wellTaken", Outcome.of(plan, state) == PeelOutcome.WELL_TAKEN,
         "worst", state.worstSensation().orElse(0),
         "endedByRow", state.ending().byRow().map(Row::number).orElse(0),
         "endingSteps", state.ending().steps().size(),
