@@ -316,6 +316,13 @@ export const ALARM_STEPS_OF = {
   WISH: [],
 } as const;
 
+export const ALARM_FIRST = {
+  EMERGENCY: ["CALL", "LIE_FLAT"],
+  EYE: ["EMERGENCY_CARE"],
+  INJURY: [],
+  WISH: [],
+} as const;
+
 export const ALARM_STEPS = {
   CALL: "Call the emergency number",
   LIE_FLAT: "Lie flat, legs up; sit if breathless",

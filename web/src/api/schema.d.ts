@@ -5950,7 +5950,7 @@ export interface components {
             id: "CHANGED" | "CONSENT" | "GUARDIAN" | "PHOTOS" | "BRIEFING" | "LOOK_1" | "HAIR_LENSES_GLOVES" | "CLEANSE" | "LOOK_2" | "PREP" | "BASELINE" | "GATE_A" | "BARRIER" | "EYES" | "CLINICIAN" | "IN_REACH" | "FAN_TISSUE";
             label: string;
             /** @enum {string} */
-            together: "AT_THE_DOOR" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "CLINICIAN" | "GUARDED";
+            together: "AT_THE_DOOR" | "CONSENTED" | "PHOTOGRAPHED" | "TOLD" | "CLEANSED" | "PREPPED" | "BASELINE" | "ANSWERED" | "CLINICIAN" | "GUARDED";
         };
         StepsKept: {
             /** Format: int32 */
@@ -6213,6 +6213,7 @@ export interface components {
             fanOn: boolean;
             /** @enum {string} */
             gateA?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
+            gateAnswers: ("GO" | "HOLD" | "END")[];
             gatePasses?: boolean;
             handset: boolean;
             /** Format: uuid */

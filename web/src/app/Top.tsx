@@ -10,7 +10,7 @@ const cx = classNames.bind(styles);
 
 /** The top of every desk screen. */
 export function Top() {
-  const { pathname } = useLocation();
+  const { pathname, search } = useLocation();
   const reads = useMay("RECORD");
   return (
     <header className={cx("top")}>
@@ -26,7 +26,7 @@ export function Top() {
         {reads && <NavLink to="/shelf">Shelf</NavLink>}
         <NavLink to="/practice">Practice</NavLink>
       </nav>
-      {pathname !== "/" && <Rooms />}
+      {(pathname !== "/" || search.includes("day=")) && <Rooms />}
       <Finder />
       <Person />
     </header>

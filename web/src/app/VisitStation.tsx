@@ -51,7 +51,9 @@ export default function VisitStation() {
   const state = visit.data.stations.find((s) => s.id === here.id);
   const Screen = SCREENS[here.id];
   const alarmed = here.id === "AFTER" && visit.data.running?.alarm !== undefined;
-  if ((COUCH.includes(here.id) || alarmed) && state?.missing === undefined) {
+  // Between two couch stations the path of the visit comes a moment later: the couch stays the couch.
+  const treating = COUCH.includes(here.id) && visit.data.treatmentId !== undefined;
+  if (treating || ((COUCH.includes(here.id) || alarmed) && state?.missing === undefined)) {
     return (
       <RoomOf room="couch">
         <PersonSlot.Provider value={<Person />}>

@@ -10,7 +10,7 @@ import {
   WHITENING,
 } from "../api/enumWords";
 import type { Fact, Zone } from "../api/types";
-import { decimal, minutes, plural, second, zoneName } from "./words";
+import { decimal, minutes, plural, regionName, second, zoneName } from "./words";
 
 /** What happened, as the session log says it; a new kind of fact has no words until it has them here. */
 export function factWords(fact: Fact): string {

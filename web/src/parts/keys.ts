@@ -1,8 +1,13 @@
 import { ledByTab } from "./ledByTab";
 
+/** Inputs that take no letters: a key pressed on them is one of the screen. */
+const NO_TEXT = ["checkbox", "radio", "button", "submit", "reset", "range", "color", "file"];
+
 /** Somebody is writing: letters are words, not keys of the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+  const { target } = event;
+  if (target instanceof HTMLInputElement) return !NO_TEXT.includes(target.type);
+  return target instanceof HTMLTextAreaElement;
 }
 
 /**

@@ -10,6 +10,8 @@ export interface KeyBinding {
   does: (key: string) => void;
   /** Also while somebody is writing. */
   whileTyping?: boolean;
+  /** Also behind a dialog: END is never out of reach. */
+  overDialogs?: boolean;
 }
 
 function matches(on: string, event: KeyboardEvent): boolean {
@@ -26,11 +28,12 @@ export function useKeys(table: KeyBinding[], before = false) {
   useEffect(() => {
     function pressed(event: KeyboardEvent) {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      // A dialog's keys are its own: none falls through to the screen behind.
-      if (event.target instanceof Element && event.target.closest(".MuiDialog-root")) return;
+      // A dialog's keys are its own: of the screen behind only END answers.
+      const dialog = event.target instanceof Element && event.target.closest(".MuiDialog-root");
       const typing = isTyping(event);
       const line = table.find(
-        ({ on, whileTyping }) => matches(on, event) && (!typing || whileTyping),
+        ({ on, whileTyping, overDialogs }) =>
+          matches(on, event) && (!typing || whileTyping) && (!dialog || overDialogs),
       );
       if (!line) return;
       event.preventDefault();

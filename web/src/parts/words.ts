@@ -1,7 +1,7 @@
 import dayjs from "dayjs";
 import timezone from "dayjs/plugin/timezone";
 import utc from "dayjs/plugin/utc";
-import { COMFORTS, ZONES } from "../api/enumWords";
+import { COMFORTS, REGIONS, ZONES } from "../api/enumWords";
 import type { Comfort } from "../api/types";
 
 dayjs.extend(utc);
@@ -107,6 +107,11 @@ export function monthOf(date: Date): string {
 /** "Wednesday 25 November". */
 export function wholeDay(date: string): string {
   return said(date, { weekday: "long", day: "numeric", month: "long" }).replace(",", "");
+}
+
+/** "neck and decolletage". */
+export function regionName(region: keyof typeof REGIONS): string {
+  return REGIONS[region];
 }
 
 export function zoneName(zone: keyof typeof ZONES): string {

@@ -25,10 +25,13 @@ export function CouchTop({
   visit,
   treatment,
   live,
+  onAlarm,
 }: {
   visit: Visit;
   treatment: Treatment;
   live: LiveTreatment;
+  /** Opens what can be seen or said that is an alarm. */
+  onAlarm: () => void;
 }) {
   const now = useNow(live.offset, 1000);
   const layers = treatment.layers.length;
@@ -40,16 +43,13 @@ export function CouchTop({
       </Link>
       <span>
         {visit.age} · type {treatment.plan.phototype}
-        {visit.allergies && ` · ${visit.allergies}`}
         {visit.comfort && ` · ${visit.comfort}`}
       </span>
+      {visit.allergies && <b className={cx("allergies")}>{visit.allergies}</b>}
       {visit.limits.length > 0 && (
         <span className={cx("limits")} title={visit.limits.join(" · ")}>
           <VerdictMark verdict="ADAPT" size={18} />
-          <span>
-            {visit.limits.slice(0, 2).join(" · ")}
-            {visit.limits.length > 2 && ` + ${visit.limits.length - 2}`}
-          </span>
+          <span>{visit.limits.join(" · ")}</span>
         </span>
       )}
       <span>
@@ -69,6 +69,9 @@ export function CouchTop({
           </>
         )}
       </span>
+      <button type="button" className={cx("alarm-key")} onClick={onAlarm}>
+        <kbd>a</kbd> alarm
+      </button>
     </header>
   );
 }
@@ -138,6 +141,9 @@ export function CouchNotes({ live }: { live: LiveTreatment }) {
 }
 
 function conflictWords({ kind, one, other }: Treatment["conflicts"][number]): string {
+  if (kind === "LAYER_AFTER_END") {
+    return `END was said by ${one.who} at ${second(one.at)} and stands. ${other.who} put a layer on at ${second(other.at)} without knowing: take it off.`;
+  }
   return kind === "BOTH_ENDED"
     ? `Two screens said END: ${one.who} at ${second(one.at)}, which counts, and ${other.who} at ${second(other.at)}.`
     : `Two screens said different numbers: ${one.value} by ${one.who} at ${second(one.at)}, ${other.value} by ${other.who} at ${second(other.at)}.`;
@@ -155,10 +161,19 @@ export function TakeBackKey({ live, now }: { live: LiveTreatment; now: number })
   );
 }
 
-/** What can be taken back now: only what the server has, and nothing that waits to be sent. */
-function undoNow({ treatment, unsent }: LiveTreatment, now: number) {
+/** How long a mistaken tap can be taken back by one key, as the server has it. */
+const TAKE_BACK_MS = 10_000;
+
+/** What can be taken back now. */
+function undoNow({ treatment, unsent, away }: LiveTreatment, now: number) {
   const undo = treatment?.undo;
-  return undo && unsent.length === 0 && now <= Date.parse(undo.until) ? undo : undefined;
+  if (unsent.length === 0) return undo && now <= Date.parse(undo.until) ? undo : undefined;
+  // Without a server the last tap of this screen can be taken back all the same: both are sent.
+  const last = unsent.at(-1)!;
+  const until = Date.parse(last.at) + TAKE_BACK_MS;
+  return away && now <= until
+    ? { event: last.id, until: new Date(until).toISOString() }
+    : undefined;
 }
 
 /** Takes the last tap back, where it can be. */

@@ -1,6 +1,6 @@
 import classNames from "classnames/bind";
 import type { Advice, NewEvent, Treatment } from "../api/types";
-import { tint } from "./advice";
+import { type Tint, tint } from "./advice";
 import styles from "./SensationKeys.module.css";
 
 const cx = classNames.bind(styles);
@@ -33,9 +33,15 @@ export function SensationKeys({
   answers,
   told,
   source,
+  leads: given,
+  words,
   onAnswer,
 }: {
   answers: Advice[];
+  /** What each answer leads to, where no advice says it: at gate A. */
+  leads?: Tint[];
+  /** What that is called there. */
+  words?: Partial<Record<Tint, string>>;
   told: number | undefined;
   /** Who said the last one, where it was not said to the therapist. */
   source?: string;
@@ -44,7 +50,7 @@ export function SensationKeys({
   return (
     <section className="keys" aria-label="How does it feel, 0 to 10">
       {Array.from({ length: 11 }, (_, value) => {
-        const leads = tint(answers[value]);
+        const leads = given?.[value] ?? tint(answers[value]);
         return (
           <button
             key={value}
@@ -54,7 +60,7 @@ export function SensationKeys({
           >
             <b>{value}</b>
             <small>{source && told === value ? source : (WORDS[value] ?? "")}</small>
-            <span className="hidden">: {LEADS[leads]}</span>
+            <span className="hidden">: {words?.[leads] ?? LEADS[leads]}</span>
           </button>
         );
       })}

@@ -18,7 +18,19 @@ export const NO_ADVICE: Pick<Advice, "line" | "reason"> = {
 const GRACE_SECONDS = 15;
 
 /** Recorded only: nothing follows from them. */
-const SILENT = ["NoteWritten", "FanTurned", "AdviceTaken", "AlarmStepDone"];
+const SILENT = [
+  "NoteWritten",
+  "FanTurned",
+  "AdviceTaken",
+  "AlarmStepDone",
+  "AlarmStepSkipped",
+  "QualityTold",
+  "WorkedIn",
+  "HandedOver",
+  "LayerMeasured",
+  "IncidentReported",
+  "EdgeSeen",
+];
 
 /**
  * The advice that holds now: what the server gave, moved on by its own cues; after one answer that

@@ -18,6 +18,7 @@ export type PanelName =
   | "base"
   | "volume"
   | "zoneRest"
+  | "beside"
   | "handset"
   | "cues"
   | "asks"
@@ -154,6 +155,12 @@ export function options(name: PanelName, treatment: Treatment, chosen: Zone[]): 
         ? []
         : eleven((value): Fact => ({ type: "ZoneAnswered", zone, value }));
     }
+    case "beside": {
+      const region = besideOf(treatment)?.region;
+      return region === undefined
+        ? []
+        : eleven((value): Fact => ({ type: "RegionAnswered", region, value }));
+    }
     case "note":
     case "correct":
     case "pass":
@@ -166,6 +173,11 @@ export function options(name: PanelName, treatment: Treatment, chosen: Zone[]): 
     case "legend":
       return [];
   }
+}
+
+/** The region beside that is to be asked first: the one that is not at rest, else the last. */
+export function besideOf(treatment: Treatment) {
+  return treatment.beside.find(({ atRest }) => !atRest) ?? treatment.beside.at(-1);
 }
 
 function eleven(fact: (value: number) => Fact): Option[] {

@@ -39,7 +39,14 @@ export default function Today() {
         <main className="pad">
           <ErrorNote error={today.error} />
           <ErrorNote error={other.error} />
-          {shown && <Visits today={shown} onDay={show} onAdd={() => setAdding(true)} />}
+          {shown && (
+            <Visits
+              today={shown}
+              running={runningOf(today.data ?? shown)}
+              onDay={show}
+              onAdd={() => setAdding(true)}
+            />
+          )}
         </main>
         {today.data && (
           <aside className="side" aria-label="What waits">
@@ -57,25 +64,32 @@ export default function Today() {
   );
 }
 
-function Visits({
-  today,
-  onDay,
-  onAdd,
-}: {
-  today: TodayState;
-  onDay: (day: string) => void;
-  onAdd: () => void;
-}) {
-  const reads = useMay("RECORD");
-  const [changing, setChanging] = useState<Visit | null>(null);
-  const [offset] = useState(() => Date.parse(today.serverNow) - steadyNow());
-  const running = today.visits
+/** On the couch now, alarms first. */
+function runningOf(today: TodayState): Visit[] {
+  return today.visits
     .filter(
       (visit) =>
         visit.running?.alarm !== undefined ||
         (visit.running && visit.running.phase !== "READY" && visit.running.phase !== "CHECKED"),
     )
     .sort((one, two) => Number(alarmed(two)) - Number(alarmed(one)));
+}
+
+function Visits({
+  today,
+  running,
+  onDay,
+  onAdd,
+}: {
+  today: TodayState;
+  /** What runs or stands in alarm now, whatever day is shown. */
+  running: Visit[];
+  onDay: (day: string) => void;
+  onAdd: () => void;
+}) {
+  const reads = useMay("RECORD");
+  const [changing, setChanging] = useState<Visit | null>(null);
+  const [offset] = useState(() => Date.parse(today.serverNow) - steadyNow());
   const away = (days: number) => dayjs(today.day).add(days, "day").format("YYYY-MM-DD");
   return (
     <>

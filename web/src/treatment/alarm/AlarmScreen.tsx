@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
-import { ALARM_STEPS } from "../../api/enumWords";
+import { ALARM_STEPS, ALARM_STEPS_OF } from "../../api/enumWords";
 import type { Alarm, AlarmStep, Fact, Treatment } from "../../api/types";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
@@ -48,8 +48,13 @@ function AlarmScreen({
   treatment: Treatment;
   live: LiveTreatment;
 }) {
-  const [entering, setEntering] = useState<"also" | Alarm["weight"] | null>(null);
+  const [entering, setEntering] = useState<Entering | null>(null);
+  const [chosen, setChosen] = useState<Alarm["weight"]>();
+  const now = useNow(live.offset, 1000);
   const { say, unsent } = live;
+  // Keys act on one alarm at a time: the gravest, until another is chosen.
+  const current = alarms.find(({ weight }) => weight === chosen) ?? alarms[0]!;
+  const another = alarms[(alarms.indexOf(current) + 1) % alarms.length]!;
   const ended =
     treatment.clocks.endedAt !== undefined ||
     unsent.some(({ fact }) => fact.type === "EndingStarted");
@@ -60,8 +65,14 @@ function AlarmScreen({
       !gone && !unsent.some(({ fact }) => fact.type === "EndingStepDone" && fact.step === id),
   );
   const takeOff = () => ended && next && say({ type: "EndingStepDone", step: next.id });
-  const steps = alarms.flatMap((alarm) => alarm.steps);
   const also = options("alarm", treatment, []);
+  // A step that was ticked keeps its time.
+  const tick = (step: AlarmStep) => {
+    if (!handledAt(step, current.since, treatment, live)) say({ type: "AlarmStepDone", step });
+  };
+  const waits = current.first.filter((step) => !handledAt(step, current.since, treatment, live));
+  const rinsed = current.until !== undefined && now >= Date.parse(current.until);
+  const mayClose = waits.length === 0 || rinsed;
 
   const keys: KeyBinding[] = [
     { on: "Escape", says: "back to the steps", does: () => setEntering(null), whileTyping: true },
@@ -74,15 +85,16 @@ function AlarmScreen({
             setEntering(null);
           },
         }))
-      : steps.map((step, i) => ({
-          on: String((i + 1) % 10),
+      : current.steps.map((step) => ({
+          on: String(numberOf(step, current)),
           says: ALARM_STEPS[step],
-          does: () => say({ type: "AlarmStepDone", step }),
+          does: () => tick(step),
         }))),
     { on: "e", says: "END", does: end },
     { on: "pedal", says: "ending step done", does: takeOff },
     { on: "l", says: "also", does: () => setEntering("also") },
-    { on: "o", says: "it is over", does: () => setEntering(alarms[0]?.weight ?? null) },
+    { on: "n", says: "the other alarm", does: () => setChosen(another.weight) },
+    { on: "o", says: "close this alarm", does: () => mayClose && setEntering("close") },
   ];
   useKeys(keys);
 
@@ -92,36 +104,37 @@ function AlarmScreen({
   };
   return (
     <div className={cx("couch-alarm")} role="alertdialog" aria-label={alarms[0]?.line}>
-      <div
-        className={cx("alarms", { several: alarms.length > 1 })}
-        tabIndex={0}
-        role="region"
-        aria-label="What to do"
-      >
-        {alarms.map((alarm) => (
-          <section key={alarm.weight} aria-label={alarm.line}>
-            <Head alarm={alarm} offset={live.offset} />
-            <ol className={cx("alarm-steps")}>
-              {alarm.steps.map((step) => {
-                const number = steps.indexOf(step) + 1;
-                const at = doneAt(step, alarm.since, treatment, live);
-                return (
-                  <li key={step}>
-                    <button
-                      type="button"
-                      className={cx(at ? "done" : "")}
-                      onClick={() => say({ type: "AlarmStepDone", step })}
-                    >
-                      <kbd>{number % 10}</kbd>
-                      <span className="grow">{ALARM_STEPS[step]}</span>
-                      <small className="mono">{at ? hour(at) : ""}</small>
-                    </button>
-                  </li>
-                );
-              })}
-            </ol>
-          </section>
-        ))}
+      <div className={cx("alarms")} tabIndex={0} role="region" aria-label="What to do">
+        {alarms
+          .filter((alarm) => alarm !== current)
+          .map((alarm) => (
+            <button
+              key={alarm.weight}
+              type="button"
+              className={cx("other-alarm")}
+              onClick={() => setChosen(alarm.weight)}
+            >
+              <kbd>n</kbd> Also standing: <b>{alarm.line}</b>{" "}
+              <span className="mono">{clock(now - Date.parse(alarm.since))}</span>
+            </button>
+          ))}
+        <section key={current.weight} aria-label={current.line}>
+          <Head alarm={current} offset={live.offset} />
+          <ol className={cx("alarm-steps")}>
+            {current.steps.map((step) => {
+              const at = handledAt(step, current.since, treatment, live);
+              return (
+                <li key={step}>
+                  <button type="button" className={cx(at ? "done" : "")} onClick={() => tick(step)}>
+                    <kbd>{numberOf(step, current)}</kbd>
+                    <span className="grow">{ALARM_STEPS[step]}</span>
+                    <small className="mono">{at ? hour(at) : ""}</small>
+                  </button>
+                </li>
+              );
+            })}
+          </ol>
+        </section>
       </div>
       <aside className={cx("alarm-side")} aria-label="Whom to call">
         <Numbers />
@@ -140,18 +153,21 @@ function AlarmScreen({
               <Button onClick={() => setEntering("also")}>
                 <kbd>l</kbd> Also: something else
               </Button>
-              {alarms.map((alarm, i) => (
-                <Button
-                  key={alarm.weight}
-                  color="inherit"
-                  onClick={() => setEntering(alarm.weight)}
-                >
-                  {i === 0 && <kbd>o</kbd>}{" "}
-                  {alarms.length === 1
-                    ? "It is over: say how"
-                    : `${OVER[alarm.weight]} is over: how`}
+              {waits.length > 0 && !rinsed && (
+                <p className="soft">
+                  {current.until === undefined
+                    ? `Before it is closed: ${waits.map((step) => ALARM_STEPS[step]).join("; ")}.`
+                    : `It can be closed at ${hour(current.until)}, or once emergency care has the client.`}
+                </p>
+              )}
+              {waits.length > 0 && current.until === undefined && (
+                <Button color="inherit" onClick={() => setEntering("skip")}>
+                  Not needed: say why
                 </Button>
-              ))}
+              )}
+              <Button color="inherit" disabled={!mayClose} onClick={() => setEntering("close")}>
+                <kbd>o</kbd> Close this alarm
+              </Button>
             </>
           )}
           {entering === "also" &&
@@ -167,16 +183,25 @@ function AlarmScreen({
                 <kbd>{on}</kbd> {says}
               </Button>
             ))}
-          {alarms
-            .filter((alarm) => alarm.weight === entering)
-            .map((alarm) => (
-              <Words
-                key={alarm.weight}
-                label="How it ended"
-                button="It is over"
-                onWords={(note) => resolve(alarm, note)}
-              />
-            ))}
+          {entering === "close" && (
+            <Words
+              key={current.weight}
+              label={acid || ended ? "How it ended" : "How it ended (no acid today unless allowed)"}
+              button="Close alarm"
+              onWords={(note) => resolve(current, note)}
+            />
+          )}
+          {entering === "skip" && waits[0] && (
+            <Words
+              key={waits[0]}
+              label={`${ALARM_STEPS[waits[0]]}: why it is not needed`}
+              button="Not needed"
+              onWords={(reason) => {
+                say({ type: "AlarmStepSkipped", step: waits[0]!, reason });
+                setEntering(null);
+              }}
+            />
+          )}
           {entering !== null && (
             <Button color="inherit" onClick={() => setEntering(null)}>
               <kbd>Esc</kbd> back
@@ -188,12 +213,12 @@ function AlarmScreen({
   );
 }
 
-const OVER: Record<Alarm["weight"], string> = {
-  EMERGENCY: "Emergency",
-  EYE: "Eye",
-  INJURY: "Incident",
-  WISH: "",
-};
+type Entering = "also" | "close" | "skip";
+
+/** A step keeps its number, whatever steps fall away. */
+function numberOf(step: AlarmStep, alarm: Alarm): number {
+  return (ALARM_STEPS_OF[alarm.weight] as readonly AlarmStep[]).indexOf(step) + 1;
+}
 
 function Head({ alarm, offset }: { alarm: Alarm; offset: number }) {
   const now = useNow(offset, 250);
@@ -279,10 +304,12 @@ function Peel({
   );
 }
 
-/** When a step of this alarm was last ticked, here or on another screen. */
-function doneAt(step: AlarmStep, since: string, treatment: Treatment, live: LiveTreatment) {
-  return [...treatment.events, ...live.unsent].findLast(
+/** When a step of this alarm was first ticked or said to be not needed, on whatever screen. */
+function handledAt(step: AlarmStep, since: string, treatment: Treatment, live: LiveTreatment) {
+  return [...treatment.events, ...live.unsent].find(
     ({ at, fact }) =>
-      fact?.type === "AlarmStepDone" && fact.step === step && Date.parse(at) >= Date.parse(since),
+      (fact?.type === "AlarmStepDone" || fact?.type === "AlarmStepSkipped") &&
+      fact.step === step &&
+      Date.parse(at) >= Date.parse(since),
   )?.at;
 }

@@ -1,4 +1,4 @@
-import { ALARM_LINES, ALARM_STEPS_OF, SIGN_WEIGHTS, SIGNS } from "../../api/enumWords";
+import { ALARM_FIRST, ALARM_LINES, ALARM_STEPS_OF, SIGN_WEIGHTS, SIGNS } from "../../api/enumWords";
 import type { Alarm, NewEvent, Treatment } from "../../api/types";
 
 const WEIGHTS = ["EMERGENCY", "EYE", "INJURY"] as const;
@@ -28,7 +28,8 @@ export function standingAlarms(treatment: Treatment, unsent: NewEvent[]): Alarm[
         reason: known?.reason ?? `${signs.map((sign) => SIGNS[sign]).join(", ")}.`,
         since,
         until: weight === "EYE" ? new Date(Date.parse(since) + RINSE_MS).toISOString() : undefined,
-        steps: known?.steps ?? [...ALARM_STEPS_OF[weight]],
+        steps: [...ALARM_STEPS_OF[weight]].filter((step) => known?.steps.includes(step) ?? true),
+        first: known?.first ?? [...ALARM_FIRST[weight]],
         signs,
       },
     ];

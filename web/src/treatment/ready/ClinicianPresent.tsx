@@ -1,5 +1,6 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../../api/client";
@@ -15,11 +16,15 @@ const cx = classNames.bind(styles);
 /** The supervising clinician is in the room: ticked by their own sign-in, or at the spot. */
 export function ClinicianPresent({
   treatment,
+  allows = false,
   onDone,
 }: {
   treatment: Treatment;
+  /** After an alarm: acid may go on, with a reason. */
+  allows?: boolean;
   onDone: () => void;
 }) {
+  const [reason, setReason] = useState("");
   const queries = useQueryClient();
   const own = useQuery(sessionQuery).data?.account?.role === "SUPERVISOR";
   const [given, setGiven] = useState(NOBODY_AT_THE_SPOT);
@@ -28,7 +33,11 @@ export function ClinicianPresent({
       body(
         await api.POST("/api/treatments/{id}/clinician", {
           params: { path: { id: treatment.id } },
-          body: { id: crypto.randomUUID(), clinician: own ? undefined : given },
+          body: {
+            id: crypto.randomUUID(),
+            clinician: own ? undefined : given,
+            allows: allows ? reason.trim() : undefined,
+          },
         }),
       ),
     onSuccess: (fresh) => {
@@ -44,14 +53,25 @@ export function ClinicianPresent({
         present.mutate();
       }}
     >
-      <h1>The supervising clinician is in the room</h1>
-      <p className={cx("how")}>
-        {treatment.plan.formulaCode}, up to {treatment.plan.layersAtMost}: by the practice’s policy
-        with the clinician present. Their own sign-in says so.
-      </p>
+      {allows ? (
+        <TextField
+          label="Why acid may go on"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 500 } }}
+        />
+      ) : (
+        <>
+          <h1>The supervising clinician is in the room</h1>
+          <p className={cx("how")}>
+            {treatment.plan.formulaCode}, up to {treatment.plan.layersAtMost}: by the practice’s
+            policy with the clinician present. Their own sign-in says so.
+          </p>
+        </>
+      )}
       {!own && (
         <div className="row wrap">
-          <ClinicianSignIn given={given} onChange={setGiven} autoFocus />
+          <ClinicianSignIn given={given} onChange={setGiven} autoFocus={!allows} />
         </div>
       )}
       <ErrorNote error={present.error} />
@@ -59,10 +79,12 @@ export function ClinicianPresent({
         <Button
           type="submit"
           variant="contained"
-          autoFocus={own}
-          disabled={present.isPending || (!own && !isGiven(given))}
+          autoFocus={own && !allows}
+          disabled={
+            present.isPending || (!own && !isGiven(given)) || (allows && reason.trim() === "")
+          }
         >
-          Present, next
+          {allows ? "Let acid go on" : "Present, next"}
         </Button>
       </div>
     </form>

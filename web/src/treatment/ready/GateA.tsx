@@ -9,12 +9,19 @@ import { ErrorNote } from "../../parts/ErrorNote";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { figureOf } from "../../parts/figures";
 import { clock, firstName, plural } from "../../parts/words";
+import type { Tint } from "../advice";
 import { SensationKeys, toldNow } from "../SensationKeys";
 import { type LiveTreatment, treatmentQuery } from "../useTreatment";
 import couchStyles from "../Couch.module.css";
 import styles from "./Ready.module.css";
 
 const cx = classNames.bind({ ...couchStyles, ...styles });
+
+const GATE_TINTS: Record<Treatment["gateAnswers"][number], Tint> = {
+  GO: "go",
+  HOLD: "hold",
+  END: "end",
+};
 
 type Choice = Extract<Fact, { type: "GateADecided" }>["choice"];
 
@@ -39,6 +46,8 @@ export function GateA({ visit, treatment, live, onDone }: GateProps) {
       <p className={cx("how")}>{treatment.steps.find(({ id }) => id === "GATE_A")?.how}</p>
       <SensationKeys
         answers={[]}
+        leads={treatment.gateAnswers.map((lead) => GATE_TINTS[lead])}
+        words={{ hold: "decide", end: "not as planned" }}
         told={toldNow(live.unsent) ?? answer}
         onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
       />

@@ -14,6 +14,7 @@ import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
+import { BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack } from "../Couch";
 import { panelKeys, type PanelName } from "../panels";
 import { Panel } from "../treat/Panels";
@@ -93,10 +94,13 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
     if (seenOff) void navigate(`/visits/${visit.id}/settle`, { replace: true });
   }, [navigate, seenOff, visit.id]);
   const done = () => {
-    if (!ready || !here) return;
+    if (!ready || treatment?.noMoreAcid) return;
+    if (open !== undefined && !here) return;
     if (open === undefined) {
       say({ type: "TimerArmed" });
       void navigate(`/visits/${visit.id}/treat`);
+    } else if (!here) {
+      return;
     } else if (here.id === "PREP" && treatment && prepWaits(treatment)) {
       say({ type: "AcidPrepStarted" });
     } else if (!ANSWERED.includes(here.id)) {
@@ -135,8 +139,18 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   return (
     <UnderAlarm treatment={treatment} live={live}>
       <div className={cx("couch-screen")}>
-        <CouchTop visit={visit} treatment={treatment} live={live} />
+        <CouchTop
+          visit={visit}
+          treatment={treatment}
+          live={live}
+          onAlarm={() => setPanel("alarm")}
+        />
         <CouchNotes live={live} />
+        <BesideNotes
+          treatment={treatment}
+          now={steadyNow() + live.offset}
+          onAsk={() => setPanel("beside")}
+        />
         <main className={cx("ready")}>
           <ol className={cx("ready-steps")} aria-label="The order on the day">
             {treatment.steps.map((step) => (
@@ -158,6 +172,8 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             <StagePlace treatment={treatment} />
             {treatment.phase === "STOPPED" ? (
               <Stopped visit={visit} />
+            ) : treatment.noMoreAcid && ready ? (
+              <AfterAlarm treatment={treatment} live={live} />
             ) : panel === "handset" ? (
               <h1>{firstName(visit.clientName)} may answer by phone</h1>
             ) : here && !armed ? (
@@ -197,9 +213,6 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
             ) : (
               treatment.phase !== "STOPPED" && (
                 <div className="row">
-                  <Button color="inherit" onClick={() => setPanel("alarm")}>
-                    <kbd>a</kbd> alarm
-                  </Button>
                   <Button color="inherit" onClick={() => setPanel("legend")}>
                     <kbd>?</kbd> keys
                   </Button>
@@ -220,7 +233,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
                   variant={open ? "outlined" : "contained"}
                   autoFocus={!open}
                   key={open ? "shut" : "open"}
-                  disabled={open !== undefined}
+                  disabled={open !== undefined || treatment.noMoreAcid}
                   onClick={() => {
                     say({ type: "TimerArmed" });
                     void navigate(`/visits/${visit.id}/treat`);
@@ -229,13 +242,15 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
                   Arm the timer
                 </Button>
                 <span className="soft">
-                  {open
-                    ? `no timer, no acid: ${treatment.steps.filter((s) => !s.doneAt).length} steps are open`
-                    : `${treatment.plan.formulaCode}${
-                        treatment.contactLimitSeconds !== undefined
-                          ? `, limit ${clock(treatment.contactLimitSeconds * 1000)}`
-                          : `, ${treatment.layersPlanned} planned`
-                      }`}
+                  {treatment.noMoreAcid
+                    ? "no timer: there was an alarm"
+                    : open
+                      ? `no timer, no acid: ${treatment.steps.filter((s) => !s.doneAt).length} steps are open`
+                      : `${treatment.plan.formulaCode}${
+                          treatment.contactLimitSeconds !== undefined
+                            ? `, limit ${clock(treatment.contactLimitSeconds * 1000)}`
+                            : `, ${treatment.layersPlanned} planned`
+                        }`}
                 </span>
               </div>
             )}
@@ -273,6 +288,31 @@ function baseline(treatment: Treatment, grade: number): Fact {
     type: "RednessSeen",
     grades: Object.fromEntries(treatment.plan.zones.map((zone) => [zone, grade])),
   };
+}
+
+/** After an alarm only the supervising clinician, by own sign-in, lets acid go on. */
+function AfterAlarm({ treatment, live }: { treatment: Treatment; live: LiveTreatment }) {
+  return (
+    <>
+      <h1>No acid today</h1>
+      <p>
+        There was an alarm. Stop here, or let the supervising clinician say, by their own sign-in,
+        why acid may go on.
+      </p>
+      <div className="row">
+        <Button
+          variant="contained"
+          autoFocus
+          onClick={() =>
+            live.say({ type: "GateADecided", choice: "STOP", note: "stopped after an alarm" })
+          }
+        >
+          Stop for today
+        </Button>
+      </div>
+      <ClinicianPresent treatment={treatment} allows onDone={() => undefined} />
+    </>
+  );
 }
 
 function Stopped({ visit }: { visit: Visit }) {
@@ -315,7 +355,13 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
         onDone();
       }}
     >
-      {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
+      {left.length === 0
+        ? "Done"
+        : left.length > 1
+          ? `All ${left.length} done, next`
+          : step.id === "BRIEFING"
+            ? `All ${treatment.briefing.length} lines said, next`
+            : "Done, next"}
     </Button>
   );
   return (

@@ -13,6 +13,7 @@ import { clock, firstName, hour, left, plural, zoneName } from "../../parts/word
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE, RECALCULATED } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
+import { BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldBy, toldNow } from "../SensationKeys";
@@ -115,6 +116,8 @@ function Settling({
         return say({ type: "AddOnWipedOff" });
       case "LEAVING_CHECK":
         return document.querySelector<HTMLElement>("[data-leaving]")?.focus();
+      case "ASK_BESIDE":
+        return setPanel("beside");
       case "NONE":
       case "ARM":
       case "START_LAYER":
@@ -154,6 +157,10 @@ function Settling({
     },
     ...answerKeys(answered),
     ...panels.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
+    { on: "a", says: "alarm", does: () => setPanel("alarm") },
+    ...(treatment.beside.length > 0
+      ? [{ on: "b", says: "asks the region beside", does: () => setPanel("beside") }]
+      : []),
     { on: "z", says: "next zone", does: nextZone },
     { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
@@ -162,11 +169,11 @@ function Settling({
 
   const { zones } = zoneLooks(treatment, chosen);
   const ribbon = ribbonOfTreatment(treatment, resting ? undefined : now);
-  const reached = treatment.restAt ? Date.parse(treatment.restAt) : now;
   return (
     <div className={cx("couch-screen")}>
-      <CouchTop visit={visit} treatment={treatment} live={live} />
+      <CouchTop visit={visit} treatment={treatment} live={live} onAlarm={() => setPanel("alarm")} />
       <CouchNotes live={live} />
+      <BesideNotes treatment={treatment} now={now} onAsk={() => setPanel("beside")} />
       <main className={cx("settle", takes && "taking")}>
         <section className={cx("treat-face", "settle-face")} aria-label="Where">
           <StagePlace treatment={treatment} />
@@ -190,10 +197,10 @@ function Settling({
         </section>
         <section className={cx("settle-now")} aria-label="Now">
           <div className={cx("clocks", "settle-clocks")}>
-            <div>
+            <div className={cx("main")}>
               <span>since END</span>
               <b className="mono" role="timer" aria-label="since END">
-                {clock(reached - ended)}
+                {clock(now - ended)}
               </b>
             </div>
             {on ? (
@@ -319,6 +326,7 @@ const SETTLE_KEYS: Partial<Record<Advice["action"], string>> = {
   CARE: "done",
   CARE_OFF: "it is off",
   NEXT_STAGE: "next stage",
+  ASK_BESIDE: "ask there",
   ADD_ON: "goes on",
   WIPE_ADD_ON: "is wiped off",
 };
@@ -338,7 +346,6 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "whitening", key: "w", word: "whitening" },
   { name: "hot", key: "h", word: "hot spot" },
   { name: "note", key: "n", word: "note" },
-  { name: "alarm", key: "a", word: "alarm" },
 ];
 const WHY = { name: "why", key: "y", word: "ended sooner: why" } as const;
 

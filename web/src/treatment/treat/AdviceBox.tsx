@@ -11,6 +11,7 @@ const cx = classNames.bind({ ...treatStyles, ...styles });
 export const ACTION: Record<Advice["action"], string> = {
   NONE: "",
   ASK: "ask",
+  ASK_BESIDE: "ask there",
   ARM: "arm",
   START_LAYER: "acid touches",
   COVERED: "covered",

@@ -28,8 +28,11 @@ export function Clocks({
   unsent: NewEvent[];
   offset: number;
 }) {
-  const now = useNow(offset, 250);
+  const running = useNow(offset, 250);
   const { start, limit } = contactOf(treatment, unsent);
+  // END that is not sent yet stops the clocks of the acid here all the same.
+  const end = unsent.find(({ fact }) => fact.type === "EndingStarted");
+  const now = end ? Math.min(running, Date.parse(end.at)) : running;
   const settled = treatment.clocks.settledAt && Date.parse(treatment.clocks.settledAt);
   const told = unsent.findLast(({ fact }) => fact.type === "SensationAnswered");
   const ask =
@@ -44,7 +47,9 @@ export function Clocks({
         <span>
           {limitSeconds === undefined
             ? "contact · no limit, frost or layers end it"
-            : `contact · limit ${clock(limitSeconds * 1000)}`}
+            : over
+              ? `past the limit by ${clock(now - limit)}`
+              : `contact · limit ${clock(limitSeconds * 1000)}`}
         </span>
         <b className="mono" role="timer" aria-label="contact">
           {start === undefined ? "0:00" : clock(now - start)}

@@ -14,7 +14,8 @@ import { Incident } from "../Incident";
 import { Correct } from "./Correct";
 import { Delivered } from "./Delivered";
 import { Why } from "./Why";
-import { options, owed, type PanelName, placeOf } from "../panels";
+import { besideOf, options, owed, type PanelName, placeOf } from "../panels";
+import { BesideZones } from "../Beside";
 import styles from "./Panels.module.css";
 
 const cx = classNames.bind(styles);
@@ -54,16 +55,12 @@ export function Panel({ name, treatment, chosen, row, keys, onSay, onOpen, onClo
   const offered = options(name, treatment, chosen);
   return (
     <Frame title={titleOf(name, treatment, chosen)} onClose={onClose}>
-      {offered.map(({ on, says, more, grave, fact }, i) => (
-        <Button
-          key={on}
-          color={grave ? "error" : "primary"}
-          autoFocus={i === 0 && name === "wipe"}
-          onClick={() => say(fact)}
-        >
+      {offered.map(({ on, says, more, grave, fact }) => (
+        <Button key={on} color={grave ? "error" : "primary"} onClick={() => say(fact)}>
           <kbd>{on}</kbd> {says} {more && <small>{more}</small>}
         </Button>
       ))}
+      {name === "beside" && <BesideZones treatment={treatment} onSay={onSay} />}
       {name === "note" && (
         <>
           <Words
@@ -173,6 +170,8 @@ function titleOf(name: PanelName, treatment: Treatment, chosen: Zone[]): string 
       return chosen[0]
         ? `After its end, ${zoneName(chosen[0])}: how it feels`
         : "Tap the zone first";
+    case "beside":
+      return `How ${besideOf(treatment)?.where ?? "it"} feels now`;
     case "legend":
       return "Marks and keys";
   }

@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Advice, Fact, Treatment, Visit, Zone } from "../../api/types";
+import type { Advice, Fact, NewEvent, Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
 import { ledByTab } from "../../parts/ledByTab";
@@ -14,6 +14,7 @@ import type { StationProps } from "../../parts/StationProps";
 import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
+import { BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { KeyBinding } from "../../parts/useKeys";
 import type { PanelName } from "../panels";
@@ -24,7 +25,7 @@ import { useSpokenCues } from "../useClientCues";
 import { type LiveTreatment, useTreatment } from "../useTreatment";
 import { zoneLooks } from "../zoneLooks";
 import { AdviceBox } from "./AdviceBox";
-import { Clocks } from "./Clocks";
+import { Clocks, contactOf } from "./Clocks";
 import { LeaveQuestion } from "./LeaveQuestion";
 import { Panel } from "./Panels";
 import { EndedZones } from "./EndedZones";
@@ -70,7 +71,11 @@ function Couch({
   const spreading =
     treatment.layers.at(-1) !== undefined && treatment.layers.at(-1)?.coveredAt === undefined;
   const given = adviceNow(treatment, unsent, now, live.away);
-  const advice = endUnsent ? endedHere(treatment) : given;
+  const toTakeOff = treatment.endingSteps.find(
+    ({ id, done }) =>
+      !done && !unsent.some(({ fact }) => fact.type === "EndingStepDone" && fact.step === id),
+  );
+  const advice = endUnsent ? endedHere(toTakeOff?.words) : given;
   const row = advice?.row;
   const flash = useCues(treatment, advice, now);
   useWakeLock(acidOn);
@@ -142,9 +147,14 @@ function Couch({
         case "BASE":
           setPanel("base");
           break;
+        case "ENDING_STEP":
+          if (toTakeOff) say({ type: "EndingStepDone", step: toTakeOff.id });
+          break;
+        case "ASK_BESIDE":
+          setPanel("beside");
+          break;
         case "NONE":
         case "ARM":
-        case "ENDING_STEP":
         case "LEAVING_CHECK":
         case "ADD_ON":
         case "WIPE_ADD_ON":
@@ -156,7 +166,7 @@ function Couch({
           break;
       }
     },
-    [advice, end, row, say],
+    [advice, end, row, say, toTakeOff],
   );
 
   const nextZone = () => {
@@ -171,6 +181,7 @@ function Couch({
     ...answerKeys(answered),
     { on: "c", says: "layer covered", does: () => spreading && say({ type: "LayerCovered" }) },
     ...PANELS.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
+    { on: "a", says: "alarm", does: () => setPanel("alarm") },
     { on: "z", says: "next zone", does: nextZone },
     { on: "y", says: "why this advice", does: () => row && setPanel("row") },
     { on: "v", says: "volume of this layer", does: () => setPanel("volume") },
@@ -179,21 +190,27 @@ function Couch({
       says: "fan on or off",
       does: () => say({ type: "FanTurned", on: !treatment.fanOn }),
     },
-    { on: "e", says: "END", does: end },
+    { on: "e", says: "END", does: end, overDialogs: true },
+    ...(treatment.beside.length > 0
+      ? [{ on: "b", says: "asks the region beside", does: () => setPanel("beside") }]
+      : []),
     { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];
   useCouchKeys({ panel, treatment, chosen, keys, stay: ["z", "a", "e"], say, close });
 
   const { zones, next } = zoneLooks(treatment, chosen);
-  const ribbon = ribbonOfTreatment(treatment, now);
+  const ribbon = ribbonOfTreatment(withUnsent(treatment, unsent), now);
+  const { limit } = contactOf(treatment, unsent);
+  const past = acidOn && limit !== undefined && now >= limit;
 
   return (
     <div className={cx("couch-screen", flash && `flash-${flash}`)}>
       <LeaveQuestion running={acidOn} away={live.away} />
-      <CouchTop visit={visit} treatment={treatment} live={live} />
+      <CouchTop visit={visit} treatment={treatment} live={live} onAlarm={() => setPanel("alarm")} />
       <CouchNotes live={live} />
-      <main className={cx("treat")}>
+      <BesideNotes treatment={treatment} now={now} onAsk={() => setPanel("beside")} />
+      <main className={cx("treat", { past })}>
         <section className={cx("treat-face")} aria-label="Where">
           <StagePlace treatment={treatment} />
           <FaceMap
@@ -320,20 +337,37 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "quality", key: "q", word: "quality" },
   { name: "response", key: "s", word: "asleep, numb" },
   { name: "note", key: "n", word: "note" },
-  { name: "alarm", key: "a", word: "alarm" },
 ];
 const ZONE_KEY = { name: "zone", key: "z", word: "zone" } as const;
 
 /** END was pressed and not sent: the ending steps are known, and go on without a server. */
-function endedHere(treatment: Treatment): Advice {
+function endedHere(step: string | undefined): Advice {
   return {
     kind: "END",
-    line: "Ended: take it off now",
-    reason: "Kept on this screen, not saved yet; it is sent when the server is back.",
-    action: "NONE",
+    line: step ?? "Ended: cool, and ask each minute",
+    reason: "Ended. Kept on this screen; it is sent when the server is back.",
+    action: step === undefined ? "ASK" : "ENDING_STEP",
     passable: false,
     zones: [],
-    steps: treatment.endingSteps.map(({ words }) => words),
+    steps: [],
     other: "NONE",
   };
+}
+
+/** The ribbon shows what was answered here, sent or not. */
+function withUnsent(treatment: Treatment, unsent: NewEvent[]): Treatment {
+  const told = unsent.flatMap(({ at, fact }) =>
+    fact.type === "SensationAnswered"
+      ? [
+          {
+            at,
+            value: fact.value,
+            phase: treatment.phase,
+            layer: treatment.layers.length,
+            numbed: treatment.response !== "AWAKE",
+          },
+        ]
+      : [],
+  );
+  return told.length === 0 ? treatment : { ...treatment, answers: [...treatment.answers, ...told] };
 }

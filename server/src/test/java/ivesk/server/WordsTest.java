@@ -69,6 +69,7 @@ class WordsTest {
             + table("SIGN_WEIGHTS", Sign.values(), sign -> sign.weight().name())
             + table("ALARM_LINES", Sign.Weight.values(), Sign.Weight::line)
             + lists("ALARM_STEPS_OF", Sign.Weight.values(), Sign.Weight::steps)
+            + lists("ALARM_FIRST", Sign.Weight.values(), Sign.Weight::first)
             + table("ALARM_STEPS", AlarmStep.values(), AlarmStep::words)
             + table("WHITENING", Whitening.values(), Whitening::brief)
             + table("WHITENING_LOOKS", Whitening.values(), Whitening::looks)

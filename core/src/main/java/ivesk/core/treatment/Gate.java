@@ -41,6 +41,21 @@ public final class Gate {
     return sensation < AWAKE && !hotSpot;
   }
 
+  /// What an answer to the prep leads to.
+  public enum Leads {
+    /// The plan goes on.
+    GO,
+    /// A decision: barrier, shorter, lower rung, another formula or stop.
+    HOLD,
+    /// The plan cannot be kept as it is.
+    END
+  }
+
+  public static Leads leads(int sensation, boolean hotSpot) {
+    if (sensation >= NOT_TO_BE_KEPT) return Leads.END;
+    return passes(sensation, hotSpot) ? Leads.GO : Leads.HOLD;
+  }
+
   /// Why the next stage may not begin; empty when it may.
   static Optional<String> b(TreatmentPlan plan, TreatmentState state) {
     return injured(state).or(() -> skin(state, plan.zones())).or(() -> awake(state));
@@ -188,7 +203,9 @@ public final class Gate {
   /// Why gate A cannot be decided so; empty when it can.
   static Optional<String> a(TreatmentPlan plan, TreatmentState state, GateA choice) {
     Optional<Integer> answer = Treatment.prepAnswer(state);
-    if (answer.isEmpty()) return Optional.of("ask how the prep feels first");
+    if (answer.isEmpty() && choice != GateA.STOP) {
+      return Optional.of("ask how the prep feels first");
+    }
     return switch (choice) {
       case STOP -> Optional.empty();
       case KEEP -> tooAwake(answer.get());

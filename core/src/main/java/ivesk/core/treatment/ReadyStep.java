@@ -41,6 +41,9 @@ public enum ReadyStep {
   /// What is done in one go.
   public enum Together {
     AT_THE_DOOR,
+    /// A consent and a photo are each ticked by themselves.
+    CONSENTED,
+    PHOTOGRAPHED,
     TOLD,
     CLEANSED,
     PREPPED,
@@ -69,7 +72,9 @@ public enum ReadyStep {
   /// With which others it is done in one go.
   public Together together() {
     return switch (this) {
-      case CHANGED, CONSENT, GUARDIAN, PHOTOS -> Together.AT_THE_DOOR;
+      case CHANGED, GUARDIAN -> Together.AT_THE_DOOR;
+      case CONSENT -> Together.CONSENTED;
+      case PHOTOS -> Together.PHOTOGRAPHED;
       case BRIEFING -> Together.TOLD;
       case LOOK_1, HAIR_LENSES_GLOVES, CLEANSE, LOOK_2 -> Together.CLEANSED;
       case PREP -> Together.PREPPED;

@@ -64,7 +64,7 @@ public enum Sign {
 
     /// What an alarm of this weight cannot be closed without: the call and the position of an
     /// emergency, and for an eye that is not rinsed to its end, emergency care.
-    List<AlarmStep> first() {
+    public List<AlarmStep> first() {
       return switch (this) {
         case EMERGENCY -> List.of(AlarmStep.CALL, AlarmStep.LIE_FLAT);
         case EYE -> List.of(AlarmStep.EMERGENCY_CARE);

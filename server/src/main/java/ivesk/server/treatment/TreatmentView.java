@@ -59,6 +59,7 @@ import java.util.stream.IntStream;
 /// @param seq number of the newest event
 /// @param serverNow what the browser sets its clocks by
 /// @param gatePasses the answer to the prep lets the plan go on; empty before it
+/// @param gateAnswers what each of the eleven answers to the prep leads to
 /// @param cover zones with open spots, which go under barrier
 /// @param acidPrepSeconds how long an acid prep stays on; empty where it is none
 /// @param prepTouchedAt when it touched the skin
@@ -93,6 +94,7 @@ record TreatmentView(
     List<String> briefing,
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
+    List<Gate.Leads> gateAnswers,
     List<Zone> cover,
     Optional<Long> acidPrepSeconds,
     Optional<Instant> prepTouchedAt,
@@ -342,6 +344,7 @@ record TreatmentView(
         Briefing.of(live.plan()),
         prep,
         prep.map(answer -> Gate.passes(answer, hot)),
+        IntStream.rangeClosed(0, 10).mapToObj(answer -> Gate.leads(answer, hot)).toList(),
         live.plan().preparation().cover(),
         live.plan().preparation().acidPrep().map(Duration::toSeconds),
         state.ready().prepTouchedAt(),
