@@ -358,9 +358,9 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
       {left.length === 0
         ? "Done"
         : left.length > 1
-          ? `All ${left.length} done, next`
+          ? "All done, next"
           : step.id === "BRIEFING"
-            ? `All ${treatment.briefing.length} lines said, next`
+            ? "All lines said, next"
             : "Done, next"}
     </Button>
   );

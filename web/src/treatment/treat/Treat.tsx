@@ -335,7 +335,7 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "whitening", key: "w", word: "whitening" },
   { name: "hot", key: "h", word: "hot spot" },
   { name: "quality", key: "q", word: "quality" },
-  { name: "response", key: "s", word: "asleep, numb" },
+  { name: "response", key: "s", word: "asleep" },
   { name: "note", key: "n", word: "note" },
 ];
 const ZONE_KEY = { name: "zone", key: "z", word: "zone" } as const;

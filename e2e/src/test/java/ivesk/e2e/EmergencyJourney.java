@@ -7,7 +7,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
 /// An alarm takes the whole screen from Ready to After, on every screen of the practice, and closes
-/// only by words on how it ended.
+/// only once its first steps are done, with words on how it ended.
 class EmergencyJourney extends Journey {
 
   private static By alarmIn(String line) {
@@ -27,6 +27,7 @@ class EmergencyJourney extends Journey {
     browser.saved();
     browser.keys("l", "3");
     browser.see("Emergency: call now");
+    browser.see("Also standing:");
     browser.see("Rinse the eye now");
     browser.axe("two alarms");
     browser.keys("e");
@@ -43,8 +44,15 @@ class EmergencyJourney extends Journey {
     browser.click(Browser.containing("Jonas, room 2"));
     browser.see("Rinse the eye now");
 
+    browser.see("Before it is closed: Call the emergency number");
+    browser.keys("1");
+    browser.saved();
+    browser.keys("2");
+    browser.saved();
     over("o", "pulse back, lies down");
-    browser.see("Rinse the eye now");
+    browser.see("or once emergency care has the client");
+    browser.keys("5");
+    browser.saved();
     over("o", "rinsed for fifteen minutes, seen at the eye clinic");
     browser.see("since END");
     takeOff();
@@ -69,14 +77,23 @@ class EmergencyJourney extends Journey {
     browser.saved();
     browser.see("Emergency: call now");
     browser.see("no acid is on");
-    browser.click(Browser.containing("Lie flat"));
+    browser.click(Browser.containing("Call the emergency number"));
     browser.saved();
     browser.axe("an alarm in Ready");
-    browser.click(Browser.containing("It is over: say how"));
-    browser.type("How it ended", "sat up after two minutes, no peel today");
-    browser.press("It is over");
+    browser.click(Browser.containing("Not needed: say why"));
+    browser.type("Lie flat, legs up; sit if breathless: why it is not needed", "sat up at once");
+    browser.press("Not needed");
     browser.saved();
-    browser.see("What changed");
+    browser.click(Browser.containing("Close this alarm"));
+    browser.type("How it ended (no acid today unless allowed)", "sat up after two minutes");
+    browser.press("Close alarm");
+    browser.saved();
+    browser.see("No acid today");
+    assertThat(browser.driver.findElement(Browser.containing("Arm the timer")).isEnabled()).isFalse();
+    browser.axe("Ready, after an alarm");
+    browser.press("Stop for today");
+    browser.saved();
+    browser.see("Stopped before any acid");
   }
 
   @Test
@@ -92,9 +109,9 @@ class EmergencyJourney extends Journey {
     browser.see("Call the supervising clinician");
     assertThat(browser.driver.findElements(alarmIn("Incident: cool, call"))).hasSize(1);
     browser.axe("an incident in Settle");
-    browser.click(Browser.containing("It is over: say how"));
+    browser.click(Browser.containing("Close this alarm"));
     browser.type("How it ended", "cooled, seen by Dr Lund");
-    browser.press("It is over");
+    browser.press("Close alarm");
     browser.saved();
     browser.see("since END");
     feels(0);

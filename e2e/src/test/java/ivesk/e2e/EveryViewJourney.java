@@ -189,7 +189,7 @@ class EveryViewJourney extends Journey {
 
   private void couch() {
     show("Jonas Arkwright", "treat");
-    browser.see("with client");
+    browser.see("limit in");
     look("Treat");
     browser.click(Browser.containing("note"));
     look("Treat, a note");

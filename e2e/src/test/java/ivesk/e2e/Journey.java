@@ -12,9 +12,15 @@ import org.openqa.selenium.Keys;
 abstract class Journey {
   static final Instant NOW = Instant.parse("2026-11-25T14:02:00Z");
 
-  /// At the door, told, cleansed, prepped: each group is done in one go.
+  /// What changed, consent and photo each by itself, told, cleansed, prepped.
   static final java.util.List<String> READY_TO_THE_PREP =
-      java.util.List.of("All done, next", "Done, next", "All done, next", "Done, next");
+      java.util.List.of(
+          "Done, next",
+          "Done, next",
+          "Done, next",
+          "All lines said, next",
+          "All done, next",
+          "Done, next");
 
   RunningServer server;
   Browser browser;

@@ -67,7 +67,7 @@ class Pictures extends Journey {
   @Test
   void couch() {
     browser.press("Jonas Arkwright");
-    browser.see("with client");
+    browser.see("limit in");
     browser.keys("a", "1");
     browser.see("Rinse the eye now");
     browser.keys("1");
@@ -75,6 +75,8 @@ class Pictures extends Journey {
     browser.pass(48);
     browser.picture("alarm");
     browser.keys("e");
+    browser.saved();
+    browser.keys("5");
     browser.saved();
     browser.keys("o");
     browser.type("How it ended", "rinsed for fifteen minutes");

@@ -72,6 +72,12 @@ class StagesJourney extends Journey {
     browser.see("First visit: off unless chosen");
     browser.press("next stage");
     browser.saved();
+    // The barrier was wiped off for the mask: it is put on again, and the eyes are covered.
+    browser.at("/ready");
+    browser.see("Barrier");
+    browser.press("All done, next");
+    browser.saved();
+    browser.press("Arm the timer");
     browser.at("/treat");
   }
 
