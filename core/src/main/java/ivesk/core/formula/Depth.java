@@ -3,6 +3,7 @@ package ivesk.core.formula;
 import ivesk.core.Words;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -69,13 +70,16 @@ public final class Depth {
       rows.add(
           rubin(tca(tca, layers), Words.fill("TCA %.0f %%, %s", tca.percent(), layers(layers))));
     }
-    if (formula.family() == Family.JESSNER) {
+    if (Contents.isJessner(formula)) {
       rows.add(rubin(jessner(layers), "Jessner, " + layers(layers)));
     } else if (!resorcinol.isNone()) {
       rows.add(
           rubin(
               resorcinol(resorcinol, time),
               percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time)));
+    }
+    if (!Contents.isJessner(formula)) {
+      for (Formula.Component part : formula.components()) byLibrary(formula, part, rows);
     }
     return rows.stream()
         .reduce((one, other) -> other.depth().deeperThan(one.depth()) ? other : one)
@@ -86,6 +90,29 @@ public final class Depth {
                     formula.libraryDepth().label()
                         + ": the library's class for "
                         + formula.code())));
+  }
+
+  /// Each acid as if it were alone: the library's class of that acid at this or the next lower
+  /// strength.
+  private static void byLibrary(Formula formula, Formula.Component part, List<Reading> rows) {
+    Contents.familyOf(part.substance()).stream()
+        .filter(family -> formula.family() != family)
+        .flatMap(family -> Library.of(family).stream())
+        .filter(alone -> alone.components().size() == 1)
+        .filter(alone -> !alone.strengthOf(part.substance()).above(part.strength()))
+        .filter(alone -> !alone.strengthOf(part.substance()).isNone())
+        .filter(Formula::peels)
+        .max(Comparator.comparingDouble(alone -> alone.strengthOf(part.substance()).percent()))
+        .ifPresent(alone ->
+            rows.add(
+                new Reading(
+                    alone.libraryDepth(),
+                    List.of(
+                        percent(formula, part.substance())
+                            + " alone: "
+                            + alone.libraryDepth().label()
+                            + ", as "
+                            + alone.code()))));
   }
 
   private static Reading rubin(DepthClass depth, String of) {
@@ -123,7 +150,7 @@ public final class Depth {
       if (jessner && stage.formula().contains(Substance.TCA)) {
         return reading.with(DepthClass.MEDIUM, "TCA after Jessner: medium");
       }
-      jessner |= stage.formula().family() == Family.JESSNER;
+      jessner |= Contents.isJessner(stage.formula());
     }
     long superficial = stages.stream().filter(s -> s.depth() == DepthClass.SUPERFICIAL).count();
     return superficial >= 2

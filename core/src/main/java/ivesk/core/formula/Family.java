@@ -90,6 +90,7 @@ public enum Family {
   /// The acids that make the family: whoever reacted to it is kept from every formula that has one
   /// of them. Empty for the mixture of Jessner, of which nobody knows which part it was.
   public Set<Substance> acids() {
+    if (this == RESORCINOL) return Set.of(Substance.RESORCINOL);
     return switch (coveredBy()) {
       case PHA -> Set.of(Substance.GLUCONOLACTONE);
       case ENZYME ->

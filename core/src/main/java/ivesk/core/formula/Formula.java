@@ -305,6 +305,21 @@ public record Formula(
         });
   }
 
+  /// Every family whose rules hold for it, by what is in it.
+  public Set<Family> families() {
+    return Contents.families(this);
+  }
+
+  /// Jessner, pyruvic acid or TCA is in it, in whatever family it is filed.
+  public boolean strong() {
+    return Contents.strong(this);
+  }
+
+  /// What frost is to it, by what is in it.
+  public Family.Frost frost() {
+    return Contents.frost(this);
+  }
+
   public boolean contains(Substance substance) {
     return components.stream().anyMatch(c -> c.substance() == substance);
   }
@@ -353,7 +368,7 @@ public record Formula(
   /// salicylic from 20 %, else 60.
   public Duration checkIn() {
     boolean close =
-        family.strong()
+        strong()
             || family == Family.EYE
             || strengthOf(Substance.GLYCOLIC).percent() >= 35
             || strengthOf(Substance.SALICYLIC).percent() >= 20;

@@ -7,7 +7,9 @@ import ivesk.core.formula.Formula.Vehicle;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /// The formulas that ship with Ivesk, family by family, rungs upward; those chosen by hand last.
 /// Every number is Ivesk's own default within published and common ranges; the label of the product
@@ -294,6 +296,47 @@ public final class Library {
 
   public static List<Formula> of(Family family) {
     return FORMULAS.stream().filter(formula -> formula.family() == family).toList();
+  }
+
+  /// Whether an acid that it holds besides that of its own family is as strong as a rung above
+  /// where a client enters that acid's family.
+  ///
+  /// @param entry rung at which the client enters a family
+  public static boolean asStrongAsAbove(Formula formula, ToIntFunction<Family> entry) {
+    if (Contents.isJessner(formula)) return false;
+    return formula.components().stream()
+        .anyMatch(part ->
+            Contents.familyOf(part.substance()).stream()
+                .filter(family -> family != formula.family())
+                .flatMap(family ->
+                    of(family).stream()
+                        .filter(rung -> rung.peels() && rung.contains(part.substance()))
+                        .filter(rung -> rung.rung() > entry.applyAsInt(family)))
+                .anyMatch(rung -> !rung.strengthOf(part.substance()).above(part.strength())));
+  }
+
+  /// The strength of an acid so many rungs below the one that a strength reaches; none where there
+  /// is no such rung.
+  public static Strength rungsBelow(Substance acid, Strength strength, int rungs) {
+    int reached =
+        alone(acid)
+            .filter(rung -> !rung.strengthOf(acid).above(strength))
+            .mapToInt(Formula::rung)
+            .max()
+            .orElse(1);
+    return alone(acid)
+        .filter(rung -> rung.rung() == reached - rungs)
+        .map(rung -> rung.strengthOf(acid))
+        .reduce((one, other) -> other.above(one) ? other : one)
+        .orElse(Strength.NONE);
+  }
+
+  /// Peels of one acid and nothing else, of its own family.
+  private static Stream<Formula> alone(Substance acid) {
+    return FORMULAS.stream()
+        .filter(formula -> formula.peels() && formula.components().size() == 1)
+        .filter(formula -> formula.contains(acid))
+        .filter(formula -> Contents.familyOf(acid).contains(formula.family()));
   }
 
   private static Row formula(String code, String name, Family family, int rung) {

@@ -956,7 +956,7 @@ public final class ScriptRules {
   }
 
   private static boolean frostIsPlanned(Formula formula, Policies policies) {
-    return switch (formula.family().frost()) {
+    return switch (formula.frost()) {
       case PLANNED -> true;
       case BY_POLICY -> policies.chose(Choice.JESSNER_FIRST_FROST);
       case INJURY -> false;

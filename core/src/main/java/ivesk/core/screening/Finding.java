@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /// What one rule says of one client on one day.
 ///
@@ -81,7 +82,10 @@ public record Finding(
 
   /// What it says of one formula: of several families that it names, the formula's own.
   String saidOf(Formula formula) {
-    return naming.isEmpty() ? stem : stem + formula.family().coveredBy().label();
+    if (naming.isEmpty()) return stem;
+    Set<Family> own = new TreeSet<>(formula.families());
+    own.retainAll(naming);
+    return stem + (own.isEmpty() ? formula.family().coveredBy().label() : Family.labels(own));
   }
 
   /// Can come to an end: a STOP cannot, unless it only stands for an answer that was not asked.

@@ -1,19 +1,23 @@
 package ivesk.core.screening;
 
+import ivesk.core.formula.Contents;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -40,6 +44,8 @@ public record Limits(
     boolean oneLayerOff,
     double contactFactor,
     Strength tcaAtMost,
+    Map<Substance, Strength> atMostOf,
+    Optional<Integer> belowLevel,
     int intervalAtLeastDays,
     boolean doubleInterval,
     Set<Restriction.Care.Kind> care,
@@ -64,6 +70,8 @@ public record Limits(
     boolean oneLayerOff = false;
     double factor = 1;
     Strength tcaMost = Strength.wv(100);
+    Map<Substance, Strength> atMostOf = new EnumMap<>(Substance.class);
+    Optional<Integer> belowLevel = Optional.empty();
     int interval = 0;
     boolean doubled = false;
     Set<Restriction.Care.Kind> care = EnumSet.noneOf(Restriction.Care.Kind.class);
@@ -91,6 +99,10 @@ public record Limits(
         case Restriction.OneLayerOff() -> oneLayerOff = true;
         case Restriction.ShortenContact(var f) -> factor = Math.min(factor, f);
         case Restriction.TcaAtMost(var most) -> tcaMost = most.above(tcaMost) ? tcaMost : most;
+        case Restriction.AtMostOf(var substance, var most) ->
+            atMostOf.merge(substance, most, (one, other) -> one.above(other) ? other : one);
+        case Restriction.BelowLevel(var level) ->
+            belowLevel = Optional.of(Math.min(level, belowLevel.orElse(level)));
         case Restriction.IntervalAtLeast(var days) -> interval = Math.max(interval, days);
         case Restriction.DoubleInterval() -> doubled = true;
         case Restriction.Care(var kind) -> care.add(kind);
@@ -113,6 +125,8 @@ public record Limits(
             oneLayerOff,
             factor,
             tcaMost,
+            Map.copyOf(atMostOf),
+            belowLevel,
             interval,
             doubled,
             care,
@@ -134,6 +148,9 @@ public record Limits(
       case Restriction.CapLayers _ -> new Restriction.CapLayers(layerCap);
       case Restriction.ShortenContact _ -> new Restriction.ShortenContact(contactFactor);
       case Restriction.TcaAtMost _ -> new Restriction.TcaAtMost(tcaAtMost);
+      case Restriction.AtMostOf(var substance, _) ->
+          new Restriction.AtMostOf(substance, atMostOf.get(substance));
+      case Restriction.BelowLevel _ -> new Restriction.BelowLevel(belowLevel.orElseThrow());
       case Restriction.IntervalAtLeast _ -> new Restriction.IntervalAtLeast(intervalAtLeastDays);
       case Restriction.NoWarming _,
           Restriction.CountDeeper _,
@@ -162,6 +179,8 @@ public record Limits(
         oneLayerOff,
         contactFactor,
         tcaAtMost,
+        atMostOf,
+        belowLevel,
         intervalAtLeastDays,
         doubleInterval,
         care,
@@ -225,6 +244,22 @@ public record Limits(
     return depthCap.filter(cap -> cap == DepthClass.VERY_SUPERFICIAL).isPresent();
   }
 
+  /// A weaker formula of the acid that went badly, with nothing stronger in it: it stands under its
+  /// own limit.
+  private boolean ofThatAcidAlone(Formula formula) {
+    return formula.family().acids().stream().anyMatch(atMostOf::containsKey)
+        && Contents.level(formula) == formula.family().level();
+  }
+
+  /// Everything that is in a formula is among the families that are left: what is milder than any
+  /// of them does not count.
+  private static boolean within(Set<Family> only, Formula formula) {
+    return only.contains(formula.family().coveredBy())
+        && !Contents.otherAcid(formula)
+        && formula.families().stream()
+            .allMatch(family -> only.contains(family) || family.level() == 0);
+  }
+
   /// Why these limits shut a formula that reaches a depth; empty when they do not.
   ///
   /// @param depth as [#depth] has it
@@ -234,11 +269,13 @@ public record Limits(
     excluded.stream()
         .filter(formula::contains)
         .forEach(substance -> why.add("contains " + substance.label() + ", which is excluded"));
-    if (excludedFamilies.contains(formula.family().coveredBy())) {
-      why.add(formula.family().label() + " is excluded for this client");
-    }
+    Set<Family> holds = formula.families();
+    excludedFamilies.stream()
+        .filter(holds::contains)
+        .sorted()
+        .forEach(family -> why.add(family.label() + " is excluded for this client"));
     onlyFamilies
-        .filter(only -> !only.contains(formula.family().coveredBy()))
+        .filter(only -> !within(only, formula))
         .ifPresent(only -> why.add(new Restriction.OnlyFamilies(only).words()));
     onlyFormulas
         .filter(only -> !only.contains(formula.code()))
@@ -247,17 +284,30 @@ public record Limits(
     depthCap
         .filter(depth::deeperThan)
         .ifPresent(cap -> why.add(depth.label() + "; the cap is " + cap.label()));
-    if (capsVerySuperficial()
-        && (formula.family().strong() || formula.contains(Substance.RESORCINOL))) {
+    if (capsVerySuperficial() && (formula.strong() || formula.contains(Substance.RESORCINOL))) {
       why.add(
           "a very superficial cap shuts Jessner, resorcinol, pyruvic and TCA at any number of"
               + " layers");
     }
-    if (firstRungOnly && formula.rung() > 1) {
+    if (firstRungOnly && (formula.rung() > 1 || Library.asStrongAsAbove(formula, family -> 1))) {
       why.add("keep to the first rung");
-    } else if (entryRungOnly && formula.rung() > entryRung) {
+    } else if (entryRungOnly
+        && (formula.rung() > entryRung
+            || Library.asStrongAsAbove(
+                formula, family -> family == formula.family() ? entryRung : 1))) {
       why.add("keep to the entry rung");
     }
+    atMostOf.forEach((substance, most) -> {
+      boolean holdsMore =
+          most.isNone() ? formula.contains(substance) : formula.strengthOf(substance).above(most);
+      if (holdsMore) {
+        why.add(new Restriction.AtMostOf(substance, most).words());
+      }
+    });
+    belowLevel
+        .filter(level -> Contents.level(formula) >= level)
+        .filter(_ -> !ofThatAcidAlone(formula))
+        .ifPresent(level -> why.add(new Restriction.BelowLevel(level).words()));
     if (formula.strengthOf(Substance.TCA).above(tcaAtMost)) {
       why.add("TCA above " + Math.round(tcaAtMost.percent()) + " % is not for this phototype");
     }

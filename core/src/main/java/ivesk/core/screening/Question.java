@@ -143,6 +143,11 @@ public enum Question {
       option("none", "none"),
       named("reacted", "reacted"),
       named("scarred", "with scars")),
+  PEELS_ELSEWHERE(
+      Group.HISTORY,
+      "Peels done elsewhere: each with its date and how it went",
+      option("none", "none"),
+      option("had", "yes, entered")),
   SALICYLATE_ALLERGY(Group.HISTORY, "Allergy to aspirin or salicylates", no(), yes()),
   RESORCINOL_RISK(Group.HISTORY, "Resorcinol allergy, thyroid, heart rhythm, G6PD", no(), yes()),
   FRUIT_ALLERGY(Group.HISTORY, "Allergy to papaya, pineapple, fig, pumpkin", no(), yes()),

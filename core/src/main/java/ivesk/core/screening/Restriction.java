@@ -105,6 +105,22 @@ public sealed interface Restriction {
     }
   }
 
+  /// No more of an acid than this, in whatever formula; 0 for none of it.
+  record AtMostOf(Substance substance, Strength strength) implements Restriction {
+    public String words() {
+      return strength.isNone()
+          ? "no " + substance.label()
+          : substance.label() + " at most " + Math.round(strength.percent()) + " %";
+    }
+  }
+
+  /// Other families only of a lower irritation level.
+  record BelowLevel(int level) implements Restriction {
+    public String words() {
+      return "milder families only (level below " + level + ")";
+    }
+  }
+
   record IntervalAtLeast(int days) implements Restriction {
     public String words() {
       return "next after " + days + " days or more";

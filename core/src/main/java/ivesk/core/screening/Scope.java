@@ -35,6 +35,15 @@ public record Scope(
         (formula, depth) -> families.contains(formula.family().coveredBy()));
   }
 
+  /// Formulas that contain an acid of these families, whatever they are filed under.
+  public static Scope containing(Set<Family> families) {
+    return new Scope(
+        Family.labels(families),
+        false,
+        true,
+        (formula, depth) -> formula.families().stream().anyMatch(families::contains));
+  }
+
   public static Scope substance(Substance substance) {
     return of(substance.label(), (formula, depth) -> formula.contains(substance));
   }

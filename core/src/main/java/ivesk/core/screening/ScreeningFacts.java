@@ -80,6 +80,22 @@ public record ScreeningFacts(
         shelf);
   }
 
+  /// The same client, with other peels on record.
+  public ScreeningFacts having(List<PastPeel> peels) {
+    return new ScreeningFacts(
+        dateOfBirth,
+        skin,
+        answers,
+        peels,
+        consents,
+        patchTests,
+        products,
+        region,
+        peelDate,
+        policies,
+        shelf);
+  }
+
   /// The same client, for a peel elsewhere on the body.
   public ScreeningFacts in(Region other) {
     return new ScreeningFacts(
@@ -111,6 +127,10 @@ public record ScreeningFacts(
         answer != null && question.option(answer.choice()).filter(answer::whole).isPresent();
     Set<Active> actives = HOME_USE.getOrDefault(question, Set.of());
     boolean datesMissing = products.stream().anyMatch(p -> of(p, actives) && undated(question, p));
+    // A peel that was entered from elsewhere answers whether there was one.
+    if (question == Question.PEELS_ELSEWHERE && pastPeels.stream().anyMatch(p -> !p.here())) {
+      return true;
+    }
     return given && (!datesMissing || !answer.choice().equals(question.harmless().choice()))
         || !datesMissing && products.stream().anyMatch(product -> of(product, actives));
   }

@@ -23,6 +23,7 @@ import static ivesk.core.screening.When.that;
 
 import ivesk.core.Source;
 import ivesk.core.Words;
+import ivesk.core.formula.Contents;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
@@ -76,7 +77,8 @@ public final class ScreeningRules {
           (formula, depth) ->
               depth == MEDIUM
                   || depth == SUPERFICIAL
-                      && (formula.family() == Family.JESSNER || formula.family() == Family.TCA));
+                      && (formula.families().contains(Family.JESSNER)
+                          || formula.contains(Substance.TCA)));
 
   public static final List<Rule> ALL =
       List.of(
@@ -268,11 +270,7 @@ public final class ScreeningRules {
               "SCR-SUNBURN",
               COMMON_PRACTICE,
               "Burnt skin has no barrier.",
-              when(
-                  is(SUN, "burnt"),
-                  v ->
-                      cause("sunburnt " + day(v.dateOf(SUN)), Clearing.HEALED_AND_14_DAYS)
-                          .earliest(v.dateOf(SUN).plusDays(14)))),
+              when(is(SUN, "burnt"), ScreeningRules::sunburn)),
           rule(
               "SCR-SUN",
               COMMON_PRACTICE,
@@ -350,7 +348,7 @@ public final class ScreeningRules {
                   "Rosacea flares with heat and strong acids.",
                   when(is(ROSACEA_FLARE, "yes"), cause("rosacea in a flare", Clearing.CALM_SKIN)),
                   when(
-                      is(ROSACEA_FLARE, "no"),
+                      always(),
                       adapt(
                           "rosacea",
                           new OnlyFamilies(
@@ -468,9 +466,11 @@ public final class ScreeningRules {
                   "SCR-PHOTOTYPE",
                   GRIMES,
                   "Skin that tans well answers a peel with dark marks.",
+                  all(that(ScreeningFacts::pigmentProne), ScreeningRules::phototype),
                   all(
-                      known(PIH_EVER).and(that(ScreeningFacts::pigmentProne)).and(known(INHIBITOR)),
-                      ScreeningRules::phototype))
+                      that(ScreeningFacts::pigmentProne).and(known(INHIBITOR)),
+                      ScreeningRules::priming),
+                  all(known(PIH_EVER), v -> List.of()))
               .needing(
                   new Lack(
                       "phototype",
@@ -573,18 +573,26 @@ public final class ScreeningRules {
               "A body with fever heals badly.",
               when(is(UNWELL, "yes"), cause("unwell today", Clearing.WELL_AGAIN))),
           rule(
-                  "SCR-FLAKING",
-                  COMMON_PRACTICE,
-                  "New skin must be closed before the next acid.",
-                  when(
-                      is(FLAKING, "yes"),
-                      cause("still flaking from the last peel", Clearing.CLEAR_SKIN)))
-              .concerning(v -> !v.newHere()),
-          rule(
-              "SCR-INTERVAL",
+              "SCR-FLAKING",
               COMMON_PRACTICE,
-              "Skin renews between peels.",
-              all(always(), ScreeningRules::interval)),
+              "New skin must be closed before the next acid.",
+              when(
+                  is(FLAKING, "yes"),
+                  cause("still flaking from the last peel", Clearing.CLEAR_SKIN))),
+          rule(
+                  "SCR-INTERVAL",
+                  COMMON_PRACTICE,
+                  "Skin renews between peels.",
+                  all(always(), ScreeningRules::interval),
+                  all(known(PEELS_ELSEWHERE), v -> List.of()))
+              .needing(
+                  new Lack(
+                      "elsewhere",
+                      v ->
+                          v.is(PEELS_ELSEWHERE, "had")
+                                  && v.pastPeels().stream().allMatch(PastPeel::here)
+                              ? Optional.of("peels done elsewhere: none is entered yet")
+                              : Optional.empty())),
           rule(
               "SCR-FLAG",
               COMMON_PRACTICE,
@@ -597,14 +605,21 @@ public final class ScreeningRules {
               when(
                   is(REACTION, "scarred"),
                   v ->
-                      refer("scars after an earlier peel", without(v.answer(REACTION).families()))),
+                      refer(
+                          "scars after an earlier peel",
+                          without(v, v.answer(REACTION).families()))),
               when(
                   is(REACTION, "reacted"),
                   v ->
                       adapt(
                               "earlier reaction to " + Family.labels(v.answer(REACTION).families()),
-                              without(v.answer(REACTION).families()))
+                              without(v, v.answer(REACTION).families()))
                           .firmly())),
+          rule(
+              "SCR-ADVERSE",
+              COMMON_PRACTICE,
+              "What went badly once is not repeated.",
+              all(always(), ScreeningRules::adverse)),
           rule(
               "SCR-ASTHMA",
               COMMON_PRACTICE,
@@ -649,13 +664,94 @@ public final class ScreeningRules {
 
   /// Every formula that contains an acid of these families, in whatever family it stands, and the
   /// families themselves.
-  private static Restriction[] without(Set<Family> families) {
+  ///
+  /// A mixture shuts itself, resorcinol where it is in it, and each of its other acids until a
+  /// patch test of that acid alone has been read.
+  private static Restriction[] without(ScreeningFacts v, Set<Family> families) {
     Set<Substance> acids = EnumSet.noneOf(Substance.class);
-    families.forEach(family -> acids.addAll(family.acids()));
+    for (Family family : families) {
+      switch (family) {
+        case JESSNER -> {
+          acids.add(Substance.RESORCINOL);
+          addUntested(v, family, acids, Substance.SALICYLIC, Substance.LACTIC, Substance.CITRIC);
+        }
+        case AZELAIC_MANDELIC -> {
+          acids.add(Substance.AZELAIC);
+          addUntested(v, family, acids, Substance.MANDELIC);
+        }
+        default -> acids.addAll(family.acids());
+      }
+    }
     ExcludeFamilies shut = new ExcludeFamilies(families);
     return acids.isEmpty()
         ? new Restriction[] {shut}
         : new Restriction[] {shut, new Exclude(acids)};
+  }
+
+  /// A test is new when it was placed after the last peel with the mixture that is on record.
+  private static void addUntested(
+      ScreeningFacts v, Family mixture, Set<Substance> to, Substance... acids) {
+    Optional<LocalDate> reacted =
+        v.pastPeels().stream()
+            .filter(peel -> peel.formula().families().contains(mixture))
+            .map(PastPeel::on)
+            .max(Comparator.naturalOrder());
+    for (Substance acid : acids) {
+      boolean tested =
+          v.patchTests().stream()
+              .filter(test -> reacted.filter(test.placedOn()::isAfter).isPresent())
+              .anyMatch(test ->
+                  test.family().acids().equals(Set.of(acid)) && test.read() && !test.reacted());
+      if (!tested) to.add(acid);
+    }
+  }
+
+  /// A peel that was adverse, on every region, until one that was well taken has followed.
+  private static List<Draft> adverse(ScreeningFacts v) {
+    return v.pastPeels().stream()
+        .filter(peel -> peel.outcome() == PeelOutcome.ADVERSE && !peel.on().isAfter(v.peelDate()))
+        .sorted(Comparator.comparing(PastPeel::on))
+        .map(peel -> adverse(v, peel))
+        .flatMap(Optional::stream)
+        .toList();
+  }
+
+  private static Optional<Draft> adverse(ScreeningFacts v, PastPeel peel) {
+    List<Restriction> limits = new ArrayList<>();
+    for (Formula.Component part : peel.formula().components()) {
+      boolean followed =
+          v.pastPeels().stream()
+              .anyMatch(later ->
+                  later.on().isAfter(peel.on())
+                      && later.wellTaken()
+                      && later.formula().contains(part.substance()));
+      if (!followed) {
+        limits.add(
+            new Restriction.AtMostOf(
+                part.substance(), Library.rungsBelow(part.substance(), part.strength(), 2)));
+      }
+    }
+    boolean anyFollowed =
+        v.pastPeels().stream()
+            .anyMatch(later -> later.on().isAfter(peel.on()) && later.wellTaken());
+    if (!anyFollowed) limits.add(new Restriction.BelowLevel(Contents.level(peel.formula())));
+    if (limits.isEmpty()) return Optional.empty();
+    String said =
+        peel.formula().code()
+            + " on "
+            + day(peel.on())
+            + " was adverse"
+            + (peel.here() ? "" : ", elsewhere");
+    return Optional.of(adapt(said, limits.toArray(Restriction[]::new)).firmly());
+  }
+
+  /// A burn that should have healed by the peel is asked again.
+  private static Draft sunburn(ScreeningFacts v) {
+    String said = "sunburnt " + day(v.dateOf(SUN));
+    LocalDate clear = v.dateOf(SUN).plusDays(14);
+    return clear.isAfter(v.peelDate())
+        ? cause(said, Clearing.HEALED_AND_14_DAYS).earliest(clear)
+        : Draft.ask(said + ": ask again whether it has healed");
   }
 
   private static Draft eyeSurgery(ScreeningFacts v) {
@@ -743,9 +839,12 @@ public final class ScreeningRules {
           v.patchTests().stream().filter(test -> test.family() == family).toList();
       if (tests.stream().anyMatch(PatchTest::reacted)) {
         reacted.add(family);
-      } else if (needsPatch(v, family) && tests.stream().noneMatch(PatchTest::read)) {
+      } else if (needsPatch(v, family) && tests.stream().noneMatch(test -> counts(v, test))) {
+        // One that should have been read by now is placed anew: nobody knows what it showed.
         tests.stream()
+            .filter(test -> !test.read())
             .map(PatchTest::placedOn)
+            .filter(on -> !on.plusDays(READ_BY_DAYS).isBefore(v.peelDate()))
             .min(LocalDate::compareTo)
             .ifPresentOrElse(
                 on ->
@@ -758,16 +857,19 @@ public final class ScreeningRules {
     boolean superficialOnly = v.policies().chose(Choice.PATCH_TEST_SUPERFICIAL_ONLY);
     Function<Set<Family>, Scope> scope =
         families ->
-            superficialOnly ? Scope.families(families).from(SUPERFICIAL) : Scope.families(families);
+            superficialOnly
+                ? Scope.containing(families).from(SUPERFICIAL)
+                : Scope.containing(families);
     List<Draft> found = new ArrayList<>();
     if (!reacted.isEmpty()) {
-      found.add(adapt("reaction to the patch test", without(reacted)).firmly());
+      found.add(adapt("reaction to the patch test", without(v, reacted)).firmly());
     }
-    placed.forEach((day, families) ->
-        found.add(
-            cause("patch test placed, not yet read: ", Clearing.PATCH_READ)
-                .earliest(day)
-                .naming(families, scope.apply(families))));
+    placed.forEach((day, families) -> {
+      Draft unread = cause("patch test placed, not yet read: ", Clearing.PATCH_READ);
+      found.add(
+          (day.isAfter(v.peelDate()) ? unread.earliest(day) : unread)
+              .naming(families, scope.apply(families)));
+    });
     if (missing.size() == Family.covering().size()) {
       found.add(cause("no patch test", Clearing.PATCH_TEST).only(scope.apply(missing)));
     } else if (!missing.isEmpty()) {
@@ -775,6 +877,15 @@ public final class ScreeningRules {
           cause("no patch test for ", Clearing.PATCH_TEST).naming(missing, scope.apply(missing)));
     }
     return found;
+  }
+
+  /// The second read of a test is due after two days; a day more is left for it.
+  private static final int READ_BY_DAYS = 3;
+
+  /// A test counts for twelve months, for six at sensitivity 2 and more.
+  private static boolean counts(ScreeningFacts v, PatchTest test) {
+    int months = v.sensitive() ? 6 : 12;
+    return test.read() && !test.placedOn().plusMonths(months).isBefore(v.peelDate());
   }
 
   private static boolean needsPatch(ScreeningFacts v, Family family) {
@@ -810,7 +921,6 @@ public final class ScreeningRules {
   }
 
   private static List<Draft> phototype(ScreeningFacts v) {
-    if (!v.pigmentProne()) return List.of();
     Optional<Phototype> type = v.skin().phototype();
     List<Restriction> limits = new ArrayList<>();
     limits.add(new Restriction.CapLayers(2));
@@ -831,44 +941,32 @@ public final class ScreeningRules {
                   new Exclude(EnumSet.of(Substance.TCA, Substance.RESORCINOL)))
               .firmly());
     }
-    if (!v.primed()) {
-      Draft wait =
-          v.inhibitorSince()
-              .map(since ->
-                  until(
-                      since.plusDays(14),
-                      "inhibitor day "
-                          + Math.max(0, daysTo(v, since))
-                          + " of 14 on "
-                          + day(v.peelDate())))
-              .orElseGet(() -> cause("no inhibitor yet", Clearing.INHIBITOR));
-      found.add(
-          wait.only(
-              Scope.of(
-                  "superficial, above entry, pyruvic or TCA", (f, d) -> needsPriming(v, f, d))));
-    }
     return found;
+  }
+
+  private static List<Draft> priming(ScreeningFacts v) {
+    if (v.primed()) return List.of();
+    Draft wait =
+        v.inhibitorSince()
+            .map(since ->
+                until(
+                    since.plusDays(14),
+                    "inhibitor day "
+                        + Math.max(0, daysTo(v, since))
+                        + " of 14 on "
+                        + day(v.peelDate())))
+            .orElseGet(() -> cause("no inhibitor yet", Clearing.INHIBITOR));
+    return List.of(
+        wait.only(
+            Scope.of("superficial, above entry, pyruvic or TCA", (f, d) -> needsPriming(v, f, d))));
   }
 
   private static boolean needsPriming(ScreeningFacts v, Formula formula, DepthClass depth) {
     return depth.deeperThan(VERY_SUPERFICIAL)
         || formula.rung() > v.entryRung(formula.family())
-        || aboveEntryOfItsAcid(v, formula)
+        || Library.asStrongAsAbove(formula, v::entryRung)
         || formula.contains(Substance.PYRUVIC)
         || formula.contains(Substance.TCA);
-  }
-
-  /// A formula chosen by hand stands under the rules of its acid: above the entry of the ranked
-  /// family when it is as strong as a rung above it.
-  private static boolean aboveEntryOfItsAcid(ScreeningFacts v, Formula formula) {
-    Family kin = formula.family().coveredBy();
-    if (formula.family().ranked() || kin == formula.family()) return false;
-    return kin.acids().stream()
-        .anyMatch(acid ->
-            Library.of(kin).stream()
-                .filter(rung -> rung.rung() > v.entryRung(kin) && rung.peels())
-                .filter(rung -> !rung.strengthOf(acid).isNone())
-                .anyMatch(rung -> !rung.strengthOf(acid).above(formula.strengthOf(acid))));
   }
 
   /// Every peel of this region whose interval is still running, those done elsewhere too.

@@ -123,7 +123,7 @@ final class Gates {
   /// Jessner, pyruvic and TCA after three well-taken peels of a milder family within twelve months;
   /// for pyruvic and TCA one of them superficial.
   private static Optional<Shut> milderFirst(Formula formula, SelectionFacts facts) {
-    if (!formula.family().strong()) return Optional.empty();
+    if (!formula.strong()) return Optional.empty();
     Ladders.Milder milder = facts.ladders().milder();
     if (milder.peels() < MILDER_PEELS) {
       return Optional.of(
@@ -133,7 +133,9 @@ final class Gates {
                   + milder.peels(),
               Clearing.MILDER_PEELS));
     }
-    return formula.family() == Family.JESSNER || milder.superficial() > 0
+    boolean superficialFirst =
+        formula.contains(Substance.TCA) || formula.contains(Substance.PYRUVIC);
+    return !superficialFirst || milder.superficial() > 0
         ? Optional.empty()
         : Optional.of(
             gate(

@@ -1,6 +1,7 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Contents;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
@@ -67,7 +68,7 @@ public record Score(
       ScreeningFacts client,
       Ladders ladders) {
     double level =
-        formula.family().level() + 0.5 * (formula.rung() - client.entryRung(formula.family()));
+        Contents.level(formula) + 0.5 * (formula.rung() - client.entryRung(formula.family()));
     double tolerance =
         switch (client.skin().sensitivity().orElse(Sensitivity.COMPROMISED)) {
           case RESILIENT -> 5;

@@ -148,7 +148,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         formula,
         depth.depth(),
         depth.reasons(),
-        Gates.of(formula, depth.depth(), contact, layers, facts),
+        alone(formula, Gates.of(formula, depth.depth(), contact, layers, facts)),
         Score.of(formula, depth.depth(), benefits, facts.client(), facts.ladders()),
         layers,
         contact,
@@ -156,6 +156,16 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
         Dose.of(formula.strength(), Dose.layer(facts.area()), facts.area()).times(layers),
         false,
         new Reasons("", "", "", "", ""));
+  }
+
+  /// What goes on after an acid is no peel of its own: it is chosen in Plan, behind one.
+  private static List<Shut> alone(Formula formula, List<Shut> gates) {
+    if (formula.use() != Formula.Use.STAYS) return gates;
+    List<Shut> shut = new ArrayList<>(gates);
+    shut.add(
+        Gates.gate(
+            "ADD-ON", "goes on after an acid: it is no peel of its own", Clearing.ACID_BEFORE_IT));
+    return List.copyOf(shut);
   }
 
   private static Depth.Reading depth(Formula formula, int layers, SelectionFacts facts) {
@@ -182,7 +192,9 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
   }
 
   private static Duration base(Formula formula, Duration least, SelectionFacts facts) {
-    boolean anew = facts.ladders().startsAnew(formula.family());
+    boolean anew =
+        facts.ladders().startsAnew(formula.family())
+            || facts.screening().limits().belowLevel().isPresent();
     Duration byRule = last(formula, facts).map(last -> timeAfter(last, anew)).orElse(least);
     // What was signed for this time holds, but for a time that the rules shorten.
     return signedFor(formula, facts)

@@ -224,7 +224,7 @@ public final class LadderRules {
             .filter(peel -> !peel.on().plusMonths(MILDER_MONTHS).isBefore(day))
             .filter(peel -> {
               Family family = peel.formula().family();
-              return family.ranked() && !family.strong() && family.level() >= 1;
+              return family.ranked() && !peel.formula().strong() && family.level() >= 1;
             })
             .toList();
     return new Milder(

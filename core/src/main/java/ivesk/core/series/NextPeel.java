@@ -5,6 +5,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
+import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.practice.Policies;
@@ -50,6 +51,7 @@ public record NextPeel(
     ONE_RUNG_UP("One rung up"),
     SHORTER("Same again, shorter"),
     LOWER("Lower"),
+    OTHER_FAMILY("Another, milder family"),
     WAIT("Wait for the clinician");
 
     private final String label;
@@ -118,12 +120,12 @@ public record NextPeel(
     LocalDate earliest = latest(reasons);
 
     PastPeel peel = Outcome.peel(plan, state, on).flaking(since.flaked());
-    if (since.redFlag().isPresent()) peel = peel.flagged(since.redFlag());
+    if (since.flagged() || since.redFlag().isPresent()) peel = peel.flagged(since.redFlag());
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
     Ladders ladders = LadderRules.of(all, earliest, plan.region());
     int rung = ladders.rungs().getOrDefault(done.family(), done.rung());
-    NextPeel step = step(peel, plan, state, rung, ladders, client);
+    NextPeel step = step(peel, plan, state, rung, ladders, client.having(all));
     Formula formula = step.formula.orElse(done);
     DepthClass depth =
         formula.code().equals(done.code()) ? Outcome.depth(plan, state) : formula.libraryDepth();
@@ -275,9 +277,28 @@ public record NextPeel(
               rung < done.rung() ? Step.LOWER : Step.SHORTER,
               atRung(client.shelf(), done, rung),
               Words.capital(reason) + ".");
-      case ADVERSE, WELL_TAKEN ->
-          proposing(Step.LOWER, atRung(client.shelf(), done, rung), Words.capital(reason) + ".");
+      case ADVERSE -> afterAdverse(done, client);
+      case WELL_TAKEN -> throw new IllegalArgumentException("it was well taken");
     };
+  }
+
+  /// Two rungs down, where the screening leaves that open; else another family.
+  private static NextPeel afterAdverse(Formula done, ScreeningFacts client) {
+    Limits limits = Screening.screen(client, List.of()).limits();
+    int entry = client.entryRung(done.family());
+    return atRung(client.shelf(), done, done.rung() - 2)
+        .filter(formula -> limits.objections(formula, formula.libraryDepth(), entry).isEmpty())
+        .map(formula ->
+            proposing(
+                Step.LOWER,
+                Optional.of(formula),
+                "This one was adverse: two rungs down, at the first-visit time."))
+        .orElseGet(() ->
+            proposing(
+                Step.OTHER_FAMILY,
+                Optional.empty(),
+                "This one was adverse: another family of a lower level, or what the supervising"
+                    + " clinician names."));
   }
 
   /// What the next visit would propose, for the therapist to change before signing.
@@ -285,7 +306,7 @@ public record NextPeel(
     PastPeel peel = Outcome.peel(plan, state, earliest);
     int done = Math.max(1, state.layers().size());
     return formula.map(next -> {
-      boolean same = next.code().equals(plan.formula().code());
+      boolean same = next.code().equals(plan.formula().code()) && step != Step.LOWER;
       Optional<Duration> contact =
           same && next.mostContact().isPresent()
               ? Optional.of(Selection.timeAfter(peel, peel.outcome().harsh()))
@@ -308,7 +329,12 @@ public record NextPeel(
   }
 
   private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {
-    return family(shelf, done).filter(formula -> formula.rung() == rung).findFirst();
+    return family(shelf, done)
+        .filter(formula -> formula.rung() == rung)
+        // A variant without resorcinol is never followed by the one with it.
+        .filter(formula ->
+            !formula.contains(Substance.RESORCINOL) || done.contains(Substance.RESORCINOL))
+        .min(Comparator.comparing(formula -> !formula.code().equals(done.code())));
   }
 
   private static Stream<Formula> family(Shelf shelf, Formula done) {

@@ -21,7 +21,7 @@ public final class Onward {
       NextPeel next, PastPeel peel, List<PastPeel> past, ScreeningFacts client) {
     return switch (next.step()) {
       case WAIT -> new Stronger(Step.CLINICIAN, 0);
-      case SHORTER, LOWER -> new Stronger(Step.LESS, 0);
+      case SHORTER, LOWER, OTHER_FAMILY -> new Stronger(Step.LESS, 0);
       case ONE_RUNG_UP -> new Stronger(Step.NEXT_TIME, 0);
       case ONE_LAYER_MORE -> new Stronger(Step.ONE_LAYER, 0);
       case SAME ->

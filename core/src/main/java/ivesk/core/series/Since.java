@@ -10,14 +10,16 @@ import java.util.Optional;
 /// @param flaked from which day to which, as the client told it
 /// @param flakesSeen the last day after the peel on which a check-in told of flakes
 /// @param redFlag since when one stands open
+/// @param flagged one came after this peel that was not harmless, open or closed
 /// @param events of the client's that want clear skin
 public record Since(
     Optional<Flaking> flaked,
     Optional<Integer> flakesSeen,
     Optional<LocalDate> redFlag,
+    boolean flagged,
     List<LocalDate> events) {
   public static final Since NOTHING =
-      new Since(Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+      new Since(Optional.empty(), Optional.empty(), Optional.empty(), false, List.of());
 
   public Since {
     events = events.stream().sorted().toList();

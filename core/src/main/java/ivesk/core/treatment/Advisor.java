@@ -328,7 +328,7 @@ public final class Advisor {
   }
 
   private static String whyTakenOff(TreatmentPlan plan) {
-    boolean frosts = plan.formula().family().frost() != Family.Frost.INJURY;
+    boolean frosts = plan.formula().frost() != Family.Frost.INJURY;
     if (frosts || plan.formula().mayCrystallise()) {
       return "What has been absorbed runs its course. A neutraliser does not undo a frost.";
     }

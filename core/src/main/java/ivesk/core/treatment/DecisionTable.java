@@ -331,7 +331,7 @@ public final class DecisionTable {
   }
 
   private static List<Zone> jumped(Look look) {
-    return look.plan().formula().family().frost() != Family.Frost.INJURY
+    return look.plan().formula().frost() != Family.Frost.INJURY
         ? List.of()
         : look.where(look.active(), zone -> zone.rise() >= 2);
   }
@@ -479,7 +479,7 @@ public final class DecisionTable {
   /// After the endpoint of a coat or a layer only what is not white is touched up, lightly.
   private static List<Zone> touchUp(Look look) {
     boolean may =
-        look.plan().formula().family().frost() != Family.Frost.INJURY
+        look.plan().formula().frost() != Family.Frost.INJURY
             && look.settled()
             && anotherLayer(look)
             && look.layersDone() < look.state().ready().layersAtMost();

@@ -18,7 +18,7 @@ public final class Endpoints {
 
   /// The least whitening that ends the peel.
   public static Whitening ending(TreatmentPlan plan) {
-    return switch (plan.formula().family().frost()) {
+    return switch (plan.formula().frost()) {
       case PLANNED, BY_POLICY ->
           plan.phototype().atLeast(Phototype.IV) ? Whitening.F1 : Whitening.F2;
       // Any whitening at all, but for crystals of salicylic.
@@ -28,7 +28,7 @@ public final class Endpoints {
 
   /// The whitening that is aimed for; empty where time and layers alone plan the end.
   public static Optional<Whitening> planned(TreatmentPlan plan) {
-    return switch (plan.formula().family().frost()) {
+    return switch (plan.formula().frost()) {
       case PLANNED -> Optional.of(Whitening.F1);
       case BY_POLICY -> plan.firstFrostEnds() ? Optional.of(Whitening.F1) : Optional.empty();
       case INJURY -> Optional.empty();
@@ -39,7 +39,24 @@ public final class Endpoints {
   /// for every formula that contains one of them.
   static boolean whiteIsInjury(TreatmentPlan plan) {
     Formula formula = plan.formula();
+    if (formula.use() != Formula.Use.TIMED) return false;
     return switch (formula.family()) {
+      case PHA, ENZYME, LONG_WEAR, SPOT, EYE, RETINOID -> false;
+      case LACTIC,
+          MANDELIC,
+          AZELAIC_MANDELIC,
+          GLYCOLIC,
+          PYRUVIC,
+          SALICYLIC,
+          JESSNER,
+          TCA,
+          RESORCINOL ->
+          formula.families().stream().anyMatch(Endpoints::ahaOrPyruvic);
+    };
+  }
+
+  private static boolean ahaOrPyruvic(Family family) {
+    return switch (family) {
       case LACTIC, MANDELIC, AZELAIC_MANDELIC, GLYCOLIC, PYRUVIC -> true;
       case PHA, ENZYME, SALICYLIC, JESSNER, TCA, RESORCINOL, LONG_WEAR, SPOT, EYE, RETINOID ->
           false;
@@ -56,7 +73,7 @@ public final class Endpoints {
   static boolean reachedPlanned(TreatmentPlan plan, TreatmentState state) {
     Optional<Whitening> aim = planned(plan);
     if (aim.isEmpty()) return false;
-    boolean firstFrost = plan.formula().family().frost() == Family.Frost.BY_POLICY;
+    boolean firstFrost = plan.formula().frost() == Family.Frost.BY_POLICY;
     List<Zone> counted = firstFrost ? state.treated(plan) : state.active(plan);
     List<Zone> there =
         counted.stream()

@@ -162,7 +162,7 @@ class EveryRuleTest {
             "SCR-SUNBURN",
             WAIT,
             SUN,
-            Answer.on("burnt", now.minusDays(30)),
+            Answer.on("burnt", now.minusDays(13)),
             Answer.on("sun", now.minusDays(30))),
         days("SCR-SUN", SUN, "sun", 14),
         answer(
@@ -257,6 +257,11 @@ class EveryRuleTest {
             REACTION,
             Answer.to("scarred", Family.GLYCOLIC),
             Answer.of("none")),
+        of(
+            "SCR-ADVERSE",
+            ADAPT,
+            () -> easy().after(adverse("GLY-35", 60)),
+            () -> easy().after(peel(60))),
         choice("SCR-ASTHMA", ADAPT, ASTHMA, "yes"),
         choice("SCR-CONTACTS", ADAPT, CONTACT_LENSES, "yes"),
         of("SCR-THINZONE", ADAPT, () -> easy().at(Region.HANDS), () -> easy().at(Region.BACK)));
@@ -267,6 +272,17 @@ class EveryRuleTest {
         .filter(finding -> finding.ruleId().equals(id))
         .filter(finding -> finding.verdict() != Verdict.PROCEED)
         .toList();
+  }
+
+  private static PastPeel adverse(String code, int daysAgo) {
+    return new PastPeel(
+        Library.get(code),
+        Region.FACE,
+        T.minusDays(daysAgo),
+        1,
+        Duration.ofMinutes(2),
+        PeelOutcome.ADVERSE,
+        Optional.of(6));
   }
 
   @ParameterizedTest
@@ -313,6 +329,11 @@ class EveryRuleTest {
     assertThat(easy().aged(16).notAsked(FEVER_LATELY).screened().verdict()).isEqualTo(WAIT);
     assertThat(easy().notAsked(FEVER_LATELY).screened().unasked()).as("an adult").isZero();
     assertThat(back().notAsked(FLAKING).screened().verdict()).isEqualTo(WAIT);
+    assertThat(easy().notAsked(FLAKING).screened().verdict()).as("a new client").isEqualTo(WAIT);
+    assertThat(easy().notAsked(PEELS_ELSEWHERE).screened().verdict()).isEqualTo(WAIT);
+    assertThat(easy().answering(PEELS_ELSEWHERE, "had").screened().verdict())
+        .as("none is entered")
+        .isEqualTo(WAIT);
     assertThat(
             easy()
                 .shows(Map.of(Condition.ROSACEA_PAPULES, 1))
@@ -327,9 +348,9 @@ class EveryRuleTest {
   }
 
   @Test
-  void theTablesOwn57LidocaineAndTheRedFlagEachHaveTheirCases() {
+  void theTablesOwn58LidocaineAndTheRedFlagEachHaveTheirCases() {
     List<String> ids = ScreeningRules.ALL.stream().map(Rule::id).toList();
-    assertThat(ids).hasSize(59).doesNotHaveDuplicates();
+    assertThat(ids).hasSize(60).doesNotHaveDuplicates();
     assertThat(cases().map(Case::id).distinct().toList()).containsExactlyInAnyOrderElementsOf(ids);
   }
 

@@ -242,8 +242,8 @@ class LimitsTest {
   @Test
   void questionsArePutOnlyToWhomTheyConcern() {
     assertThat(Screening.questions(easy().facts()))
-        .doesNotContain(Question.INHIBITOR, Question.ROSACEA_FLARE, Question.FLAKING)
-        .contains(Question.PREGNANT, Question.HAIR);
+        .doesNotContain(Question.INHIBITOR, Question.ROSACEA_FLARE)
+        .contains(Question.PREGNANT, Question.HAIR, Question.FLAKING, Question.PEELS_ELSEWHERE);
     assertThat(Screening.questions(easy().type(ivesk.core.skin.Phototype.V).facts()))
         .contains(Question.INHIBITOR);
   }

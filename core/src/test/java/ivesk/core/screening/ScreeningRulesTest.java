@@ -536,8 +536,8 @@ class ScreeningRulesTest {
           .isEqualTo(Verdict.WAIT);
       assertThat(back.notAsked(Question.FLAKING).screened().verdict()).isEqualTo(Verdict.WAIT);
       assertThat(easy().notAsked(Question.FLAKING).screened().verdict())
-          .as("a new client is not asked")
-          .isEqualTo(Verdict.PROCEED);
+          .as("a new client is asked too")
+          .isEqualTo(Verdict.WAIT);
     }
   }
 

@@ -403,6 +403,7 @@ class SeriesTest {
           last == 0 ? Optional.empty() : Optional.of(new Flaking(1, last)),
           Optional.ofNullable(seen),
           Optional.empty(),
+          false,
           List.of());
     }
 
@@ -428,7 +429,7 @@ class SeriesTest {
 
     private static Since event(int days) {
       return new Since(
-          Optional.empty(), Optional.empty(), Optional.empty(), List.of(T.plusDays(days)));
+          Optional.empty(), Optional.empty(), Optional.empty(), false, List.of(T.plusDays(days)));
     }
 
     /// GLY-20 is very superficial and keeps its last day of flakes and 2 from an event; GLY-35,
@@ -451,10 +452,27 @@ class SeriesTest {
           since(
               "GLY-35",
               List.of(),
-              new Since(Optional.empty(), Optional.empty(), Optional.of(T.plusDays(3)), List.of()));
+              new Since(
+                  Optional.empty(), Optional.empty(), Optional.of(T.plusDays(3)), true, List.of()));
       assertThat(next.held()).isTrue();
       assertThat(next.reasons().getFirst()).startsWith("a red flag is open since");
+      assertThat(next.step()).isEqualTo(Step.OTHER_FAMILY);
+      assertThat(next.formula()).isEmpty();
+    }
+
+    /// A well-taken GLY-50 after which a red flag was closed as not harmless; domain/13, "Outcome".
+    @Test
+    void aFlagThatWasClosedAsNotHarmlessStaysAdverse() {
+      Since closed =
+          new Since(Optional.empty(), Optional.empty(), Optional.empty(), true, List.of());
+      NextPeel next = since("GLY-50", List.of(), closed);
       assertThat(next.step()).isEqualTo(Step.LOWER);
+      assertThat(next.formula().orElseThrow().code()).isEqualTo("GLY-20");
+      TreatmentPlan plan = plan("GLY-50", 1);
+      assertThat(next.proposal(plan, state(plan, 3, 5)).orElseThrow().contact())
+          .as("the first-visit time")
+          .isEqualTo(Library.get("GLY-20").firstContact());
+      assertThat(since("GLY-20", List.of(), closed).step()).isEqualTo(Step.OTHER_FAMILY);
     }
 
     @Test

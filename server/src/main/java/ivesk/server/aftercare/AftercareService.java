@@ -137,6 +137,7 @@ public class AftercareService {
         peels.flaked(visitId),
         flakesSeen,
         flag,
+        contacts.ofVisits(List.of(visitId)).containsKey(visitId),
         events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 
