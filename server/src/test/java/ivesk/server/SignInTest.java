@@ -5,7 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.server.Practice.Answer;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.practice.SignIns;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -115,6 +121,66 @@ class SignInTest {
         .isEqualTo(204);
     assertThat(signedIn(one)).isTrue();
     assertThat(signedIn(other)).isFalse();
+  }
+
+  /// The password of before does no more once the owner has given a one-time code, and two requests
+  /// with one code set one password.
+  @Test
+  void aResetEndsThePasswordOfBeforeAndItsCodeDoesOnce() throws Exception {
+    Practice before = somebody("borghild", "Borghild Amund", "THERAPIST");
+    Practice owner = practice.another().signIn("marit", "harbour");
+    String code = owner.post("/api/people/borghild/reset", "{}").body().get("code").asString();
+    assertThat(signedIn(before)).isFalse();
+    assertThat(practice.another().freshSignIn("borghild", OTHER).status()).isEqualTo(401);
+    List<Callable<Integer>> both = new ArrayList<>();
+    for (String password : List.of("two herons on a pile", "three herons on a pile")) {
+      Practice browser = practice.another();
+      browser.get("/api/session");
+      String body = json(Map.of("username", "borghild", "code", code, "password", password));
+      both.add(() -> browser.post("/api/sign-in/code", body).status());
+    }
+    List<Integer> answers = new ArrayList<>();
+    try (ExecutorService screens = Executors.newFixedThreadPool(2)) {
+      for (Future<Integer> one : screens.invokeAll(both)) answers.add(one.get());
+    }
+    assertThat(answers).containsExactlyInAnyOrder(204, 401);
+  }
+
+  /// Half of it right does not make guessing the other half free.
+  @Test
+  void theSecondFactorIsNotGuessedQuickly() {
+    Practice browser = somebody("hallgerd", "Hallgerd Amund", "THERAPIST");
+    browser.post("/api/self/factor", json(Map.of("password", OTHER)));
+    String key =
+        browser
+            .post("/api/self/factor", json(Map.of("password", OTHER)))
+            .body()
+            .get("key")
+            .asString();
+    byte[] bytes = ivesk.server.practice.TotpForTests.bytes(key);
+    String digits = ivesk.server.practice.TotpForTests.now(bytes);
+    assertThat(browser.put("/api/self/factor", json(Map.of("code", digits))).status())
+        .isEqualTo(200);
+    Practice guessing = practice.another();
+    guessing.get("/api/session");
+    assertThat(
+            guessing
+                .post(
+                    "/api/sign-in",
+                    json(Map.of("username", "hallgerd", "password", OTHER, "code", digits)))
+                .status())
+        .as("the digits that confirmed it are used")
+        .isEqualTo(401);
+    int slowed = 0;
+    for (int i = 0; i < 20; i++) {
+      guessing.post("/api/sign-in", json(Map.of("username", "hallgerd", "password", OTHER)));
+      Answer answer =
+          guessing.post(
+              "/api/sign-in",
+              json(Map.of("username", "hallgerd", "password", OTHER, "code", "00000" + i % 10)));
+      if (answer.detail().contains("Too many tries")) slowed++;
+    }
+    assertThat(slowed).isGreaterThan(10);
   }
 
   @Test

@@ -587,7 +587,7 @@ public final class ScreeningRules {
                   all(known(PEELS_ELSEWHERE), v -> List.of()))
               .needing(
                   new Lack(
-                      "elsewhere",
+                      "OUTSIDE_PEELS",
                       v ->
                           v.is(PEELS_ELSEWHERE, "had")
                                   && v.pastPeels().stream().allMatch(PastPeel::here)

@@ -197,11 +197,14 @@ public class ContactService {
         aftercare.peelDay(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
     LocalDate today = today();
     List<Kept> earlier = store.checkIns(List.of(visitId));
-    if (earlier.stream().filter(one -> one.toldOn().equals(today)).count() >= MOST_A_DAY) {
+    Verdict verdict = ContactRules.judge(situation(visitId, telling.told(), peelOn, earlier));
+    // No limit keeps an alarm out.
+    boolean often =
+        earlier.stream().filter(one -> one.toldOn().equals(today)).count() >= MOST_A_DAY;
+    if (often && !verdict.severity().redFlag()) {
       throw new Refused("It was told twelve times today. Call the practice. Nothing was kept.");
     }
     Optional<Flaking> flaked = flaked(telling, peelOn, today);
-    Verdict verdict = ContactRules.judge(situation(visitId, telling.told(), peelOn, earlier));
     Optional<byte[]> photo = telling.photo().map(Photo::of);
     Kept kept =
         new Kept(

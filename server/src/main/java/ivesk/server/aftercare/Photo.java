@@ -9,7 +9,9 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.concurrent.locks.ReentrantLock;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 
@@ -19,6 +21,8 @@ final class Photo {
   private static final int LONGEST_SIDE = 1600;
   private static final long MOST_PIXELS = 60_000_000;
   private static final int MOST_BYTES = 2_000_000;
+
+  private static final ReentrantLock ONE_AT_A_TIME = new ReentrantLock();
 
   private Photo() {}
 
@@ -53,8 +57,21 @@ final class Photo {
       ImageReader reader = readers.next();
       try {
         reader.setInput(in, true, true);
-        if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) throw unreadable();
-        return reader.read(0);
+        int width = reader.getWidth(0);
+        int height = reader.getHeight(0);
+        if ((long) width * height > MOST_PIXELS) throw unreadable();
+        // A small file may unfold to hundreds of megabytes: only as many pixels as are kept are
+        // read,
+        // and one large picture at a time.
+        ImageReadParam param = reader.getDefaultReadParam();
+        int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+        param.setSourceSubsampling(every, every, 0, 0);
+        ONE_AT_A_TIME.lock();
+        try {
+          return reader.read(0, param);
+        } finally {
+          ONE_AT_A_TIME.unlock();
+        }
       } finally {
         reader.dispose();
       }

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
@@ -131,6 +132,12 @@ public class Problems extends ResponseEntityExceptionHandler {
         HttpStatus.FORBIDDEN,
         "Not for this account",
         "This is not open to your account. Nothing was changed.");
+  }
+
+  /// A form that cannot be taken apart: without its boundary, for instance.
+  @ExceptionHandler
+  ProblemDetail unreadableForm(MultipartException e) {
+    return badInput(List.of(new BadInput.Field("", "the form could not be read as it was sent")));
   }
 
   @ExceptionHandler

@@ -6,7 +6,10 @@ import ivesk.core.plan.Comfort;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -84,9 +87,15 @@ public record Client(
 
   /// With something more that this client reacts to; the same where it is told already.
   public Client allergicTo(String more) {
-    boolean told = searchable(allergies).contains(searchable(more));
-    String all = told ? allergies : allergies.isBlank() ? more : allergies + "; " + more;
-    return respecting(all, comforts);
+    List<String> all = new ArrayList<>(entries(allergies));
+    for (String one : entries(more)) {
+      if (all.stream().noneMatch(told -> searchable(told).equals(searchable(one)))) all.add(one);
+    }
+    return respecting(String.join("; ", all), comforts);
+  }
+
+  private static List<String> entries(String told) {
+    return Arrays.stream(told.split(";")).map(String::strip).filter(one -> !one.isEmpty()).toList();
   }
 
   public Client allergicOnlyTo(String told) {

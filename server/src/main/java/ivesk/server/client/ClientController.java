@@ -6,6 +6,7 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
+import ivesk.server.app.Viewer;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -54,6 +55,24 @@ class ClientController {
       Optional<String> guardian,
       Optional<Language> language) {
 
+    /// A field that is left out stays as it is; of what a role may not see nothing is overwritten.
+    NewClient keeping(Client before, boolean desk) {
+      return new NewClient(
+          name,
+          dateOfBirth,
+          occupation.or(() -> Optional.of(before.occupation())),
+          sun.or(() -> Optional.of(before.sun())),
+          heightCm,
+          weightKg,
+          desk
+              ? Optional.of(before.allergies())
+              : allergies.or(() -> Optional.of(before.allergies())),
+          comforts.or(() -> Optional.of(before.comforts())),
+          comfort.or(() -> Optional.of(before.comfort())),
+          guardian.or(() -> Optional.of(before.guardian())),
+          language.or(() -> Optional.of(before.language())));
+    }
+
     Client as(UUID id, Optional<LocalDate> archivedOn, int version) {
       return new Client(
           id,
@@ -91,17 +110,22 @@ class ClientController {
       @RequestParam(defaultValue = "") String find,
       @RequestParam(defaultValue = "false") boolean archived,
       @RequestParam Optional<UUID> after) {
-    return new FoundClients(
+    List<Client> found =
         after.isPresent()
             ? clients.page(archived, after, MOST_FOUND)
-            : clients.find(find, archived, MOST_FOUND),
-        clients.count(archived));
+            : clients.find(find, archived, MOST_FOUND);
+    return new FoundClients(
+        found.stream().map(ClientController::seen).toList(), clients.count(archived));
   }
 
   @GetMapping("/{id}")
   Client client(@PathVariable UUID id, Principal who) {
     audit.noteOnce(who.getName(), "read client", id);
-    return clients.get(id);
+    return seen(clients.get(id));
+  }
+
+  private static Client seen(Client client) {
+    return client.allergicOnlyTo(Viewer.allergies(client.allergies()));
   }
 
   @PostMapping
@@ -119,10 +143,11 @@ class ClientController {
   @Transactional
   Client change(@PathVariable UUID id, @RequestBody ClientChange body, Principal who) {
     requireBorn(body.client().dateOfBirth());
-    Optional<LocalDate> archivedOn = clients.standing(id).archivedOn();
-    clients.change(BadInput.in("client", () -> body.client().as(id, archivedOn, body.version())));
+    Client before = clients.standing(id);
+    NewClient asked = body.client().keeping(before, Viewer.isDesk());
+    clients.change(BadInput.in("client", () -> asked.as(id, before.archivedOn(), body.version())));
     audit.note(who.getName(), "change client", id);
-    return clients.get(id);
+    return seen(clients.get(id));
   }
 
   /// Puts a client away, or brings one back; nothing of the chart is lost.
@@ -133,7 +158,7 @@ class ClientController {
     clients.archive(
         id, body.archived() ? Optional.of(LocalDate.now(clock)) : Optional.<LocalDate>empty());
     audit.note(who.getName(), body.archived() ? "archive client" : "bring client back", id);
-    return clients.get(id);
+    return seen(clients.get(id));
   }
 
   private void requireBorn(LocalDate dateOfBirth) {

@@ -15,6 +15,7 @@ import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.StorageMapper;
+import ivesk.server.app.Viewer;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService;
@@ -360,7 +361,7 @@ class VisitPath {
         client.ageOn(day),
         found.phototype(),
         client.occupation(),
-        client.allergies(),
+        Viewer.allergies(client.allergies()),
         client.respected(),
         visit.startsAt(),
         day,

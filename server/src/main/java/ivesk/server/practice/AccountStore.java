@@ -159,6 +159,23 @@ public class AccountStore implements ArchiveCheck {
         .update();
   }
 
+  /// Takes a one-time code, once.
+  ///
+  /// @return whether it was still there
+  boolean useCode(String username, String hash) {
+    return jdbc.sql(
+                "UPDATE account SET code_hash = NULL, code_until = NULL"
+                    + " WHERE username = ? AND code_hash = ?")
+            .params(username, hash)
+            .update()
+        == 1;
+  }
+
+  /// Nobody comes in by a password until another is set.
+  void unsetPassword(String username) {
+    jdbc.sql("UPDATE account SET password_hash = '' WHERE username = ?").param(username).update();
+  }
+
   /// @param recovery hashes of the codes that take its place once
   void setFactor(String username, Optional<String> key, List<String> recovery) {
     jdbc.sql("UPDATE account SET factor_key = ?, factor_step = 0 WHERE username = ?")

@@ -60,8 +60,15 @@ class FirstStart {
             .isPresent();
   }
 
-  /// Does once.
-  synchronized void used() {
+  /// Takes the offer while the owner is made: two at once make one.
+  synchronized boolean take(String code) {
+    if (!holds(code)) return false;
     offer = Optional.empty();
+    return true;
+  }
+
+  /// The owner could not be made: the same address does again.
+  synchronized void giveBack(String code) {
+    offer = Optional.of(new Offer(Tokens.hash(code), clock.instant().plus(HOLDS)));
   }
 }

@@ -79,14 +79,19 @@ class FirstStartController {
     FirstStart first = firstStart.getIfAvailable();
     if (first == null
         || !InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress()
-        || !first.holds(body.code())) {
+        || !first.take(body.code())) {
       throw new Refused(
           "This address was used, is over 30 minutes old, or was opened on another machine. Nothing"
               + " was made. Start Ivesk again: it shows a new one while nobody works here.");
     }
     SignIns.From from = SignedInFilter.from(request, response);
-    String signedIn = transaction.execute(tx -> make(body, from));
-    first.used();
+    String signedIn;
+    try {
+      signedIn = transaction.execute(tx -> make(body, from));
+    } catch (RuntimeException e) {
+      first.giveBack(body.code());
+      throw e;
+    }
     zone.follow(body.practice().details().zone());
     SignedInFilter.keep(request, response, signedIn);
   }

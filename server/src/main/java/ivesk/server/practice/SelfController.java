@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -139,15 +140,18 @@ class SelfController {
   @Transactional
   RecoveryCodes confirm(@RequestBody FactorCode body, Authentication who) {
     byte[] key = offered.get(who.getName());
-    if (key == null || Totp.step(key, body.code().strip(), clock.instant()).isEmpty()) {
+    OptionalLong step =
+        key == null ? OptionalLong.empty() : Totp.step(key, body.code().strip(), clock.instant());
+    if (step.isEmpty() || !offered.remove(who.getName(), key)) {
       throw new BadInput("code", "these are not the six digits of this moment for the key shown");
     }
-    offered.remove(who.getName());
     List<String> codes = Stream.generate(() -> Tokens.code(12)).limit(RECOVERY_CODES).toList();
     accounts.setFactor(
         who.getName(),
         Optional.of(Totp.base32(key)),
         codes.stream().map(code -> Tokens.hash(Tokens.bare(code))).toList());
+    // The digits that confirmed it are used: they sign nobody in.
+    accounts.useStep(who.getName(), step.getAsLong());
     audit.note(who.getName(), "set second factor", who.getName());
     return new RecoveryCodes(codes);
   }

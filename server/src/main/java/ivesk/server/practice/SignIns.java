@@ -143,7 +143,9 @@ public class SignIns {
     }
     if (secrets.get().factorKey().isPresent()) {
       if (code.isEmpty()) {
-        forgive(username, from);
+        // Half of it was right: wrong digits before it still slow the next ones down.
+        byAccount.withdraw(username);
+        byAddress.withdraw(from.address());
         throw new NotIn("Now the six digits of the second factor.", true, Optional.empty());
       }
       if (!factor(username, secrets.get(), code.get())) {
@@ -250,6 +252,9 @@ public class SignIns {
     }
     // A right code is not wrong because the new password will not do.
     forgive(username, from);
+    if (!accounts.useCode(username, hash)) {
+      throw new NotIn("This code was used on another screen just now.", false, Optional.empty());
+    }
     setPassword(username, password);
     store.prove(from.deviceHash(), username, now);
     return begin(username, from);
@@ -274,6 +279,10 @@ public class SignIns {
   /// A one-time code for somebody who has none or has lost the password; what was signed in ends.
   String reset(String username, String by) {
     String code = Tokens.code(12);
+    // The password of before does no more: whoever has it is why it is reset.
+    accounts.unsetPassword(username);
+    endAll(username, Optional.empty());
+    store.forgetAll(username);
     accounts.setCode(username, Tokens.hash(Tokens.bare(code)), clock.instant().plus(CODE_HOLDS));
     audit.note(by, "one-time code", username);
     return code;

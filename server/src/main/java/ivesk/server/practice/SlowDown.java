@@ -54,6 +54,14 @@ public final class SlowDown {
     return pause.compareTo(MOST) > 0 ? MOST : pause;
   }
 
+  /// Takes one try back that was neither right nor wrong; the others still count.
+  synchronized void withdraw(String key) {
+    Tries now = tries.get(key);
+    if (now == null) return;
+    if (now.failed() <= 1) tries.remove(key);
+    else tries.put(key, new Tries(now.failed() - 1, Instant.MIN));
+  }
+
   public synchronized void succeeded(String key) {
     tries.remove(key);
   }

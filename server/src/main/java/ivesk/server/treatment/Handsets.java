@@ -31,6 +31,8 @@ class Handsets {
   /// No client says more; Ivesk's own default. STOP is never slowed down.
   private static final int MOST_A_MINUTE = 60;
 
+  private static final Duration STOP_AGAIN = Duration.ofSeconds(1);
+
   private static final Duration PAUSE = Duration.ofSeconds(10);
 
   private final HandsetStore store;
@@ -112,7 +114,17 @@ class Handsets {
     if (!(fact instanceof SignSeen) && saidLately(live, now) >= MOST_A_MINUTE) {
       throw new SlowDown.Slowed(PAUSE);
     }
+    // One STOP a second is enough: it stands already.
+    if (fact instanceof SignSeen && stoppedJustNow(live, now)) return live;
     return treatments.append(live.id(), eventId, now, fact, SOURCE);
+  }
+
+  private static boolean stoppedJustNow(Treatments.Live live, Instant now) {
+    return live.events().stream()
+        .anyMatch(event ->
+            event.who().equals(SOURCE)
+                && event.fact() instanceof SignSeen
+                && event.at().isAfter(now.minus(STOP_AGAIN)));
   }
 
   private static long saidLately(Treatments.Live live, Instant now) {
