@@ -82,6 +82,8 @@ class DoorsTest {
     for (String fact : facts) {
       // These carry a plan, which the server makes.
       if (fact.equals("Opened") || fact.equals("PlanChanged")) continue;
+      // This one needs the clinician's own sign-in, and has an endpoint of its own.
+      if (fact.equals("AcidAllowed")) continue;
       assertThat(web).as(fact + " is sent").containsPattern("type: \"" + fact + "\"");
       assertThat(times(java, fact)).as(fact + " is read").isGreaterThanOrEqualTo(2);
     }

@@ -31,6 +31,7 @@ import ivesk.core.product.Timing;
 import ivesk.core.quantity.Amount;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.screening.Screening.Shut;
+import ivesk.core.selection.Selection;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
@@ -298,7 +299,11 @@ public final class ScriptRules {
   }
 
   private static Optional<String> shut(String code, Region there, Sight sight) {
-    List<Shut> shut = sight.settingOf(there).client().orElseThrow().rack().tile(code).shut();
+    // Behind an acid an add-on is where it belongs.
+    List<Shut> shut =
+        sight.settingOf(there).client().orElseThrow().rack().tile(code).shut().stream()
+            .filter(reason -> !reason.ruleId().equals(Selection.ADD_ON))
+            .toList();
     String where = there == sight.script().region() ? "" : " on " + there.withArticle();
     return shut.stream()
         .findFirst()

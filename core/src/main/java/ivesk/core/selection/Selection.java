@@ -32,6 +32,9 @@ import java.util.stream.Collectors;
 /// @param ranked codes of those that compete, best first; one rung a family
 /// @param advice what to say when nothing ranks or a peel alone does little
 public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel> advice) {
+  /// Id of the reason that keeps an add-on from being chosen alone.
+  public static final String ADD_ON = "ADD-ON";
+
   /// TCA coats in one visit, where the practice goes further and the clinician is present.
   private static final int FIVE_COATS = 5;
 
@@ -164,7 +167,7 @@ public record Selection(List<Tile> tiles, List<String> ranked, Optional<Counsel>
     List<Shut> shut = new ArrayList<>(gates);
     shut.add(
         Gates.gate(
-            "ADD-ON", "goes on after an acid: it is no peel of its own", Clearing.ACID_BEFORE_IT));
+            ADD_ON, "goes on after an acid: it is no peel of its own", Clearing.ACID_BEFORE_IT));
     return List.copyOf(shut);
   }
 
