@@ -102,8 +102,20 @@ public record Aftercare(
   ///
   /// @param ended when the acid came off
   /// @param frosted zones that went white, where flaking starts sooner
+  /// @param leftOn it stays on the skin as it is: no water and nothing else for the hours
   public record Peeled(
-      Formula formula, DepthClass depth, ZonedDateTime ended, Collection<Zone> frosted) {}
+      Formula formula,
+      DepthClass depth,
+      ZonedDateTime ended,
+      Collection<Zone> frosted,
+      boolean leftOn) {
+
+    /// Ended as its formula says.
+    public Peeled(
+        Formula formula, DepthClass depth, ZonedDateTime ended, Collection<Zone> frosted) {
+      this(formula, depth, ended, frosted, formula.ending() == Formula.Ending.SELF_LIMITING);
+    }
+  }
 
   /// @param peels at least one
   /// @param worn what went on after the acid
@@ -160,10 +172,7 @@ public record Aftercare(
       this.frosted = peels.stream().anyMatch(peel -> !peel.frosted().isEmpty());
       this.flakes = flakes(worn);
       this.clear = flakes.map(Flakes::to).map(to -> to.plusDays(1)).orElse(day);
-      Optional<ZonedDateTime> selfLimited =
-          latest(
-              peels.stream()
-                  .filter(peel -> peel.formula().ending() == Formula.Ending.SELF_LIMITING));
+      Optional<ZonedDateTime> selfLimited = latest(peels.stream().filter(Peeled::leftOn));
       this.leftOn = selfLimited.isPresent();
       boolean gel =
           formulas.stream().anyMatch(one -> one.vehicle() == Vehicle.GEL)

@@ -188,9 +188,11 @@ final class Answers {
     Part number = count(outlook.peelNumber());
     Part most = count(outlook.seriesMost());
     answer.add(
-        outlook.seriesLeast() == outlook.seriesMost()
-            ? Told.of(THIS_IS_PEEL_OF, number, most)
-            : Told.of(THIS_IS_PEEL, number, count(outlook.seriesLeast()), most));
+        outlook.seriesMost() > 0 && outlook.peelNumber() > outlook.seriesMost()
+            ? Told.of(SERIES_COMPLETE, number)
+            : outlook.seriesLeast() == outlook.seriesMost()
+                ? Told.of(THIS_IS_PEEL_OF, number, most)
+                : Told.of(THIS_IS_PEEL, number, count(outlook.seriesLeast()), most));
     answer.add(Told.of(DAYS_APART, count(outlook.intervalDays())));
     return answer;
   }

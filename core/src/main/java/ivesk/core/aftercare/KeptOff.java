@@ -52,7 +52,11 @@ public record KeptOff(Set<Substance> excluded, boolean pregnant, String allergie
 
   /// @param excluded by the screening
   public static KeptOff of(ScreeningFacts client, Set<Substance> excluded, String allergies) {
-    return new KeptOff(excluded, client.is(Question.PREGNANT, "yes"), allergies);
+    // What acids and retinoids a minor is given at home, a physician decides.
+    EnumSet<Substance> all = EnumSet.noneOf(Substance.class);
+    all.addAll(excluded);
+    if (client.minor()) all.add(Substance.RETINOL);
+    return new KeptOff(all, client.is(Question.PREGNANT, "yes"), allergies);
   }
 
   /// Why something is not given, in words; empty where nothing speaks against it.

@@ -262,10 +262,10 @@ public enum Sentence {
   // What clients ask.
   ASK_SUN(
       "When can I go out in the sun?",
-      "¿Cuándo puedo tomar el sol?",
+      "¿Cuándo puedo volver a salir al sol?",
       "Quand puis-je aller au soleil ?",
       "Wann darf ich in die Sonne?",
-      "Quando posso apanhar sol?"),
+      "Quando posso voltar a sair ao sol?"),
   ASK_HURT(
       "Will it hurt, and when most?",
       "¿Dolerá, y cuándo más?",
@@ -412,6 +412,12 @@ public enum Sentence {
       "C’est le peeling {0} ; une série en compte {1}.",
       "Das ist Peeling {0}; eine Serie hat {1}.",
       "Este é o peeling {0}; uma série tem {1}."),
+  SERIES_COMPLETE(
+      "This is peel {0}; the series is complete. From now on peels keep what was reached.",
+      "Este es el peeling {0}; la serie está completa. A partir de ahora los peelings mantienen lo logrado.",
+      "C’est le peeling {0} ; la série est terminée. Les peelings suivants maintiennent le résultat.",
+      "Das ist Peeling {0}; die Serie ist abgeschlossen. Weitere Peelings erhalten das Erreichte.",
+      "Este é o peeling {0}; a série está completa. A partir de agora os peelings mantêm o que se alcançou."),
   DAYS_APART(
       "At least {0,choice,1#one day|1<{0} days} apart.",
       "Al menos {0,choice,1#un día|1<{0} días} entre uno y otro.",
@@ -420,7 +426,7 @@ public enum Sentence {
       "Pelo menos {0,choice,1#um dia|1<{0} dias} entre eles."),
   BETWEEN_FROM(
       "A treatment without acid, from {0}, once the skin is clear and calm.",
-      "Un tratamiento sin ácido, desde {0}, con la piel limpia y tranquila.",
+      "Un tratamiento sin ácido, desde {0}, cuando la piel ya no se descame y esté tranquila.",
       "Un soin sans acide, dès {0}, quand la peau est nette et calme.",
       "Eine Behandlung ohne Säure, ab {0}, wenn die Haut klar und ruhig ist.",
       "Um tratamento sem ácido, a partir de {0}, com a pele limpa e calma."),
@@ -510,10 +516,10 @@ public enum Sentence {
       "A vitamina C em forma neutra pode pôr-se hoje."),
   STRONGER_AFTER(
       "After {0,choice,1#one more peel|1<{0} more peels} at this strength, well taken, and only if the goal is not met.",
-      "Después de {0,choice,1#un peeling más|1<{0} peelings más} a esta fuerza, bien tolerados, y solo si no se ha llegado a la meta.",
-      "Après {0,choice,1#encore un peeling|1<encore {0} peelings} à cette force, bien supportés, et seulement si le but n’est pas atteint.",
-      "Nach {0,choice,1#noch einem Peeling|1<noch {0} Peelings} in dieser Stärke, gut vertragen, und nur wenn das Ziel nicht erreicht ist.",
-      "Depois de {0,choice,1#mais um peeling|1<mais {0} peelings} a esta força, bem tolerados, e só se a meta não foi atingida."),
+      "Después de {0,choice,1#un peeling más|1<{0} peelings más} con esta intensidad, bien tolerados, y solo si no se ha llegado a la meta.",
+      "Après {0,choice,1#un autre peeling|1<{0} autres peelings} à cette intensité, bien supportés, et seulement si le but n’est pas atteint.",
+      "Nach {0,choice,1#einem weiteren Peeling|1<{0} weiteren Peelings} in dieser Stärke, gut vertragen, und nur wenn das Ziel nicht erreicht ist.",
+      "Depois de {0,choice,1#mais um peeling|1<mais {0} peelings} com esta intensidade, bem tolerados, e só se a meta não foi atingida."),
   STRONGER_NEXT(
       "One step more is open next time. Staying is as good when the goal is met.",
       "La próxima vez está abierto un paso más. Quedarse es igual de bueno si se llegó a la meta.",
@@ -623,7 +629,7 @@ public enum Sentence {
       "Gracias por decírnoslo. Queremos verle: el centro le llama. Hasta entonces frío, crema neutra, nada de sol.",
       "Merci de nous l’avoir dit. Nous voulons vous voir : nous vous appelons. D’ici là : frais, crème neutre, pas de soleil.",
       "Danke, dass Sie es sagen. Wir möchten Sie sehen: die Praxis ruft an. Bis dahin kühlen, milde Creme, keine Sonne.",
-      "Obrigado por nos dizer. Queremos vê-lo: o centro telefona. Até lá frio, creme neutro, nada de sol."),
+      "Obrigado por nos dizer. Queremos observar a sua pele: o centro telefona. Até lá frio, creme neutro, nada de sol."),
   SAID_CLINICIAN(
       "This needs a doctor’s eye today. Call the practice now; nothing new on the skin.",
       "Esto debe verlo un médico hoy. Llame ahora al centro; nada nuevo sobre la piel.",

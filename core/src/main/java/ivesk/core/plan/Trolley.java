@@ -201,8 +201,12 @@ public final class Trolley {
               product.name(),
               product
                   .mix()
-                  .map(mix ->
-                      Words.fill("%.0f g + %.0f g water", units, mix.waterFor(Mass.g(units)).g()))
+                  .map(mix -> {
+                    // Two scoops of 12 g are 24 g of powder.
+                    Mass powder = product.dose().mass(units).orElse(Mass.g(units));
+                    return Words.fill(
+                        "%.0f g + %.0f g water", powder.g(), mix.waterFor(powder).g());
+                  })
                   .orElseGet(() -> product.dose().words(units)),
               note(product, lot, fault, units, setting),
               tooLittle || fault.isPresent()));

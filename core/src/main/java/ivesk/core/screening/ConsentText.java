@@ -24,7 +24,7 @@ public record ConsentText(int version, String general, Map<Family, String> byFam
 
   public static final ConsentText CURRENT =
       new ConsentText(
-          2,
+          3,
           "A superficial peel puts acid on the skin so that its upper layers are shed. It tingles,"
               + " burns or itches for minutes. Redness, dryness and flaking follow for days. Less"
               + " often: dark or light marks that last for months, infection, cold sores, blisters,"
@@ -38,8 +38,8 @@ public record ConsentText(int version, String general, Map<Family, String> byFam
               entry(Family.PHA, "The mildest acids: little feeling, hardly any flaking."),
               entry(
                   Family.ENZYME,
-                  "Fruit enzymes loosen dead cells. Not with an allergy to papaya, pineapple or"
-                      + " pumpkin."),
+                  "Fruit enzymes loosen dead cells. Not with an allergy to papaya, pineapple, fig"
+                      + " or pumpkin."),
               entry(Family.LACTIC, "Lactic acid: a mild sting, and a day or three of dryness."),
               entry(
                   Family.MANDELIC,

@@ -63,7 +63,7 @@ public record Screening(
         standing.stream()
             .filter(finding -> finding.scope().client())
             .map(Finding::verdict)
-            .reduce(Verdict.PROCEED, Verdict::moreSevere);
+            .reduce(leftByClearances(findings), Verdict::moreSevere);
     Optional<LocalDate> until =
         standing.stream()
             .filter(finding -> finding.scope().client() && finding.shuts())
@@ -79,6 +79,15 @@ public record Screening(
         (int) standing.stream().filter(Finding::unasked).count(),
         0,
         Optional.empty());
+  }
+
+  /// Who was cleared within limits goes on within them.
+  private static Verdict leftByClearances(List<Finding> findings) {
+    return findings.stream()
+            .filter(finding -> !finding.stands() && finding.scope().client())
+            .anyMatch(finding -> !finding.restrictionsLeft().isEmpty())
+        ? Verdict.ADAPT
+        : Verdict.PROCEED;
   }
 
   private static Finding settle(Finding finding, List<Settlement> settlements) {

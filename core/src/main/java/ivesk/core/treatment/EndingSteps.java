@@ -54,6 +54,11 @@ public final class EndingSteps {
     };
   }
 
+  /// As planned, it stays on the skin as it is.
+  public static boolean leavesOn(TreatmentPlan plan) {
+    return of(plan, EndingState.NONE).contains(LEAVE_AS_IT_IS);
+  }
+
   /// A neutraliser is laid out for it.
   static boolean neutralised(TreatmentPlan plan) {
     return plan.takeOff() == TakeOff.BY_FORMULA

@@ -391,6 +391,25 @@ class AftercareTest {
     }
   }
 
+  /// domain/08: the rows follow what was really done.
+  @Test
+  void aSalicylicPeelThatWasLeftOnHasTheHoursAndOneThatCameOffHasNot() {
+    Formula salicylic = Library.get("SAL-20");
+    for (boolean left : new boolean[] {true, false}) {
+      Aftercare sheet =
+          Aftercare.of(
+              List.of(
+                  new Aftercare.Peeled(salicylic, DepthClass.SUPERFICIAL, ENDED, List.of(), left)),
+              client(false, false),
+              Optional.empty(),
+              Sheets.outlook(salicylic, DAY),
+              Policies.defaults());
+      String water =
+          Told.of(Sentence.NO_WATER_UNTIL, new Told.Part.At(ENDED.plusHours(8))).in(Language.EN);
+      assertThat(lines(sheet, DAY).contains(water)).as("left on: " + left).isEqualTo(left);
+    }
+  }
+
   @Test
   void ownFlakesTakeThePlaceOfTheFormulas() {
     Client own = new Client(false, false, Set.of(), Optional.of(new Flaking(3, 8)));

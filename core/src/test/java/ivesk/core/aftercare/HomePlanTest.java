@@ -47,6 +47,14 @@ class HomePlanTest {
         sheet(false, policies), keptOff, List.of(goal), List.of(own), false, policies);
   }
 
+  /// domain/02: neither tweens nor teenagers get a retinoid; at home as little as after a peel.
+  @ParameterizedTest
+  @CsvSource({"11, true", "15, true", "30, false"})
+  void aMinorGetsNoRetinolAtHome(int age, boolean keptOff) {
+    KeptOff off = KeptOff.of(ivesk.core.screening.Clients.easy().aged(age).facts(), Set.of(), "");
+    assertThat(off.excluded().contains(ivesk.core.formula.Substance.RETINOL)).isEqualTo(keptOff);
+  }
+
   private static HomePlan plan(Condition goal, HomeProduct... own) {
     return plan(goal, false, false, Policies.defaults(), own);
   }

@@ -26,6 +26,8 @@ import ivesk.core.series.Since;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.CareState;
+import ivesk.core.treatment.EndingStep;
+import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Looks.Told;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
@@ -279,7 +281,7 @@ public class AftercareService {
     Optional<TreatmentPlan> ahead = Optional.of(live.plan());
     while (ahead.isPresent()) {
       TreatmentPlan plan = ahead.get();
-      all.add(new Peeled(plan.formula(), plan.depth(), now, List.of()));
+      all.add(new Peeled(plan.formula(), plan.depth(), now, List.of(), EndingSteps.leavesOn(plan)));
       ahead = plan.staging().next();
     }
     ScreeningFacts client = screening.facts(visitId);
@@ -376,7 +378,8 @@ public class AftercareService {
                 stage.plan().formula(),
                 Outcome.depth(stage.plan(), stage.state()),
                 local(stage.state().endedAt().orElseThrow()),
-                frosted(stage)))
+                frosted(stage),
+                EndingSteps.of(stage.plan(), stage.state()).contains(EndingStep.LEAVE_AS_IT_IS)))
         .toList();
   }
 

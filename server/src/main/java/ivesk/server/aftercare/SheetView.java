@@ -4,6 +4,7 @@ import static ivesk.core.aftercare.Sentence.*;
 
 import ivesk.core.Language;
 import ivesk.core.Words;
+import ivesk.core.aftercare.Activity;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Mark;
 import ivesk.core.aftercare.Sentence;
@@ -76,7 +77,9 @@ record SheetView(
                     day.mark(),
                     day.lines().stream().map(line -> line.in(language)).toList()))
             .toList(),
+        // Picking is free on no day: the days of flakes say so by themselves.
         sheet.rules().stream()
+            .filter(rule -> rule.activity() != Activity.PICKING)
             .map(rule ->
                 new SheetRule(
                     Words.capital(say(rule.what(), language)),

@@ -173,7 +173,7 @@ record ScreeningView(
           finding.said(),
           finding.verdict(),
           finding.scope().told() ? Optional.empty() : Optional.of(finding.scope().label()),
-          finding.restrictions().stream().map(Restriction::words).toList(),
+          finding.restrictions().stream().map(Restriction::words).distinct().toList(),
           finding.why(),
           finding.source().words(),
           finding.until(),
