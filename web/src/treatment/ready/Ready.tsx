@@ -302,7 +302,6 @@ function AfterAlarm({ treatment, live }: { treatment: Treatment; live: LiveTreat
       <div className="row">
         <Button
           variant="contained"
-          autoFocus
           onClick={() =>
             live.say({ type: "GateADecided", choice: "STOP", note: "stopped after an alarm" })
           }

@@ -166,7 +166,7 @@ class CouchJourney extends Journey {
     browser.keys("calm", Keys.ENTER);
     browser.see("Not saved yet: 2");
     browser.keys("e");
-    browser.see("Ended: take it off now");
+    browser.see("Ended. Kept on this screen");
     server.start(NOW.plus(Duration.ofMinutes(12)));
     browser.at("/settle");
     browser.saved();

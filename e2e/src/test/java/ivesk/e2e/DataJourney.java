@@ -75,7 +75,7 @@ class DataJourney {
     browser.keys("4");
     browser.see("Not saved yet: 2");
     browser.keys("e");
-    browser.see("Ended: take it off now");
+    browser.see("Ended. Kept on this screen");
 
     Files.delete(own.resolve("films"));
     Files.delete(own.resolve("more films"));

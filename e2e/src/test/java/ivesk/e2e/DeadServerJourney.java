@@ -53,7 +53,7 @@ class DeadServerJourney extends Journey {
       browser.see("Not saved yet: 1");
       browser.see("Jonas Arkwright");
       browser.keys("e");
-      browser.see("Ended: take it off now");
+      browser.see("Ended. Kept on this screen");
       counter.interrupt();
     }
   }

@@ -96,7 +96,7 @@ class PowerCutJourney extends Journey {
     Browser.settle(14_000);
     browser.see("End now");
     browser.keys("e");
-    browser.see("Ended: take it off now");
+    browser.see("Ended. Kept on this screen");
   }
 
   /// The line about the server is up, and the advice stands whole above the keys.
