@@ -9,6 +9,7 @@ import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Effect;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
@@ -85,29 +86,29 @@ class ArchiveTest {
     assertThat(words).doesNotContain("password_hash").doesNotContain("token_hash");
     assertThat(wrongBySchema(new String(one, StandardCharsets.UTF_8))).isEmpty();
     assertThat(wrongBySchema(words)).isEmpty();
-    there.take(in(one));
+    there.take(in(one), Bearer.OF_ALL);
     assertThat(clients(empty)).as("one client, opened elsewhere").isEqualTo(1);
     assertThat(file(there, Form.JSON, Optional.of(id("Maren")))).isEqualTo(one);
-    List<Effect> would = there.preview(in(all));
+    List<Effect> would = there.preview(in(all), Bearer.OF_ALL);
     assertThat(clients(empty)).as("a preview writes nothing").isEqualTo(1);
-    List<Effect> did = there.take(in(all));
+    List<Effect> did = there.take(in(all), Bearer.OF_ALL);
     assertThat(did).isEqualTo(would);
     assertThat(clients(empty)).isEqualTo(14);
     assertThat(file(there, Form.JSON, Optional.empty())).isEqualTo(all);
-    assertThat(there.take(in(all)))
+    assertThat(there.take(in(all), Bearer.OF_ALL))
         .as("again it changes nothing")
         .allMatch(effect -> effect.fresh() == 0 && effect.differing() == 0);
     assertThat(file(there, Form.JSON, Optional.of(id("Maren")))).isEqualTo(one);
 
     byte[] tables = file(here, Form.CSV, Optional.empty());
     assertThat(file(there, Form.CSV, Optional.empty())).isEqualTo(tables);
-    assertThat(there.take(in(tables)))
+    assertThat(there.take(in(tables), Bearer.OF_ALL))
         .as("tables say the same as the JSON")
         .isNotEmpty()
         .allMatch(effect -> effect.fresh() == 0 && effect.differing() == 0);
     try (ConfigurableApplicationContext third = Practice.start("start")) {
       Archive archive = third.getBean(Archive.class);
-      archive.take(in(tables));
+      archive.take(in(tables), Bearer.OF_ALL);
       assertThat(file(archive, Form.JSON, Optional.empty()))
           .as("by the tables alone")
           .isEqualTo(all);
@@ -168,12 +169,15 @@ class ArchiveTest {
           {"visit.csv", null, "visits.csv", "visits.csv, line 1: there is no table 'visits'"},
         }) {
       byte[] changed = changed(tables, bad[0], bad[1], bad[2]);
-      Throwable why = catchThrowable(() -> practice.bean(Archive.class).preview(in(changed)));
+      Throwable why =
+          catchThrowable(() -> practice.bean(Archive.class).preview(in(changed), Bearer.OF_ALL));
       assertThat(why).isInstanceOf(BadLine.class).hasMessageContaining(bad[3]);
     }
     Throwable cut =
         catchThrowable(() ->
-            practice.bean(Archive.class).preview(in(Arrays.copyOf(tables, tables.length / 2))));
+            practice
+                .bean(Archive.class)
+                .preview(in(Arrays.copyOf(tables, tables.length / 2)), Bearer.OF_ALL));
     assertThat(cut).isInstanceOf(BadLine.class).hasMessageContaining("line ");
   }
 
@@ -228,7 +232,9 @@ class ArchiveTest {
           {words.substring(0, words.length() / 2), "it is no JSON"},
           {words + "{}", "the file goes on after its end"},
         }) {
-      Throwable why = catchThrowable(() -> there.take(in(bad[0].getBytes(StandardCharsets.UTF_8))));
+      Throwable why =
+          catchThrowable(
+              () -> there.take(in(bad[0].getBytes(StandardCharsets.UTF_8)), Bearer.OF_ALL));
       assertThat(why).isInstanceOf(BadLine.class).hasMessageContaining(bad[1]);
       assertThat(why).hasMessageStartingWith("line ");
     }
@@ -236,11 +242,12 @@ class ArchiveTest {
     int refused = 0;
     for (int i = 0; i < MUTATED; i++) {
       byte[] mutated = MutatedFilesTest.mutated(file, random);
-      Throwable why = catchThrowable(() -> there.preview(in(mutated)));
+      Throwable why = catchThrowable(() -> there.preview(in(mutated), Bearer.OF_ALL));
       if (why == null) continue;
       refused++;
       assertThat(why).isInstanceOf(BadLine.class);
-      assertThat(catchThrowable(() -> there.take(in(mutated)))).isInstanceOf(BadLine.class);
+      assertThat(catchThrowable(() -> there.take(in(mutated), Bearer.OF_ALL)))
+          .isInstanceOf(BadLine.class);
       assertThat(clients(empty)).as("nothing is half-written").isZero();
     }
     assertThat(refused).isGreaterThan(MUTATED / 2);

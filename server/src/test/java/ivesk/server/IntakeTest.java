@@ -242,4 +242,64 @@ class IntakeTest {
     String large = file.substring(0, at) + " ".repeat(12_000_000) + file.substring(at);
     assertThat(effect(take(large), "client").get("fresh").asInt()).isEqualTo(1);
   }
+
+  /// A file of everything gives nobody more than who brings it could: another than an owner brings
+  /// people by name alone, another than the supervising clinician opens nothing.
+  @Test
+  void aFileMakesNobodyAnOwnerAndOpensNothing() {
+    String file =
+        """
+        {"format":"ivesk","v":1,"tables":[
+        {"table":"account","columns":["username","name","role","locked","scope"],"rows":[
+        ["%1$s","Nadia Sund","OWNER",false,"MEDIUM_SUPERVISED"]
+        ]}
+        ,{"table":"clinician_opening","columns":["substance","opened_by","opened_at"],"rows":[
+        ["RESORCINOL","%1$s","2026-11-25T14:00:00Z"]
+        ]}
+        ]}
+        """;
+    there.bean(JdbcClient.class).sql("DELETE FROM clinician_opening").update();
+
+    Answer byTheOwner = take(file.formatted("nadia"));
+    assertThat(byTheOwner.body().get("notes").toString())
+        .contains("1 openings are left out")
+        .doesNotContain("people");
+    assertThat(account("nadia")).isEqualTo("OWNER false MEDIUM_SUPERVISED");
+    assertThat(opened()).isZero();
+
+    there.signIn("thea", "harbour");
+    Answer byTheClinician = take(file.formatted("nora"));
+    there.signIn("marit", "harbour");
+    assertThat(byTheClinician.body().get("notes").toString())
+        .contains("1 come in by name alone")
+        .doesNotContain("openings");
+    assertThat(account("nora")).isEqualTo("DESK true null");
+    assertThat(opened()).isOne();
+    assertThat(audited("import people", "marit")).isOne();
+    assertThat(audited("import people", "thea")).isOne();
+    assertThat(audited("import openings", "thea")).isOne();
+    assertThat(audited("import openings", "marit")).isZero();
+  }
+
+  private static String account(String username) {
+    return there
+        .bean(JdbcClient.class)
+        .sql("SELECT role, locked, scope FROM account WHERE username = ?")
+        .param(username)
+        .query((row, n) -> row.getString(1) + " " + row.getBoolean(2) + " " + row.getString(3))
+        .single();
+  }
+
+  private static int opened() {
+    return count("SELECT COUNT(*) FROM clinician_opening WHERE substance = 'RESORCINOL'");
+  }
+
+  private static int audited(String what, String who) {
+    return count(
+        "SELECT COUNT(*) FROM audit_entry WHERE what = '" + what + "' AND who = '" + who + "'");
+  }
+
+  private static int count(String sql) {
+    return there.bean(JdbcClient.class).sql(sql).query(Integer.class).single();
+  }
 }

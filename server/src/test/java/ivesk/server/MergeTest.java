@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -97,7 +98,7 @@ class MergeTest {
     assertThat(both).as("the file of one holds both").contains("Yara Minhas");
     try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
       Archive there = elsewhere.getBean(Archive.class);
-      there.take(new ByteArrayInputStream(both.getBytes(StandardCharsets.UTF_8)));
+      there.take(new ByteArrayInputStream(both.getBytes(StandardCharsets.UTF_8)), Bearer.OF_ALL);
       assertThat(file(there, kept)).isEqualTo(both);
     }
 

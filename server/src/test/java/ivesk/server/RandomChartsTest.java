@@ -9,6 +9,7 @@ import ivesk.core.formula.Library;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -89,7 +90,7 @@ class RandomChartsTest {
   private static String chart(Random random) throws Exception {
     String donor = donors.get(random.nextInt(donors.size()));
     String copy = new FreshIds(random).in(donor);
-    here.take(new ByteArrayInputStream(copy.getBytes(StandardCharsets.UTF_8)));
+    here.take(new ByteArrayInputStream(copy.getBytes(StandardCharsets.UTF_8)), Bearer.OF_ALL);
     String first = "{\"table\":\"client\"";
     Matcher ids = FreshIds.ID.matcher(copy);
     assertThat(ids.find(copy.indexOf(first))).isTrue();
@@ -197,7 +198,7 @@ class RandomChartsTest {
       if (courseKeepsItsUids(random, client)) courses++;
       for (Form form : Form.values()) {
         byte[] all = file(here, form, id(client));
-        there.take(new ByteArrayInputStream(all));
+        there.take(new ByteArrayInputStream(all), Bearer.OF_ALL);
         assertThat(Arrays.equals(file(there, form, id(client)), all)).as(form + " " + i).isTrue();
       }
       Answer bundle = practice.get("/api/clients/" + client + "/fhir");
@@ -210,7 +211,7 @@ class RandomChartsTest {
     Instant began = Instant.now();
     try (ConfigurableApplicationContext empty = Practice.start("start")) {
       Archive wiped = empty.getBean(Archive.class);
-      wiped.take(new ByteArrayInputStream(everything));
+      wiped.take(new ByteArrayInputStream(everything), Bearer.OF_ALL);
       assertThat(Arrays.equals(file(wiped, Form.JSON, Optional.empty()), everything)).isTrue();
     }
     Duration took = Duration.between(began, Instant.now());

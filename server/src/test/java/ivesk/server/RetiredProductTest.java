@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ivesk.core.formula.Shelf;
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Form;
 import ivesk.server.formula.ShelfService;
 import java.io.ByteArrayInputStream;
@@ -140,7 +141,7 @@ class RetiredProductTest {
     UUID client = UUID.fromString(chart.substring(chart.lastIndexOf('/') + 1));
     try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
       Archive there = elsewhere.getBean(Archive.class);
-      there.take(new ByteArrayInputStream(file));
+      there.take(new ByteArrayInputStream(file), Bearer.OF_ALL);
       assertThat(Practice.file(there, Form.JSON, Optional.of(client))).isEqualTo(file);
       Shelf shelf = elsewhere.getBean(ShelfService.class).shelf();
       assertThat(shelf.named("FAR-LAC").name()).isEqualTo("Own lactic gel");
@@ -151,8 +152,10 @@ class RetiredProductTest {
             .replaceAll("\n\\[\"FAR-LAC\",1,.*?,\"ines\"\\]", "")
             .getBytes(StandardCharsets.UTF_8);
     try (ConfigurableApplicationContext elsewhere = Practice.start("start")) {
-      assertThatThrownBy(
-              () -> elsewhere.getBean(Archive.class).take(new ByteArrayInputStream(without)))
+      assertThatThrownBy(() ->
+              elsewhere
+                  .getBean(Archive.class)
+                  .take(new ByteArrayInputStream(without), Bearer.OF_ALL))
           .as("nobody could say what it was")
           .hasMessageContaining("formula 'FAR-LAC' was never on the shelf");
     }

@@ -8,6 +8,7 @@ import static ivesk.server.app.Role.THERAPIST;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /// Who may do what: one line for each right. Every endpoint names its own by `@May`; one that names
 /// none is open to nobody.
@@ -42,6 +43,11 @@ public enum Right {
 
   public String label() {
     return label;
+  }
+
+  /// @param isIn whether who asks has the role of this name
+  public boolean heldBy(Predicate<String> isIn) {
+    return roles.stream().anyMatch(role -> isIn.test(role.name()));
   }
 
   /// Empty where nobody needs to be signed in.

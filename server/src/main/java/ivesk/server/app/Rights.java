@@ -3,7 +3,6 @@ package ivesk.server.app;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.Arrays;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.security.access.AccessDeniedException;
@@ -29,10 +28,7 @@ class Rights implements WebMvcConfigurer, HandlerInterceptor {
     if (method.getBeanType().getPackageName().startsWith("org.springdoc")) return true;
     May needed = needed(method);
     boolean open = needed != null && needed.value() == Right.ANYBODY;
-    boolean may =
-        needed != null
-            && Arrays.stream(Role.values())
-                .anyMatch(role -> request.isUserInRole(role.name()) && role.may(needed.value()));
+    boolean may = needed != null && needed.value().heldBy(request::isUserInRole);
     if (!open && !may) throw new AccessDeniedException(method.getShortLogMessage());
     return true;
   }

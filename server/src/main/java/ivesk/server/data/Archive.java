@@ -153,30 +153,47 @@ public class Archive {
   /// @param fresh rows that are not here yet
   /// @param same rows that are here already
   /// @param differing rows that are here otherwise; they keep a file from being taken in
-  public record Effect(String table, int fresh, int same, int differing) {}
+  /// @param withheld rows that are not taken as the file has them, since who brings it may not:
+  ///   openings are left out, people come in locked
+  public record Effect(String table, int fresh, int same, int differing, int withheld) {
+    public Effect(String table, int fresh, int same, int differing) {
+      this(table, fresh, same, differing, 0);
+    }
+  }
+
+  /// What who brings a file may do besides. A file gives nobody more than its bearer could.
+  ///
+  /// @param people adding accounts
+  /// @param openings opening what is restricted
+  public record Bearer(boolean people, boolean openings) {
+    public static final Bearer OF_ALL = new Bearer(true, true);
+  }
 
   /// Reads a file through and says what it would do; nothing is written.
   ///
   /// @throws BadLine with the line and the reason
   /// @throws IOException where the file does not come whole
-  public List<Effect> preview(InputStream file) throws BadLine, IOException {
-    return read(file, false);
+  public List<Effect> preview(InputStream file, Bearer bearer) throws BadLine, IOException {
+    return read(file, bearer, false);
   }
 
   /// Takes a file in, all of it or nothing.
   ///
   /// @throws BadLine with the line and the reason; nothing was written then
   /// @throws IOException where the file does not come whole; nothing was written then
-  public List<Effect> take(InputStream file) throws BadLine, IOException {
-    return read(file, true);
+  public List<Effect> take(InputStream file, Bearer bearer) throws BadLine, IOException {
+    return read(file, bearer, true);
   }
 
-  private List<Effect> read(InputStream file, boolean keep) throws BadLine, IOException {
+  private List<Effect> read(InputStream file, Bearer bearer, boolean keep)
+      throws BadLine, IOException {
     TransactionStatus transaction = transactions.getTransaction(new DefaultTransactionDefinition());
     boolean whole = false;
     try {
       ArchiveTouched touched = new ArchiveTouched();
-      List<Effect> effects = read(file, DataSourceUtils.getConnection(database), touched);
+      Connection connection = DataSourceUtils.getConnection(database);
+      List<Effect> effects =
+          read(file, new Into(connection, ArchiveSchema.of(connection), touched, bearer));
       touched.check(checks.orderedStream().toList());
       if (keep) {
         requireNoneDiffers(effects);
@@ -204,10 +221,8 @@ public class Archive {
     }
   }
 
-  private static List<Effect> read(InputStream file, Connection connection, ArchiveTouched touched)
+  private static List<Effect> read(InputStream file, Into into)
       throws SQLException, BadLine, IOException {
-    ArchiveSchema schema = ArchiveSchema.of(connection);
-    Into into = new Into(connection, schema, touched);
     BufferedInputStream bytes = new BufferedInputStream(file);
     bytes.mark(1);
     boolean zip = bytes.read() == 'P';
@@ -216,7 +231,7 @@ public class Archive {
   }
 
   /// Where rows go, within the open transaction.
-  record Into(Connection connection, ArchiveSchema schema, ArchiveTouched touched) {
+  record Into(Connection connection, ArchiveSchema schema, ArchiveTouched touched, Bearer bearer) {
     ArchiveRows rows(String table, List<String> columns, ArchiveRows.Place place)
         throws SQLException, BadLine {
       return new ArchiveRows(this, table, columns, place);

@@ -35,9 +35,14 @@ final class ArchiveRows implements AutoCloseable {
   private final PreparedStatement find;
   private final PreparedStatement insert;
   private final PreparedStatement replaced;
+
+  /// Who brings the file may not bring such rows.
+  private final boolean withhold;
+
   private int fresh;
   private int same;
   private int differing;
+  private int withheld;
 
   /// @param place of the columns in the file
   /// @throws BadLine where the table has no such columns, or they lack its key
@@ -75,6 +80,10 @@ final class ArchiveRows implements AutoCloseable {
                     .collect(Collectors.joining(" AND ")));
     this.replaced = connection.prepareStatement("DELETE FROM product_kind WHERE name = ?");
     boolean account = name.equals("account");
+    this.withhold =
+        account && !into.bearer().people()
+            || name.equals("clinician_opening") && !into.bearer().openings();
+    boolean lockedBesides = account && withhold && !names.contains("locked");
     boolean foreign = name.equals("product") && !names.contains("retired");
     this.insert =
         connection.prepareStatement(
@@ -84,6 +93,7 @@ final class ArchiveRows implements AutoCloseable {
                 + String.join(", ", names)
                 // Somebody who comes with a file signs in by a one-time code.
                 + (account ? ", password_hash" : "")
+                + (lockedBesides ? ", locked" : "")
                 // A product that comes with a client's chart is none of this rack.
                 + (foreign ? ", retired" : "")
                 + ") VALUES ("
@@ -91,6 +101,7 @@ final class ArchiveRows implements AutoCloseable {
                     .map(column -> column.type() == ColumnType.DOCUMENT ? "? FORMAT JSON" : "?")
                     .collect(Collectors.joining(", "))
                 + (account ? ", ''" : "")
+                + (lockedBesides ? ", TRUE" : "")
                 + (foreign ? ", TRUE" : "")
                 + ")");
   }
@@ -135,6 +146,11 @@ final class ArchiveRows implements AutoCloseable {
         replaced.setObject(1, values[index("name")]);
         replaced.executeUpdate();
       }
+      if (withhold) {
+        withheld++;
+        if (table.name().equals("clinician_opening")) return;
+        lock(values);
+      }
       for (int i = 0; i < values.length; i++) {
         if (values[i] == null) insert.setNull(i + 1, Types.NULL);
         else insert.setObject(i + 1, values[i]);
@@ -147,8 +163,20 @@ final class ArchiveRows implements AutoCloseable {
     }
   }
 
+  /// Somebody whose name the records need, and who may do nothing here until an owner lets them.
+  private void lock(@Nullable Object[] account) {
+    for (int i = 0; i < account.length; i++) {
+      switch (columns.get(i).name()) {
+        case "role" -> account[i] = "DESK";
+        case "scope" -> account[i] = null;
+        case "locked" -> account[i] = true;
+        default -> {}
+      }
+    }
+  }
+
   Effect effect() {
-    return new Effect(table.name(), fresh, same, differing);
+    return new Effect(table.name(), fresh, same, differing, withheld);
   }
 
   private static final Pattern UNIQUE = Pattern.compile("ON \\w+\\.\\w+\\(([^)]*)\\)");

@@ -8,6 +8,7 @@ import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Form;
 import ivesk.server.records.Intake.Outcome;
 import jakarta.servlet.http.HttpServletRequest;
@@ -16,6 +17,7 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -107,7 +109,11 @@ class ArchiveController {
 
   private TakenIn read(HttpServletRequest request, boolean keep, String who) {
     try {
-      Outcome outcome = intake.read(request.getInputStream(), keep, who);
+      Bearer bearer =
+          new Bearer(
+              Right.PEOPLE.heldBy(request::isUserInRole),
+              Right.CLINICIAN.heldBy(request::isUserInRole));
+      Outcome outcome = intake.read(request.getInputStream(), keep, who, bearer);
       return new TakenIn(
           outcome.effects().stream()
               .map(one -> new ArchiveEffect(one.table(), one.fresh(), one.same(), one.differing()))
@@ -123,6 +129,10 @@ class ArchiveController {
     }
   }
 
+  /// Tables by which somebody may do more than before, in the audit's words.
+  private static final Map<String, String> GIVES_POWER =
+      Map.of("account", "import people", "clinician_opening", "import openings");
+
   /// Reads a file through and says what it would do; nothing is written.
   @May(Right.ARCHIVE)
   @PostMapping("/archive/preview")
@@ -136,6 +146,12 @@ class ArchiveController {
   TakenIn take(HttpServletRequest request, Principal who) {
     TakenIn taken = read(request, true, who.getName());
     audit.note(who.getName(), "import file", "practice");
+    for (ArchiveEffect effect : taken.effects()) {
+      String what = GIVES_POWER.get(effect.table());
+      if (what != null && effect.fresh() > 0) {
+        audit.note(who.getName(), what, "practice", String.valueOf(effect.fresh()));
+      }
+    }
     return taken;
   }
 }

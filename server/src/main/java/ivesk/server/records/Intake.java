@@ -5,6 +5,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Effect;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
@@ -71,9 +72,11 @@ class Intake {
   /// What a file would do, or does.
   ///
   /// @param keep writes it, all or nothing
+  /// @param bearer what `who` may do besides
   /// @throws BadLine with the line and the reason; nothing was written then
   /// @throws IOException where the file does not come whole; nothing was written then
-  Outcome read(InputStream file, boolean keep, String who) throws BadLine, IOException {
+  Outcome read(InputStream file, boolean keep, String who, Bearer bearer)
+      throws BadLine, IOException {
     BufferedInputStream bytes = new BufferedInputStream(file, BEGINNING);
     bytes.mark(BEGINNING);
     String beginning = new String(bytes.readNBytes(BEGINNING), StandardCharsets.ISO_8859_1);
@@ -84,7 +87,28 @@ class Intake {
     if (beginning.contains("\"resourceType\"") && !beginning.startsWith("{\"format\"")) {
       return fhir(bytes, keep, who);
     }
-    return new Outcome(keep ? archive.take(bytes) : archive.preview(bytes), List.of());
+    List<Effect> effects = keep ? archive.take(bytes, bearer) : archive.preview(bytes, bearer);
+    return new Outcome(effects, withheld(effects));
+  }
+
+  private static List<String> withheld(List<Effect> effects) {
+    List<String> notes = new ArrayList<>();
+    for (Effect effect : effects) {
+      if (effect.withheld() == 0) continue;
+      notes.add(
+          switch (effect.table()) {
+            case "account" ->
+                "Only an owner adds people: "
+                    + effect.withheld()
+                    + " come in by name alone, locked, without a licence.";
+            case "clinician_opening" ->
+                "Only the supervising clinician opens what is restricted: "
+                    + effect.withheld()
+                    + " openings are left out.";
+            default -> throw new IllegalStateException(effect.table());
+          });
+    }
+    return notes;
   }
 
   private Outcome closedDays(InputStream file, boolean keep) throws BadLine, IOException {
