@@ -5888,7 +5888,7 @@ export interface components {
             /** Format: date */
             earliest?: string;
             /** @enum {string} */
-            item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "HAIR" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "SHAVE" | "ON_THE_DAY";
+            item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "FILLER" | "HAIR" | "ABRASION" | "TOXIN" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "PATCH_TEST" | "SHAVE" | "ON_THE_DAY";
             kept: boolean;
             late: boolean;
             what: string;
@@ -10353,7 +10353,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "HAIR" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "SHAVE" | "ON_THE_DAY";
+                item: "SUNSCREEN" | "LOW_HOME_ACID" | "INHIBITOR" | "SUN" | "FILLER" | "HAIR" | "ABRASION" | "TOXIN" | "PRESCRIBED_RETINOID" | "RETINOL" | "HOME_ACID" | "PATCH_TEST" | "SHAVE" | "ON_THE_DAY";
             };
             cookie?: never;
         };

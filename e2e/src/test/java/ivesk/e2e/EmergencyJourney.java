@@ -89,7 +89,8 @@ class EmergencyJourney extends Journey {
     browser.press("Close alarm");
     browser.saved();
     browser.see("No acid today");
-    assertThat(browser.driver.findElement(Browser.containing("Arm the timer")).isEnabled()).isFalse();
+    assertThat(browser.driver.findElement(Browser.containing("Arm the timer")).isEnabled())
+        .isFalse();
     browser.axe("Ready, after an alarm");
     browser.press("Stop for today");
     browser.saved();

@@ -87,7 +87,7 @@ class EveryViewJourney extends Journey {
     look("Settle");
     show("Maren Holt", "ready");
     browser.press("Begin");
-    browser.see("Consent");
+    browser.see("Something new? Change it in Screen first.");
     look("Ready");
     assertThat(tooWide).isEmpty();
   }

@@ -64,7 +64,7 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.see("May Adaeze have a peel");
     browser.see("answers missing");
     browser.tabTo("The body now: none of the rest applies", Keys.ENTER);
-    browser.see("11 of 11");
+    browser.see("12 of 12");
     browser.tabTo("Medicines and products: none of the rest applies", Keys.ENTER);
     browser.see("10 of 10");
     browser.tabTo("Tyrosinase inhibitor, daily > since", Keys.SPACE);
@@ -72,7 +72,7 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.tabTo("Done to the skin lately: none of the rest applies", Keys.ENTER);
     browser.see("11 of 11");
     browser.tabTo("History: none of the rest applies", Keys.ENTER);
-    browser.see("17 of 17");
+    browser.see("18 of 18");
     browser.tabTo("Dark marks after spots or cuts, ever > yes", Keys.SPACE);
     browser.tabTo("Comfort and wishes: none of the rest applies", Keys.ENTER);
     browser.see("no signed consent");

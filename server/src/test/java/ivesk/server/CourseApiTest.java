@@ -256,6 +256,9 @@ class CourseApiTest {
     assertThat(table.lines().findFirst().orElseThrow())
         .startsWith("date,formula,state,flakes_from,flakes_to,masi,modified_masi,gags,");
     assertThat(table.lines().filter(line -> line.contains("MAN-20,well taken"))).hasSize(5);
+    assertThat(table.lines().filter(line -> line.contains(",on the skin now,")))
+        .as("the one of today is not ended")
+        .hasSize(1);
     assertThat(table.lines().skip(1).findFirst().orElseThrow())
         .as("2 x 3 three times, nose 2, chin 3, 3 x 2")
         .contains(",29,");

@@ -286,7 +286,9 @@ class PracticeTest {
                       .formatted(finding))
               .body()
               .get("outcome");
-      assertThat(cleared.get("verdict").asString()).isEqualTo("PROCEED");
+      assertThat(cleared.get("verdict").asString())
+          .as("by the clinician's word")
+          .isEqualTo("ADAPT");
       assertThat(cleared.get("findings").toString()).contains("cleared by Dr Thea Lund");
     }
 

@@ -2,8 +2,10 @@ package ivesk.core.plan;
 
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.ScreeningRules;
 import ivesk.core.screening.Seen;
 import ivesk.core.skin.HomeProduct.Active;
 import ivesk.core.skin.LookFinding;
@@ -27,10 +29,14 @@ public final class PrepCalendar {
     LOW_HOME_ACID("last of the low home acid, alternate nights"),
     INHIBITOR("tyrosinase inhibitor started, daily from here"),
     SUN("last strong sun or sunbed"),
+    FILLER("last filler"),
     HAIR("last wax, thread or depilatory"),
+    ABRASION("last microdermabrasion or brush treatment"),
+    TOXIN("last botulinum toxin"),
     PRESCRIBED_RETINOID("last prescribed retinoid"),
     RETINOL("last retinol"),
     HOME_ACID("last scrub, home acid, acid wash or peroxide"),
+    PATCH_TEST("patch test placed, to be read after 24 and 48 h"),
     SHAVE("last razor shave"),
     ON_THE_DAY("no make-up, no exercise before, lenses out");
 
@@ -69,7 +75,8 @@ public final class PrepCalendar {
               .or(() -> shown(LookFinding.IRRITATION, looks, region));
       case SHAVE, HAIR -> shown(LookFinding.IRRITATION, looks, region);
       case ON_THE_DAY -> shown(LookFinding.MAKE_UP, looks, region);
-      case SUNSCREEN, INHIBITOR, SUN -> Optional.empty();
+      case ABRASION -> shown(LookFinding.IRRITATION, looks, region);
+      case SUNSCREEN, INHIBITOR, SUN, FILLER, TOXIN, PATCH_TEST -> Optional.empty();
     };
   }
 
@@ -88,8 +95,10 @@ public final class PrepCalendar {
   /// From this grade on a look says something; Ivesk's own default.
   private static final int SHOWN = 2;
 
+  /// @param formula of the peel; a new client, a new family and sensitive skin have it tested first
   /// @param today the day on which the plan is made
-  public static List<Step> of(ScreeningFacts client, DepthClass depth, LocalDate today) {
+  public static List<Step> of(
+      ScreeningFacts client, Formula formula, DepthClass depth, LocalDate today) {
     LocalDate peel = client.peelDate();
     boolean superficial = depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
     List<Step> steps = new ArrayList<>();
@@ -109,14 +118,14 @@ public final class PrepCalendar {
             Item.SUN,
             today,
             client.is(Question.SUN, "no")));
-    steps.add(
-        dated(
-            client.lastUse(Question.HAIR, "done"),
-            peel,
-            7,
-            Item.HAIR,
-            today,
-            client.is(Question.HAIR, "none")));
+    steps.add(lately(client, Question.HAIR, 7, Item.HAIR, today));
+    steps.add(lately(client, Question.ABRASION, 7, Item.ABRASION, today));
+    steps.add(lately(client, Question.TOXIN, 7, Item.TOXIN, today));
+    steps.add(lately(client, Question.FILLER, 14, Item.FILLER, today));
+    if (ScreeningRules.patchTested(client, formula, depth)) {
+      boolean read = ScreeningRules.patchTestMissing(client, formula).isEmpty();
+      steps.add(step(peel.minusDays(2), Item.PATCH_TEST, today, peel, read));
+    }
     Optional<LocalDate> prescribed =
         client.lastUse(Question.RETINOID, "used", Active.PRESCRIBED_RETINOID);
     Optional<LocalDate> retinol = client.lastUse(Question.RETINOL, "used", Active.RETINOL);
@@ -143,6 +152,18 @@ public final class PrepCalendar {
     steps.add(step(peel, Item.ON_THE_DAY, today, peel, true));
     steps.sort(Comparator.comparing(Step::day));
     return List.copyOf(steps);
+  }
+
+  /// What was asked as "none" or "done" with its day.
+  private static Step lately(
+      ScreeningFacts client, Question question, int days, Item item, LocalDate today) {
+    return dated(
+        client.lastUse(question, "done"),
+        client.peelDate(),
+        days,
+        item,
+        today,
+        client.is(question, "none"));
   }
 
   /// Something that ends some days before the peel; kept when it was never done, or long enough

@@ -888,6 +888,28 @@ public final class ScreeningRules {
     return test.read() && !test.placedOn().plusMonths(months).isBefore(v.peelDate());
   }
 
+  /// Whether a formula is tested on a patch first.
+  public static boolean patchTested(ScreeningFacts v, Formula formula, DepthClass depth) {
+    boolean spared =
+        v.policies().chose(Choice.PATCH_TEST_SUPERFICIAL_ONLY)
+            && !depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
+    return !spared && Contents.families(formula).stream().anyMatch(family -> needsPatch(v, family));
+  }
+
+  /// The families of a formula whose test is still to be made or read.
+  public static Set<Family> patchTestMissing(ScreeningFacts v, Formula formula) {
+    Set<Family> missing = EnumSet.noneOf(Family.class);
+    for (Family family : Contents.families(formula)) {
+      if (needsPatch(v, family)
+          && v.patchTests().stream()
+              .filter(test -> test.family() == family)
+              .noneMatch(test -> counts(v, test))) {
+        missing.add(family);
+      }
+    }
+    return missing;
+  }
+
   private static boolean needsPatch(ScreeningFacts v, Family family) {
     return v.sensitive()
         || v.peelsHere().stream().noneMatch(peel -> peel.formula().family().coveredBy() == family);

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies;
@@ -35,6 +36,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PlanTest {
+  private static final Formula LAC_10 = Library.get("LAC-10");
 
   private static PastPeel past(String code, int daysAgo, int seconds, int layers) {
     return new PastPeel(
@@ -237,7 +239,7 @@ class PlanTest {
     @Test
     void countsBackFromTheDate() {
       List<PrepCalendar.Step> steps =
-          PrepCalendar.of(easy().facts(), DepthClass.VERY_SUPERFICIAL, T.minusDays(20));
+          PrepCalendar.of(easy().facts(), LAC_10, DepthClass.VERY_SUPERFICIAL, T.minusDays(20));
       assertThat(steps).noneMatch(PrepCalendar.Step::late);
       assertThat(day(steps, "wax")).isEqualTo(T.minusDays(7));
       assertThat(day(steps, "strong sun")).isEqualTo(T.minusDays(14));
@@ -248,7 +250,7 @@ class PlanTest {
     @Test
     void movingTheDateMovesTheCalendar() {
       List<PrepCalendar.Step> steps =
-          PrepCalendar.of(easy().on(T.plusDays(5)).facts(), DepthClass.SUPERFICIAL, T);
+          PrepCalendar.of(easy().on(T.plusDays(5)).facts(), LAC_10, DepthClass.SUPERFICIAL, T);
       assertThat(day(steps, "wax")).isEqualTo(T.minusDays(2));
     }
 
@@ -257,13 +259,14 @@ class PlanTest {
     void darkerTypesStartAnInhibitor() {
       Clients client = easy().type(Phototype.IV);
       List<PrepCalendar.Step> steps =
-          PrepCalendar.of(client.facts(), DepthClass.SUPERFICIAL, T.minusDays(10));
+          PrepCalendar.of(client.facts(), LAC_10, DepthClass.SUPERFICIAL, T.minusDays(10));
       PrepCalendar.Step inhibitor = step(steps, "inhibitor");
       assertThat(inhibitor.late()).isTrue();
       assertThat(inhibitor.earliest()).contains(T.plusDays(4));
       PrepCalendar.Step kept =
           step(
-              PrepCalendar.of(client.primed(20).facts(), DepthClass.SUPERFICIAL, T.minusDays(10)),
+              PrepCalendar.of(
+                  client.primed(20).facts(), LAC_10, DepthClass.SUPERFICIAL, T.minusDays(10)),
               "inhibitor");
       assertThat(kept.late()).isFalse();
       assertThat(kept.kept()).isTrue();
@@ -281,9 +284,48 @@ class PlanTest {
                   "used",
                   T.minusDays(30));
       List<PrepCalendar.Step> steps =
-          PrepCalendar.of(client.facts(), DepthClass.SUPERFICIAL, T.minusDays(20));
+          PrepCalendar.of(client.facts(), LAC_10, DepthClass.SUPERFICIAL, T.minusDays(20));
       assertThat(day(steps, "last " + (choice.equals("retinol") ? "retinol" : "prescribed")))
           .isEqualTo(T.minusDays(days));
+    }
+
+    /// Domain 05, home prep: common practice, no source.
+    @Test
+    void whatWasDoneToTheSkinLatelyHasItsDays() {
+      List<PrepCalendar.Step> steps =
+          PrepCalendar.of(
+              easy()
+                  .answering(Question.ABRASION, "done", T.minusDays(3))
+                  .answering(Question.TOXIN, "done", T.minusDays(9))
+                  .answering(Question.FILLER, "done", T.minusDays(9))
+                  .facts(),
+              LAC_10,
+              DepthClass.VERY_SUPERFICIAL,
+              T.minusDays(2));
+      assertThat(day(steps, "microdermabrasion")).isEqualTo(T.minusDays(7));
+      assertThat(step(steps, "microdermabrasion").earliest()).contains(T.plusDays(5));
+      assertThat(step(steps, "botulinum").kept()).isTrue();
+      assertThat(day(steps, "filler")).isEqualTo(T.minusDays(14));
+      assertThat(step(steps, "filler").late()).isTrue();
+    }
+
+    @Test
+    void thePatchTestHasTimeToBeReadTwice() {
+      Clients fresh = easy().patched();
+      PrepCalendar.Step test =
+          step(
+              PrepCalendar.of(fresh.facts(), LAC_10, DepthClass.VERY_SUPERFICIAL, T.minusDays(1)),
+              "patch test");
+      assertThat(test.day()).isEqualTo(T.minusDays(2));
+      assertThat(test.earliest()).contains(T.plusDays(1));
+      assertThat(
+              PrepCalendar.of(
+                  fresh.after(past("LAC-10", 40, 120, 1)).facts(),
+                  LAC_10,
+                  DepthClass.VERY_SUPERFICIAL,
+                  T.minusDays(9)))
+          .as("had it here before")
+          .noneMatch(step -> step.item() == PrepCalendar.Item.PATCH_TEST);
     }
 
     private LocalDate day(List<PrepCalendar.Step> steps, String word) {

@@ -247,7 +247,7 @@ class PlanController {
         PlanView.of(plan),
         planned.chosen().kept(),
         visit.minutes(),
-        PrepCalendar.of(facts.client(), plan.depth(), LocalDate.now(clock)),
+        PrepCalendar.of(facts.client(), plan.formula(), plan.depth(), LocalDate.now(clock)),
         told,
         against(id, told),
         Stream.concat(

@@ -151,7 +151,7 @@ public class ProgressService {
               peel.formula().rung(),
               false,
               false,
-              Optional.of(peel.outcome().label()),
+              Optional.of(one.stillOn() ? "on the skin now" : peel.outcome().label()),
               peel.flaked()
                   .filter(days -> days.expected())
                   .map(days -> peel.on().plusDays(days.first())),

@@ -46,13 +46,14 @@ public class RecordedPeels implements PastPeels {
   /// A stage for which a curve was drawn.
   private record Ahead(UUID treatment, int stage, String formula) {}
 
-  private record Done(Instant firstTouch, PastPeel peel) {
+  /// @param stillOn not ended yet: how it was taken nobody knows
+  private record Done(Instant firstTouch, PastPeel peel, boolean stillOn) {
     Done flaking(Optional<Flaking> told) {
-      return new Done(firstTouch, peel.flaking(told));
+      return new Done(firstTouch, peel.flaking(told), stillOn);
     }
 
     Done flagged(Optional<RedFlags.Flagged> flag) {
-      return flag.map(one -> new Done(firstTouch, peel.flagged(one.open()))).orElse(this);
+      return flag.map(one -> new Done(firstTouch, peel.flagged(one.open()), stillOn)).orElse(this);
     }
   }
 
@@ -109,13 +110,15 @@ public class RecordedPeels implements PastPeels {
   }
 
   /// A peel as it is on record.
-  public record Recorded(UUID visitId, PastPeel peel) {}
+  ///
+  /// @param stillOn not ended yet: how it was taken nobody knows
+  public record Recorded(UUID visitId, PastPeel peel, boolean stillOn) {}
 
   /// All that were done here, the oldest first.
   public List<Recorded> ofClient(UUID clientId) {
     List<UUID> booked = visits.ofClient(clientId).stream().map(Visit::id).toList();
     return heardOf(treatments.ofVisits(booked), booked).stream()
-        .map(one -> new Recorded(one.visitId(), one.done().peel()))
+        .map(one -> new Recorded(one.visitId(), one.done().peel(), one.done().stillOn()))
         .toList();
   }
 
@@ -172,7 +175,12 @@ public class RecordedPeels implements PastPeels {
     List<Done> done = new ArrayList<>();
     for (int i = 0; i < peels.size(); i++) {
       PastPeel peel = peels.get(i);
-      done.add(new Done(touched.plusMillis(i), i == 0 ? peel.planning(nextTime(live)) : peel));
+      boolean stillOn =
+          live.state().phase() == Phase.ACID
+              && live.plan().formula().equals(peel.formula())
+              && live.plan().regions().contains(peel.region());
+      done.add(
+          new Done(touched.plusMillis(i), i == 0 ? peel.planning(nextTime(live)) : peel, stillOn));
     }
     return List.copyOf(done);
   }
