@@ -58,6 +58,13 @@ export function Care({
   if (steps.length === 0) return null;
   return (
     <ol className={cx("care")} aria-label="On the skin, in order">
+      {treatment.barrierOn && steps.some(({ doneAt }) => doneAt === undefined) && (
+        <li>
+          <Button color="inherit" onClick={() => live.say({ type: "BarrierWipedOff" })}>
+            Barrier wiped off
+          </Button>
+        </li>
+      )}
       {steps.map((step) => (
         <li key={step.id} className={cx(step.doneAt && "done")}>
           <Step
@@ -70,13 +77,6 @@ export function Care({
           />
         </li>
       ))}
-      {treatment.barrierOn && steps.some(({ doneAt }) => doneAt === undefined) && (
-        <li>
-          <Button color="inherit" onClick={() => live.say({ type: "BarrierWipedOff" })}>
-            Barrier wiped off
-          </Button>
-        </li>
-      )}
     </ol>
   );
 }

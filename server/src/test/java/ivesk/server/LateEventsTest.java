@@ -102,6 +102,21 @@ class LateEventsTest {
         .isBetween(Duration.ofMillis(28_500), Duration.ofMillis(31_500));
   }
 
+  /// END said at 11:00:29 by the screen, with its offset measured, that arrives at 11:00:36.
+  @Test
+  void howLongARequestIsOnItsWayMovesNothing() {
+    UUID slow = UUID.randomUUID();
+    UUID quick = UUID.randomUUID();
+    Instant first = now().minusSeconds(7);
+    Instant second = first.plusMillis(400);
+    assertThat(say(quick, second, ANSWER, Map.of("sentAt", now().toString())).status())
+        .isEqualTo(200);
+    assertThat(say(slow, first, ANSWER, Map.of("sentAt", first.toString())).status())
+        .isEqualTo(200);
+    assertThat(at(slow)).isEqualTo(first);
+    assertThat(at(quick)).as("in the order of the taps").isEqualTo(second);
+  }
+
   private Instant at(UUID event) {
     for (JsonNode one : practice.get("/api/treatments/" + treatment).body().get("events")) {
       if (one.get("id").asString().equals(event.toString())) {

@@ -2,12 +2,15 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.Language;
 import ivesk.server.Practice.Answer;
+import ivesk.server.client.Client;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Bearer;
 import ivesk.server.data.Archive.Form;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -32,6 +35,20 @@ class MergeTest {
   @AfterAll
   void close() {
     practice.close();
+  }
+
+  /// Forgetting one does harm: the words of both charts stay, whatever they deny.
+  @Test
+  void whatEitherChartSaysOfAllergiesStays() {
+    Client client =
+        Client.named(
+            UUID.randomUUID(), "Ona Vik", LocalDate.of(1990, 1, 2), "", "", Language.EN);
+    Client one = client.allergicOnlyTo("not allergic to aspirin; latex");
+    assertThat(one.allergicTo("aspirin").allergies())
+        .isEqualTo("not allergic to aspirin; latex; aspirin");
+    assertThat(one.allergicTo("Latex ; aspirin").allergies())
+        .as("the same words once")
+        .isEqualTo("not allergic to aspirin; latex; aspirin");
   }
 
   private String added(String name, String born, String allergies) {

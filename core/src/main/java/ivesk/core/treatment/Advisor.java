@@ -500,7 +500,21 @@ public final class Advisor {
                   .key(Action.CARE_OFF)
                   .build());
     }
-    return CareState.open(plan, state).stream()
+    List<CareStep> open = CareState.open(plan, state);
+    if (!open.isEmpty()
+        && state.barrierOn()
+        && state.phase() == Phase.AT_REST
+        && (Gate.before(open.getFirst(), plan, state).isEmpty() || opens(state).isEmpty())) {
+      return Optional.of(
+          outside(
+                  Kind.REST,
+                  "At rest. Wipe the barrier off",
+                  "It comes off before " + open.getFirst().label() + " and what follows.")
+              .key(Action.BARRIER)
+              .other(Action.LEAVING_CHECK)
+              .build());
+    }
+    return open.stream()
         .findFirst()
         .map(step -> {
           Optional<String> shut = Gate.before(step, plan, state);
@@ -510,20 +524,15 @@ public final class Advisor {
                   shut.map(why -> Words.capital(why) + ".")
                       .orElseGet(() -> howTo(step, plan, state)))
               .on(step.zones())
-              .key(shut.isEmpty() ? Action.CARE : opens(plan, state).orElse(Action.NONE))
+              .key(shut.isEmpty() ? Action.CARE : opens(state).orElse(Action.NONE))
               .other(Action.LEAVING_CHECK)
               .build();
         });
   }
 
-  /// What would open a shut gate: a look, or the barrier wiped off.
-  private static Optional<Action> opens(TreatmentPlan plan, TreatmentState state) {
-    if (state.ending().lookedAt().isEmpty()) return Optional.of(Action.REDNESS);
-    return Gate.c(plan, state, List.of()).isPresent()
-            && state.barrierOn()
-            && state.phase() == Phase.AT_REST
-        ? Optional.of(Action.BARRIER)
-        : Optional.empty();
+  /// What would open a shut gate: a look.
+  private static Optional<Action> opens(TreatmentState state) {
+    return state.ending().lookedAt().isEmpty() ? Optional.of(Action.REDNESS) : Optional.empty();
   }
 
   private static String whenOver(CareStep step) {

@@ -11,7 +11,11 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.practice.Policies;
+import ivesk.core.product.CareProduct;
 import ivesk.core.product.Catalogue;
+import ivesk.core.product.MaskMix;
+import ivesk.core.product.UnitDose;
+import ivesk.core.quantity.Mass;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -351,6 +355,46 @@ class PlanTest {
     @Test
     void formulaWithATenthOver() {
       assertThat(quantity(easy(), "GLY-20", false, "GLY-20")).isEqualTo("3.0 mL");
+    }
+
+    /// 30 g powder to 90 g water on the label, a scoop of 12 g, two scoops: 24 g to 72 g.
+    @Test
+    void powderByTheScoopIsWeighed() {
+      CareProduct grams = Catalogue.SHIPPED.find("MASK-SET").orElseThrow();
+      MaskMix label =
+          new MaskMix(Mass.g(30), Mass.g(90), 20, Duration.ofMinutes(3), Duration.ofMinutes(12));
+      CareProduct scoops =
+          new CareProduct(
+              "SCOOPS",
+              "mask by the scoop",
+              "",
+              1,
+              grams.role(),
+              grams.actives(),
+              grams.ph(),
+              new UnitDose(UnitDose.Unit.SCOOP, 12, UnitDose.Measure.G),
+              Map.of(),
+              grams.timing(),
+              "",
+              grams.regions(),
+              Set.of(),
+              List.of(),
+              false,
+              false,
+              grams.filter(),
+              false,
+              grams.thermal(),
+              Optional.of(label),
+              Optional.empty());
+      Catalogue catalogue = Catalogue.with(List.of(scoops), List.of());
+      List<String> lines = Scripts.calmBut("CREAM", "SCOOPS 2 C", "CREAM");
+      Objections.Run run =
+          Scripts.run(Region.FACE, lines, Scripts.practice(Policies.defaults(), catalogue));
+      assertThat(Trolley.of(List.of(run), false))
+          .filteredOn(thing -> thing.what().startsWith("mask by the scoop"))
+          .singleElement()
+          .extracting(Trolley.LaidOut::quantity)
+          .isEqualTo("24 g + 72 g water");
     }
 
     /// 2.76 mL of 20 % glycolic: 7.26 mmol, 6.1 mL of bicarbonate 10 %, twice laid out and rounded

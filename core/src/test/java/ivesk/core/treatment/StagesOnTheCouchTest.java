@@ -407,7 +407,11 @@ class StagesOnTheCouchTest {
                       .feels(60, 2),
                   250)
               .feels(360, 1);
-      assertThat(first.advice(361).reason())
+      assertThat(first.advice(361).action())
+          .as("the barrier comes off before a product goes on")
+          .isEqualTo(Action.BARRIER);
+      first.say(362, new BarrierWipedOff());
+      assertThat(first.advice(363).reason())
           .isEqualTo("A barrier product instead of an active serum: first visit.");
     }
   }
