@@ -5,12 +5,13 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
-import { useState } from "react";
+import { useState, type CSSProperties } from "react";
 import { api, body } from "../api/client";
-import type { ContactState } from "../api/types";
+import type { ContactState, NewCheckIn } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { numbersQuery } from "../treatment/alarm/numbers";
 import { asSent, CheckInFields, EMPTY_CHECK_IN } from "./CheckInFields";
-import { checkInWordsQuery, useHeard } from "./contactQueries";
+import { atOnceQuery, checkInWordsQuery, useHeard } from "./contactQueries";
 
 /** What a client tells by phone; what it comes to is said at once. */
 export function AskCheckIn({
@@ -48,6 +49,7 @@ export function AskCheckIn({
         ) : (
           words.data && (
             <div className="stack" style={{ gap: 16 }}>
+              <AtOnce visitId={visitId} complaints={draft.complaints} />
               <CheckInFields
                 words={words.data}
                 draft={draft}
@@ -77,18 +79,66 @@ export function AskCheckIn({
   );
 }
 
-function Judged({ told }: { told: ContactState["told"][number] | undefined }) {
-  if (!told) return null;
-  const grave = told.severity === "EMERGENCY" || told.severity === "CLINICIAN_TODAY";
+function isGrave({ severity }: Pick<ContactState["told"][number], "severity">) {
+  return severity === "EMERGENCY" || severity === "CLINICIAN_TODAY";
+}
+
+/** What is grave is said while it is told; the rest of the form waits. */
+function AtOnce({
+  visitId,
+  complaints,
+}: {
+  visitId: string;
+  complaints: NewCheckIn["complaints"];
+}) {
+  const { data } = useQuery(atOnceQuery(visitId, complaints));
+  const numbers = useQuery(numbersQuery).data;
+  const missing = "not set in Practice";
+  if (complaints.length === 0 || !data || !isGrave(data)) return null;
   return (
-    <div className="stack" role="status">
-      <h2 style={{ color: grave ? "var(--madder)" : undefined }}>{told.severityLabel}</h2>
-      {told.found.length === 0 && <p>Bland cream, mineral sunscreen, and no pulling at flakes.</p>}
+    <div className="stack" role="alert" style={STAYS_IN_VIEW}>
+      <Found told={data} />
+      <p className="mono">
+        {data.severity === "EMERGENCY"
+          ? `emergency ${numbers?.emergency ?? missing} · poison centre ${numbers?.poisonCentre ?? missing}`
+          : `supervising clinician: ${numbers?.clinicians.join(", ") || missing}`}
+      </p>
+    </div>
+  );
+}
+
+const STAYS_IN_VIEW: CSSProperties = {
+  position: "sticky",
+  top: 0,
+  zIndex: 1,
+  padding: 12,
+  border: "2px solid var(--madder)",
+  background: "var(--paper)",
+};
+
+function Found({
+  told,
+}: {
+  told: Pick<ContactState["told"][number], "severity" | "severityLabel" | "found">;
+}) {
+  return (
+    <>
+      <h2 style={{ color: isGrave(told) ? "var(--madder)" : undefined }}>{told.severityLabel}</h2>
       {told.found.map((found) => (
         <p key={found.id}>
           <b>{found.question}.</b> {found.advice}
         </p>
       ))}
+    </>
+  );
+}
+
+function Judged({ told }: { told: ContactState["told"][number] | undefined }) {
+  if (!told) return null;
+  return (
+    <div className="stack" role="status">
+      <Found told={told} />
+      {told.found.length === 0 && <p>Bland cream, mineral sunscreen, and no pulling at flakes.</p>}
       {told.severity !== "AS_EXPECTED" && told.severity !== "REASSURE" && (
         <p className="soft">
           A red flag is open: no next peel is planned before it is closed with a note. The

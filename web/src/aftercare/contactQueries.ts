@@ -1,5 +1,6 @@
 import { queryOptions, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import type { NewCheckIn } from "../api/types";
 
 export const hearFromQuery = queryOptions({
   queryKey: ["check-ins"],
@@ -12,6 +13,20 @@ export function contactQuery(visitId: string) {
     queryKey: ["visit", visitId, "contact"],
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/contact", { params: { path: { id: visitId } } })),
+  });
+}
+
+/** What complaints come to by themselves, while they are told. */
+export function atOnceQuery(visitId: string, complaint: NewCheckIn["complaints"]) {
+  return queryOptions({
+    queryKey: ["visit", visitId, "contact", "at once", complaint],
+    enabled: complaint.length > 0,
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/contact/at-once", {
+          params: { path: { id: visitId }, query: { complaint } },
+        }),
+      ),
   });
 }
 

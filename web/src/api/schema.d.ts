@@ -2148,6 +2148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/contact/at-once": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["atOnce"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/contact/tries": {
         parameters: {
             query?: never;
@@ -4097,6 +4113,12 @@ export interface components {
             outline: components["schemas"]["Outline"];
             runs: components["schemas"]["ScriptRun"][];
             stages: components["schemas"]["StageFigures"][];
+        };
+        JudgedAtOnce: {
+            found: components["schemas"]["ContactFinding"][];
+            /** @enum {string} */
+            severity: "AS_EXPECTED" | "REASSURE" | "SEE" | "CLINICIAN_TODAY" | "EMERGENCY";
+            severityLabel: string;
         };
         KindOption: {
             /** @enum {string} */
@@ -10109,6 +10131,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    atOnce: {
+        parameters: {
+            query: {
+                complaint: ("FACE_SWELLING" | "BREATHING" | "VISION" | "EYE_PAIN" | "RINGING_EARS" | "NAUSEA" | "FAST_BREATHING" | "SPREADING_PAIN" | "HONEY_CRUST" | "FEVER" | "GROUPED_BLISTERS" | "TINGLING_LIP" | "BLISTER" | "WEEPING" | "GREY_SKIN" | "SEVERE_ITCH" | "RASH" | "ITCH" | "DARK_PATCHES")[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JudgedAtOnce"];
                 };
             };
         };

@@ -110,6 +110,20 @@ class ContactApiTest {
     assertThat(practice.get(visit).body().get("told").get("last").asInt()).isEqualTo(3);
   }
 
+  /// While the form is filled in: what is grave is said before anything else is asked or kept.
+  @Test
+  @Order(0)
+  void anEmergencyIsSaidWhileItIsTold() {
+    String path = contact("Sunniva Brekke");
+    int before = practice.get(path).body().get("told").size();
+    JsonNode grave = practice.get(path + "/at-once?complaint=BREATHING&complaint=ITCH").body();
+    assertThat(grave.get("severity").asString()).isEqualTo("EMERGENCY");
+    assertThat(grave.get("found").get(0).get("advice").asString()).contains("Emergency number");
+    assertThat(practice.get(path + "/at-once?complaint=ITCH").body().get("severity").asString())
+        .isEqualTo("REASSURE");
+    assertThat(practice.get(path).body().get("told")).hasSize(before);
+  }
+
   @Test
   @Order(3)
   void whatCannotBeIsRefusedAndNothingIsKept() {

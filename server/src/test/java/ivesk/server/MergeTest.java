@@ -41,8 +41,7 @@ class MergeTest {
   @Test
   void whatEitherChartSaysOfAllergiesStays() {
     Client client =
-        Client.named(
-            UUID.randomUUID(), "Ona Vik", LocalDate.of(1990, 1, 2), "", "", Language.EN);
+        Client.named(UUID.randomUUID(), "Ona Vik", LocalDate.of(1990, 1, 2), "", "", Language.EN);
     Client one = client.allergicOnlyTo("not allergic to aspirin; latex");
     assertThat(one.allergicTo("aspirin").allergies())
         .isEqualTo("not allergic to aspirin; latex; aspirin");

@@ -150,6 +150,7 @@ class RightsTest {
       POST /api/visits/{id}/patch-tests
       GET /api/visits/{id}/flakes
       GET /api/visits/{id}/contact
+      GET /api/visits/{id}/contact/at-once
       POST /api/visits/{id}/contact
       POST /api/visits/{id}/contact/tries
       POST /api/visits/{id}/diary

@@ -37,6 +37,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
@@ -160,9 +161,7 @@ class ContactController {
         kept.told().words(),
         kept.severity(),
         kept.severity().label(),
-        ContactRules.of(new HashSet<>(kept.rules())).stream()
-            .map(rule -> new ContactFinding(rule.id(), rule.question(), rule.advice()))
-            .toList(),
+        found(ContactRules.of(new HashSet<>(kept.rules()))),
         kept.hasPhoto());
   }
 
@@ -201,6 +200,22 @@ class ContactController {
   ContactView tell(@PathVariable UUID id, @RequestBody NewCheckIn body, Principal who) {
     contact.tell(visits.get(id).id(), body.telling(), Optional.of(who.getName()));
     return of(id);
+  }
+
+  record JudgedAtOnce(Severity severity, String severityLabel, List<ContactFinding> found) {}
+
+  /// What complaints come to by themselves: said while they are told, before anything is kept.
+  @May(Right.RECORD)
+  @GetMapping("/visits/{id}/contact/at-once")
+  JudgedAtOnce atOnce(@PathVariable UUID id, @RequestParam Set<Complaint> complaint) {
+    ContactRules.Verdict verdict = contact.judged(visits.get(id).id(), complaint);
+    return new JudgedAtOnce(verdict.severity(), verdict.severity().label(), found(verdict.rules()));
+  }
+
+  private static List<ContactFinding> found(List<ContactRules.Rule> rules) {
+    return rules.stream()
+        .map(rule -> new ContactFinding(rule.id(), rule.question(), rule.advice()))
+        .toList();
   }
 
   @May(Right.TREAT)

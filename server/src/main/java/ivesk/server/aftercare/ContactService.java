@@ -3,6 +3,7 @@ package ivesk.server.aftercare;
 import ivesk.core.Words;
 import ivesk.core.aftercare.CheckIns;
 import ivesk.core.aftercare.CheckIns.CheckIn;
+import ivesk.core.aftercare.Complaint;
 import ivesk.core.aftercare.ContactRules;
 import ivesk.core.aftercare.ContactRules.Verdict;
 import ivesk.core.aftercare.HowItIs;
@@ -231,6 +232,14 @@ public class ContactService {
     Telling telling =
         new Telling(UUID.randomUUID(), told, Optional.empty(), Optional.empty(), Optional.empty());
     tell(visitId, telling, Optional.of(who));
+  }
+
+  /// What complaints come to by themselves, while the rest is still being asked; nothing is kept.
+  Verdict judged(UUID visitId, Set<Complaint> complaints) {
+    LocalDate peelOn =
+        aftercare.peelDay(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
+    HowItIs told = new HowItIs(0, 0, 0, complaints, "");
+    return ContactRules.judge(situation(visitId, told, peelOn, store.checkIns(List.of(visitId))));
   }
 
   private ContactRules.Case situation(
