@@ -9,6 +9,7 @@ import { useState, type CSSProperties } from "react";
 import { api, body } from "../api/client";
 import type { ContactState, NewCheckIn } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
+import { capital } from "../parts/words";
 import { numbersQuery } from "../treatment/alarm/numbers";
 import { asSent, CheckInFields, EMPTY_CHECK_IN } from "./CheckInFields";
 import { atOnceQuery, checkInWordsQuery, useHeard } from "./contactQueries";
@@ -123,7 +124,9 @@ function Found({
 }) {
   return (
     <>
-      <h2 style={{ color: isGrave(told) ? "var(--madder)" : undefined }}>{told.severityLabel}</h2>
+      <h2 style={{ color: isGrave(told) ? "var(--madder)" : undefined }}>
+        {capital(told.severityLabel)}
+      </h2>
       {told.found.map((found) => (
         <p key={found.id}>
           <b>{found.question}.</b> {found.advice}

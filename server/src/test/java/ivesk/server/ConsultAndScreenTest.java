@@ -85,7 +85,7 @@ class ConsultAndScreenTest {
   private static Answer sign(String visit, String families, String client, String guardian) {
     return practice.post(
         "/api/visits/" + visit + "/consents",
-        "{\"families\":%s,\"textVersion\":2,\"statements\":4,\"client\":%s%s}"
+        "{\"families\":%s,\"textVersion\":3,\"statements\":4,\"client\":%s%s}"
             .formatted(families, client, guardian.isEmpty() ? "" : ",\"guardian\":" + guardian));
   }
 
@@ -321,7 +321,7 @@ class ConsultAndScreenTest {
       assertThat(signed.status()).isEqualTo(204);
       JsonNode lactic = family(visit, "LACTIC");
       assertThat(lactic.get("signed").asBoolean()).isTrue();
-      assertThat(lactic.get("textVersion").asInt()).isEqualTo(2);
+      assertThat(lactic.get("textVersion").asInt()).isEqualTo(3);
       assertThat(lactic.get("validUntil").asString())
           .isEqualTo(LocalDate.now().plusMonths(12).toString());
       assertThat(practice.get("/api/signatures/" + lactic.get("picture").asString()).contentType())
@@ -346,7 +346,7 @@ class ConsultAndScreenTest {
       assertThat(
               practice
                   .post(
-                      path, "{\"families\":[\"LACTIC\"],\"textVersion\":2,\"statements\":3," + rest)
+                      path, "{\"families\":[\"LACTIC\"],\"textVersion\":3,\"statements\":3," + rest)
                   .detail())
           .startsWith("Each of the statements");
       assertThat(
