@@ -150,6 +150,10 @@ class Pictures extends Journey {
     browser.keys("2");
     browser.saved();
     browser.pass(60);
+    browser.keys("h");
+    browser.click(By.cssSelector("[data-zone='CHEEK_RIGHT']"));
+    browser.keys("1");
+    browser.saved();
     browser.keys("1");
     browser.saved();
     care();
