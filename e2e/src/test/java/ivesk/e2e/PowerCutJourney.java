@@ -114,10 +114,10 @@ class PowerCutJourney extends Journey {
                   return advice.getBoundingClientRect().height >= 24
                     && box.scrollHeight <= box.clientHeight + 1
                     && advice.getBoundingClientRect().top >= now.getBoundingClientRect().top
-                    && [...now.querySelectorAll("button")].every(key =>
-                      bottom(key) <= bottom(now) + 1 && key.getBoundingClientRect().top >= bottom(advice));
+                    && [...now.querySelectorAll("button")].filter(key => !box.contains(key)).every(key =>
+                      bottom(key) <= bottom(now) + 1 && key.getBoundingClientRect().top >= bottom(box) - 1);
                   """))
-          .as("advice and keys at 1280x" + height)
+          .as("advice and keys at 1280x" + height + ": " + browser.text())
           .isEqualTo(true);
     }
   }
