@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -5,7 +6,7 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import dayjs from "dayjs";
-import { useState, type CSSProperties } from "react";
+import { useState } from "react";
 import { api, body } from "../api/client";
 import type { ContactState, NewCheckIn } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -13,6 +14,9 @@ import { capital } from "../parts/words";
 import { numbersQuery } from "../treatment/alarm/numbers";
 import { asSent, CheckInFields, EMPTY_CHECK_IN } from "./CheckInFields";
 import { atOnceQuery, checkInWordsQuery, useHeard } from "./contactQueries";
+import styles from "./AskCheckIn.module.css";
+
+const cx = classNames.bind(styles);
 
 /** What a client tells by phone; what it comes to is said at once. */
 export function AskCheckIn({
@@ -97,7 +101,7 @@ function AtOnce({
   const missing = "not set in Practice";
   if (complaints.length === 0 || !data || !isGrave(data)) return null;
   return (
-    <div className="stack" role="alert" style={STAYS_IN_VIEW}>
+    <div className={cx("stack", "at-once")} role="alert">
       <Found told={data} />
       <p className="mono">
         {data.severity === "EMERGENCY"
@@ -107,15 +111,6 @@ function AtOnce({
     </div>
   );
 }
-
-const STAYS_IN_VIEW: CSSProperties = {
-  position: "sticky",
-  top: 0,
-  zIndex: 1,
-  padding: 12,
-  border: "2px solid var(--madder)",
-  background: "var(--paper)",
-};
 
 function Found({
   told,

@@ -3,7 +3,8 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import { REDNESS, WHITENING } from "../api/enumWords";
 import type { Fact, Treatment, Whitening, Zone } from "../api/types";
-import { left, zoneName } from "../parts/words";
+import type { KeyBinding } from "../parts/useKeys";
+import { capital, left, zoneName } from "../parts/words";
 import { besideOf } from "./panels";
 import styles from "./Beside.module.css";
 
@@ -38,8 +39,11 @@ export function BesideNotes({
   });
 }
 
-function capital(words: string) {
-  return words.charAt(0).toUpperCase() + words.slice(1);
+/** The key that asks there, while a region is settled beside. */
+export function besideKeys(treatment: Treatment, onAsk: () => void): KeyBinding[] {
+  return treatment.beside.length > 0
+    ? [{ on: "b", says: "asks the region beside", does: onAsk }]
+    : [];
 }
 
 /** What is seen on a zone of that region. */

@@ -69,7 +69,7 @@ function runningOf(today: TodayState): Visit[] {
   return today.visits
     .filter(
       (visit) =>
-        visit.running?.alarm !== undefined ||
+        alarmed(visit) ||
         (visit.running && visit.running.phase !== "READY" && visit.running.phase !== "CHECKED"),
     )
     .sort((one, two) => Number(alarmed(two)) - Number(alarmed(one)));

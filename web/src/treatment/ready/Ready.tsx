@@ -95,7 +95,6 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   }, [navigate, seenOff, visit.id]);
   const done = () => {
     if (!ready || treatment?.noMoreAcid) return;
-    if (open !== undefined && !here) return;
     if (open === undefined) {
       say({ type: "TimerArmed" });
       void navigate(`/visits/${visit.id}/treat`);

@@ -13,7 +13,7 @@ import { clock, firstName, hour, left, plural, zoneName } from "../../parts/word
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE, RECALCULATED } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { BesideNotes } from "../Beside";
+import { besideKeys, BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { PanelName } from "../panels";
 import { SensationKeys, toldBy, toldNow } from "../SensationKeys";
@@ -158,9 +158,7 @@ function Settling({
     ...answerKeys(answered),
     ...panels.map(({ name, key, word }) => ({ on: key, says: word, does: () => setPanel(name) })),
     { on: "a", says: "alarm", does: () => setPanel("alarm") },
-    ...(treatment.beside.length > 0
-      ? [{ on: "b", says: "asks the region beside", does: () => setPanel("beside") }]
-      : []),
+    ...besideKeys(treatment, () => setPanel("beside")),
     { on: "z", says: "next zone", does: nextZone },
     { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },

@@ -14,7 +14,7 @@ import type { StationProps } from "../../parts/StationProps";
 import { RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { BesideNotes } from "../Beside";
+import { besideKeys, BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
 import type { KeyBinding } from "../../parts/useKeys";
 import type { PanelName } from "../panels";
@@ -191,9 +191,7 @@ function Couch({
       does: () => say({ type: "FanTurned", on: !treatment.fanOn }),
     },
     { on: "e", says: "END", does: end, overDialogs: true },
-    ...(treatment.beside.length > 0
-      ? [{ on: "b", says: "asks the region beside", does: () => setPanel("beside") }]
-      : []),
+    ...besideKeys(treatment, () => setPanel("beside")),
     { on: "u", says: "takes the last tap back", does: () => takeBack(live, now) },
     { on: "?", says: "these keys", does: () => setPanel("legend") },
   ];

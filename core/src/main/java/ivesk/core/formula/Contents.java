@@ -3,6 +3,7 @@ package ivesk.core.formula;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /// What is in a formula, which decides what holds for it: the family that it is filed under only
@@ -49,8 +50,7 @@ public final class Contents {
       return families;
     }
     for (Formula.Component part : formula.components()) {
-      Family family = FAMILIES.get(part.substance());
-      if (family != null && counts(part)) families.add(family);
+      if (counts(part)) familyOf(part.substance()).ifPresent(families::add);
     }
     return families;
   }
@@ -72,9 +72,8 @@ public final class Contents {
   }
 
   /// The family of an acid; empty for acids that have none.
-  static Set<Family> familyOf(Substance substance) {
-    Family family = FAMILIES.get(substance);
-    return family == null ? Set.of() : Set.of(family);
+  static Optional<Family> familyOf(Substance substance) {
+    return Optional.ofNullable(FAMILIES.get(substance));
   }
 
   /// Holds an acid that no family is named for.

@@ -336,7 +336,7 @@ public final class Library {
     return FORMULAS.stream()
         .filter(formula -> formula.peels() && formula.components().size() == 1)
         .filter(formula -> formula.contains(acid))
-        .filter(formula -> Contents.familyOf(acid).contains(formula.family()));
+        .filter(formula -> Contents.familyOf(acid).filter(formula.family()::equals).isPresent());
   }
 
   private static Row formula(String code, String name, Family family, int rung) {

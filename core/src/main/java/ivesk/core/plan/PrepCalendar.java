@@ -73,9 +73,8 @@ public final class PrepCalendar {
       case LOW_HOME_ACID, PRESCRIBED_RETINOID, RETINOL, HOME_ACID ->
           shown(LookFinding.FLAKING, looks, region)
               .or(() -> shown(LookFinding.IRRITATION, looks, region));
-      case SHAVE, HAIR -> shown(LookFinding.IRRITATION, looks, region);
+      case SHAVE, HAIR, ABRASION -> shown(LookFinding.IRRITATION, looks, region);
       case ON_THE_DAY -> shown(LookFinding.MAKE_UP, looks, region);
-      case ABRASION -> shown(LookFinding.IRRITATION, looks, region);
       case SUNSCREEN, INHIBITOR, SUN, FILLER, TOXIN, PATCH_TEST -> Optional.empty();
     };
   }
@@ -123,7 +122,7 @@ public final class PrepCalendar {
     steps.add(lately(client, Question.TOXIN, 7, Item.TOXIN, today));
     steps.add(lately(client, Question.FILLER, 14, Item.FILLER, today));
     if (ScreeningRules.patchTested(client, formula, depth)) {
-      boolean read = ScreeningRules.patchTestMissing(client, formula).isEmpty();
+      boolean read = !ScreeningRules.patchTestOwed(client, formula);
       steps.add(step(peel.minusDays(2), Item.PATCH_TEST, today, peel, read));
     }
     Optional<LocalDate> prescribed =

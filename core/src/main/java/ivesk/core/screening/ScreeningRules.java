@@ -835,11 +835,10 @@ public final class ScreeningRules {
     Map<LocalDate, Set<Family>> placed = new TreeMap<>();
     Set<Family> missing = EnumSet.noneOf(Family.class);
     for (Family family : Family.covering()) {
-      List<PatchTest> tests =
-          v.patchTests().stream().filter(test -> test.family() == family).toList();
+      List<PatchTest> tests = testsOf(v, family);
       if (tests.stream().anyMatch(PatchTest::reacted)) {
         reacted.add(family);
-      } else if (needsPatch(v, family) && tests.stream().noneMatch(test -> counts(v, test))) {
+      } else if (owesPatch(v, family)) {
         // One that should have been read by now is placed anew: nobody knows what it showed.
         tests.stream()
             .filter(test -> !test.read())
@@ -893,21 +892,20 @@ public final class ScreeningRules {
     boolean spared =
         v.policies().chose(Choice.PATCH_TEST_SUPERFICIAL_ONLY)
             && !depth.deeperThan(DepthClass.VERY_SUPERFICIAL);
-    return !spared && Contents.families(formula).stream().anyMatch(family -> needsPatch(v, family));
+    return !spared && formula.families().stream().anyMatch(family -> needsPatch(v, family));
   }
 
-  /// The families of a formula whose test is still to be made or read.
-  public static Set<Family> patchTestMissing(ScreeningFacts v, Formula formula) {
-    Set<Family> missing = EnumSet.noneOf(Family.class);
-    for (Family family : Contents.families(formula)) {
-      if (needsPatch(v, family)
-          && v.patchTests().stream()
-              .filter(test -> test.family() == family)
-              .noneMatch(test -> counts(v, test))) {
-        missing.add(family);
-      }
-    }
-    return missing;
+  /// Whether a test of a formula is still to be made or read.
+  public static boolean patchTestOwed(ScreeningFacts v, Formula formula) {
+    return formula.families().stream().anyMatch(family -> owesPatch(v, family));
+  }
+
+  private static boolean owesPatch(ScreeningFacts v, Family family) {
+    return needsPatch(v, family) && testsOf(v, family).stream().noneMatch(test -> counts(v, test));
+  }
+
+  private static List<PatchTest> testsOf(ScreeningFacts v, Family family) {
+    return v.patchTests().stream().filter(test -> test.family() == family).toList();
   }
 
   private static boolean needsPatch(ScreeningFacts v, Family family) {

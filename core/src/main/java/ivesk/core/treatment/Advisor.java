@@ -337,8 +337,8 @@ public final class Advisor {
         : "Before anything else.";
   }
 
-  /// White, deep redness or an untested white after END: said in whatever phase it shows. Fifteen
-  /// minutes after END and not at rest: whatever step is open and whatever white is watched.
+  /// Fifteen minutes after END and not at rest: said whatever step is open and whatever white is
+  /// watched.
   private static Optional<Advice> longUnrest(
       TreatmentPlan plan, TreatmentState state, Instant now) {
     boolean unrest = state.phase() == Phase.SETTLING || state.phase() == Phase.ENDING;
@@ -358,7 +358,7 @@ public final class Advisor {
   /// A region that is settled beside comes to its own rest before the client leaves.
   private static Optional<Advice> besideFirst(TreatmentState state) {
     return state.beside().stream()
-        .filter(one -> !one.atRest() || one.state().wipeOwed())
+        .filter(one -> !one.settled())
         .findFirst()
         .map(one ->
             outside(
@@ -389,6 +389,7 @@ public final class Advisor {
         .toList();
   }
 
+  /// White, deep redness or an untested white after END: said in whatever phase it shows.
   private static Optional<Advice> risen(TreatmentPlan plan, TreatmentState state, Instant now) {
     Action ask = state.phase() == Phase.SETTLING ? Action.ASK : Action.LEAVING_CHECK;
     if (state.phase() == Phase.CHECKED) ask = Action.NONE;

@@ -48,6 +48,11 @@ public record Beside(TreatmentPlan plan, TreatmentState state) {
     return state.phase() == Phase.AT_REST || state.phase() == Phase.CHECKED;
   }
 
+  /// At rest, and no white waits for the swab: it keeps nobody here.
+  boolean settled() {
+    return atRest() && !state.wipeOwed();
+  }
+
   /// What a fact says of this region; empty where it says nothing.
   private Optional<Fact> fact(Fact fact) {
     return switch (fact) {

@@ -197,7 +197,7 @@ public final class Treatment {
           seen(plan, state, zones)
               .or(() ->
                   zones.stream()
-                      .filter(zone -> !zone(plan, state, zone).wipeOwed())
+                      .filter(zone -> !holding(plan, state, zone).zones().get(zone).wipeOwed())
                       .findFirst()
                       .map(zone -> "no wipe test is owed on the " + zone.label()));
       case AddOnPutOn _ -> addOn(plan, state);
@@ -340,25 +340,18 @@ public final class Treatment {
   }
 
   private static Optional<String> endedAlone(TreatmentPlan plan, TreatmentState state, Zone zone) {
-    TreatmentState there =
-        state.beside().stream()
-            .filter(one -> !plan.zones().contains(zone) && one.holds(zone))
-            .findFirst()
-            .map(Beside::state)
-            .orElse(state);
     return when(
-        !there.endedZones().zones().containsKey(zone),
+        !holding(plan, state, zone).endedZones().zones().containsKey(zone),
         "the " + zone.label() + " was not ended by itself");
   }
 
-  /// What is known of a zone, here or on a region beside.
-  private static ZoneState zone(TreatmentPlan plan, TreatmentState state, Zone zone) {
-    if (plan.zones().contains(zone)) return state.zones().get(zone);
+  /// The state that a zone is part of: this one, or that of a region beside.
+  private static TreatmentState holding(TreatmentPlan plan, TreatmentState state, Zone zone) {
     return state.beside().stream()
-        .filter(one -> one.holds(zone))
+        .filter(one -> !plan.zones().contains(zone) && one.holds(zone))
         .findFirst()
-        .map(one -> one.state().zones().get(zone))
-        .orElse(ZoneState.UNTOUCHED);
+        .map(Beside::state)
+        .orElse(state);
   }
 
   private static boolean crystals(
@@ -371,7 +364,7 @@ public final class Treatment {
 
   private static Optional<String> besideAtRest(TreatmentState state) {
     return state.beside().stream()
-        .filter(one -> !one.atRest() || one.state().wipeOwed())
+        .filter(one -> !one.settled())
         .findFirst()
         .map(one -> one.plan().where() + " is not at rest: ask there too");
   }

@@ -42,6 +42,7 @@ import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.treatment.RecordedPeels;
+import ivesk.server.treatment.RedFlags;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
@@ -124,11 +125,12 @@ public class AftercareService {
   }
 
   private Since since(UUID visitId, ScreeningFacts client, LocalDate on) {
+    Optional<RedFlags.Flagged> flagged =
+        Optional.ofNullable(contacts.ofVisits(List.of(visitId)).get(visitId));
     Optional<LocalDate> flag =
         Stream.concat(
                 client.pastPeels().stream().flatMap(peel -> peel.redFlag().stream()),
-                Optional.ofNullable(contacts.ofVisits(List.of(visitId)).get(visitId)).stream()
-                    .flatMap(flagged -> flagged.open().stream()))
+                flagged.stream().flatMap(one -> one.open().stream()))
             .min(Comparator.naturalOrder());
     Optional<Integer> flakesSeen =
         contacts.checkIns(List.of(visitId)).stream()
@@ -139,7 +141,7 @@ public class AftercareService {
         peels.flaked(visitId),
         flakesSeen,
         flag,
-        contacts.ofVisits(List.of(visitId)).containsKey(visitId),
+        flagged.isPresent(),
         events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 

@@ -194,8 +194,7 @@ public class ContactService {
       if (before.get().visitId().equals(visitId)) return before.get();
       throw new BadInput("id", "the id was taken by another check-in; make a new one");
     }
-    LocalDate peelOn =
-        aftercare.peelDay(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
+    LocalDate peelOn = peelDay(visitId);
     LocalDate today = today();
     List<Kept> earlier = store.checkIns(List.of(visitId));
     Verdict verdict = ContactRules.judge(situation(visitId, telling.told(), peelOn, earlier));
@@ -236,10 +235,13 @@ public class ContactService {
 
   /// What complaints come to by themselves, while the rest is still being asked; nothing is kept.
   Verdict judged(UUID visitId, Set<Complaint> complaints) {
-    LocalDate peelOn =
-        aftercare.peelDay(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
     HowItIs told = new HowItIs(0, 0, 0, complaints, "");
-    return ContactRules.judge(situation(visitId, told, peelOn, store.checkIns(List.of(visitId))));
+    return ContactRules.judge(
+        situation(visitId, told, peelDay(visitId), store.checkIns(List.of(visitId))));
+  }
+
+  private LocalDate peelDay(UUID visitId) {
+    return aftercare.peelDay(visitId).orElseThrow(() -> new Refused("There was no peel yet."));
   }
 
   private ContactRules.Case situation(

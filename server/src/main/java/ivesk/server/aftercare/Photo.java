@@ -60,9 +60,8 @@ final class Photo {
         int width = reader.getWidth(0);
         int height = reader.getHeight(0);
         if ((long) width * height > MOST_PIXELS) throw unreadable();
-        // A small file may unfold to hundreds of megabytes: only as many pixels as are kept are
-        // read,
-        // and one large picture at a time.
+        // A small file may unfold to hundreds of megabytes: no more pixels are read than are kept,
+        // and one picture at a time.
         ImageReadParam param = reader.getDefaultReadParam();
         int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
         param.setSourceSubsampling(every, every, 0, 0);

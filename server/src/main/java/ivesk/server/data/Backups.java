@@ -43,7 +43,7 @@ public final class Backups {
   /// @param rows by table
   public record Proven(Path file, long bytes, Map<String, Long> rows) {
     public long allRows() {
-      return rows.values().stream().mapToLong(Long::longValue).sum();
+      return DatabaseFile.count(rows);
     }
   }
 
@@ -55,7 +55,7 @@ public final class Backups {
       throws IOException {
     Files.createDirectories(folder);
     Path file = folder.resolve(NAME.format(now));
-    Path unproven = folder.resolve(file.getFileName() + ".unproven");
+    Path unproven = folder.resolve(file.getFileName() + Journal.UNPROVEN);
     Files.deleteIfExists(unproven);
     try {
       DatabaseFile.copyTo(running, unproven);
@@ -81,7 +81,7 @@ public final class Backups {
 
   /// Opens a backup beside the data and reads every row.
   static Map<String, Long> prove(DataFolder data, Path backup) throws IOException, SQLException {
-    Path apart = Files.createTempDirectory(data.folder(), "proof-");
+    Path apart = Journal.Working.PROOF.folder(data);
     try {
       DataFolder copy = unpack(data, backup, apart);
       try (Connection database = DatabaseFile.open(copy, copy.database(), "")) {

@@ -171,7 +171,7 @@ public final class Commands {
     if (!Files.isReadable(backup)) throw new IOException(backup + " cannot be read");
     data.makeFolder();
     try (FileChannel held = alone()) {
-      Path apart = Files.createTempDirectory(data.folder(), "restore-");
+      Path apart = Journal.Working.RESTORE.folder(data);
       try {
         DataFolder copy = Backups.unpack(data, backup, apart);
         Map<String, Long> rows;
@@ -187,7 +187,7 @@ public final class Commands {
         Journal.done(data);
         out.println(
             "Restored: "
-                + rows.values().stream().mapToLong(Long::longValue).sum()
+                + DatabaseFile.count(rows)
                 + " rows of "
                 + backup.getFileName()
                 + " read back.");
@@ -223,12 +223,7 @@ public final class Commands {
 
   private void report(String what, Map<String, Long> rows) {
     out.println(
-        what
-            + ": "
-            + rows.size()
-            + " tables, "
-            + rows.values().stream().mapToLong(Long::longValue).sum()
-            + " rows, all read.");
+        what + ": " + rows.size() + " tables, " + DatabaseFile.count(rows) + " rows, all read.");
   }
 
   /// One file for another machine.
@@ -259,7 +254,7 @@ public final class Commands {
                         + " paper, apart from this machine."));
     try (FileChannel held = alone()) {
       Backups.Proven proven = make();
-      Path apart = Files.createTempDirectory(data.folder(), "encrypt-");
+      Path apart = Journal.Working.ENCRYPT.folder(data);
       try {
         DataFolder copy = new DataFolder(apart, Optional.of(key));
         Files.copy(data.database(), copy.database());

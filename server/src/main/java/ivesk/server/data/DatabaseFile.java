@@ -64,6 +64,13 @@ final class DatabaseFile {
     return rows;
   }
 
+  /// How many rows there are in all.
+  ///
+  /// @param rows by table, as [#readThrough] has them
+  static long count(Map<String, Long> rows) {
+    return rows.values().stream().mapToLong(Long::longValue).sum();
+  }
+
   /// Closes the database for everybody in this process who still has it open.
   static void shutDown(DataFolder data) throws SQLException, IOException {
     try (Connection database = open(data, data.database(), "");

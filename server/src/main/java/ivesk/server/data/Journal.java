@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -14,10 +16,25 @@ import java.util.stream.Stream;
 /// holds the folder next finishes or undoes what a killed process left. One line: the operation and
 /// what it needs.
 final class Journal {
-  /// Folders and files that an operation works in; nothing in them counts.
-  private static final List<String> WORKING = List.of("proof-", "restore-", "check-", "encrypt-");
+  /// What an operation works in; nothing in it counts, and the next start sweeps it.
+  enum Working {
+    PROOF,
+    RESTORE,
+    CHECK,
+    ENCRYPT;
 
-  private static final String UNPROVEN = ".unproven";
+    private String prefix() {
+      return name().toLowerCase(Locale.ROOT) + "-";
+    }
+
+    /// A fresh folder inside the data folder.
+    Path folder(DataFolder data) throws IOException {
+      return Files.createTempDirectory(data.folder(), prefix());
+    }
+  }
+
+  /// Ends the name of a backup that was not read through yet.
+  static final String UNPROVEN = ".unproven";
 
   private Journal() {}
 
@@ -98,7 +115,7 @@ final class Journal {
               + ".",
           "Put it back there and start again. Nothing was changed.");
     }
-    Path apart = Files.createTempDirectory(data.folder(), "restore-");
+    Path apart = Working.RESTORE.folder(data);
     DataFolder copy = new DataFolder(apart, Optional.empty());
     Backups.extract(backup, copy);
     force(copy.database());
@@ -139,7 +156,8 @@ final class Journal {
   private static void sweep(DataFolder data, Path backups) throws IOException {
     for (Path found : list(data.folder())) {
       String name = found.getFileName().toString();
-      if (Files.isDirectory(found) && WORKING.stream().anyMatch(name::startsWith)) {
+      if (Files.isDirectory(found)
+          && Arrays.stream(Working.values()).map(Working::prefix).anyMatch(name::startsWith)) {
         Backups.deleteAll(found);
       }
     }

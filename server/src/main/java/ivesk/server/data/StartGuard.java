@@ -167,7 +167,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
       }
       return "the data were not closed by Ivesk; their end was looked at and is there";
     }
-    Path copies = Files.createTempDirectory(data.folder(), "check-");
+    Path copies = Journal.Working.CHECK.folder(data);
     Path copy = copies.resolve("ivesk.mv.db");
     try {
       Files.copy(data.database(), copy);
@@ -175,7 +175,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
         Map<String, Long> rows = DatabaseFile.readThrough(database);
         Watermark.requireReached(database, data);
         return "the data were not closed by Ivesk; they were read through: "
-            + rows.values().stream().mapToLong(Long::longValue).sum()
+            + DatabaseFile.count(rows)
             + " rows. "
             + chain(database, rows);
       }

@@ -8,6 +8,7 @@ import java.sql.Statement;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfoService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -42,13 +43,14 @@ class Upgrade implements FlywayMigrationStrategy {
   }
 
   private void run(Flyway flyway) throws IOException, SQLException {
-    int pending = flyway.info().pending().length;
+    MigrationInfoService tables = flyway.info();
+    int pending = tables.pending().length;
     if (pending == 0) {
       flyway.migrate();
       return;
     }
     DataSource database = flyway.getConfiguration().getDataSource();
-    if (flyway.info().current() != null) {
+    if (tables.current() != null) {
       try (Connection running = database.getConnection()) {
         Backups.Proven proven = Backups.make(data, running, backups, clock.instant());
         Journal.upgrading(data, proven.file());

@@ -149,10 +149,8 @@ class TreatmentController {
     if (event.fact() instanceof PlanChanged) {
       throw new Refused("Another formula is taken at gate A, which asks Screen and Choose again.");
     }
-    if (event.fact() instanceof StepDone(var step, _) && step == ReadyStep.CLINICIAN) {
-      clinicians.require(who.getName(), Optional.empty(), request, response);
-    }
-    if (event.fact() instanceof AcidAllowed) {
+    if (event.fact() instanceof AcidAllowed
+        || event.fact() instanceof StepDone(var step, _) && step == ReadyStep.CLINICIAN) {
       clinicians.require(who.getName(), Optional.empty(), request, response);
     }
     Instant at = event.at(clock.instant());

@@ -1,13 +1,12 @@
 package ivesk.server.data;
 
+import static ivesk.server.data.Copies.copy;
+import static ivesk.server.data.Copies.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.server.Practice;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -51,34 +50,8 @@ class CutOffTest {
     }
   }
 
-  private static DataFolder copy(Path from, Path into) throws IOException {
-    try (Stream<Path> files = Files.walk(from)) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        Path target = into.resolve(from.relativize(file));
-        Files.createDirectories(target.getParent());
-        Files.copy(file, target);
-      }
-    }
-    return new DataFolder(into, Optional.empty());
-  }
-
-  private static String run(DataFolder data, String command, Path... file) throws Exception {
-    ByteArrayOutputStream said = new ByteArrayOutputStream();
-    new Commands(data, Optional.empty(), Clock.systemUTC(), new PrintStream(said))
-        .run(command, Stream.of(file).findFirst());
-    return said.toString(StandardCharsets.UTF_8);
-  }
-
   private static void opens(DataFolder data, String... more) {
-    try (ConfigurableApplicationContext running = Practice.start("start", data.folder(), more)) {
-      assertThat(
-              running
-                  .getBean(JdbcClient.class)
-                  .sql("SELECT COUNT(*) FROM client")
-                  .query(Integer.class)
-                  .single())
-          .isEqualTo(14);
-    }
+    opensWith(data, 14, more);
   }
 
   /// A command that reads leaves the seal as true as it was, so that nothing is read through.
@@ -280,8 +253,8 @@ class CutOffTest {
     opensWith(new DataFolder(frozen.get(frozen.size() / 2), Optional.empty()), 3);
   }
 
-  private static void opensWith(DataFolder data, int clients) {
-    try (ConfigurableApplicationContext running = Practice.start("start", data.folder())) {
+  private static void opensWith(DataFolder data, int clients, String... more) {
+    try (ConfigurableApplicationContext running = Practice.start("start", data.folder(), more)) {
       assertThat(
               running
                   .getBean(JdbcClient.class)

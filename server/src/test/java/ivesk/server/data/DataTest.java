@@ -1,21 +1,18 @@
 package ivesk.server.data;
 
+import static ivesk.server.data.Copies.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.catchThrowable;
 
 import ivesk.server.Practice;
 import ivesk.server.app.Audit;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.Statement;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -61,21 +58,7 @@ class DataTest {
   }
 
   private DataFolder copy(Path into) throws IOException {
-    try (Stream<Path> files = Files.walk(made)) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        Path target = into.resolve(made.relativize(file));
-        Files.createDirectories(target.getParent());
-        Files.copy(file, target);
-      }
-    }
-    return new DataFolder(into, Optional.empty());
-  }
-
-  private static String run(DataFolder data, String command, Path... file) throws Exception {
-    ByteArrayOutputStream said = new ByteArrayOutputStream();
-    new Commands(data, Optional.empty(), Clock.systemUTC(), new PrintStream(said))
-        .run(command, Stream.of(file).findFirst());
-    return said.toString(StandardCharsets.UTF_8);
+    return Copies.copy(made, into);
   }
 
   enum Damage {
@@ -121,18 +104,22 @@ class DataTest {
     DataFolder data = copy(folder);
     damage.in(data.database());
     byte[] damaged = Files.readAllBytes(data.database());
-    Throwable said = catchThrowable(() -> Practice.start("start", folder).close());
-    if (said == null) {
-      // Flipped bytes may lie where nothing stands; then every row was read.
-      assertThat(damage.name()).startsWith("FLIPPED");
-    } else {
-      assertThat(said).isInstanceOf(StartRefused.class);
+    try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
+      everythingIsThere(running);
+    } catch (StartRefused said) {
       List<String> lines = said.getMessage().lines().toList();
       assertThat(lines).hasSize(2);
       assertThat(lines.get(0)).startsWith("The practice's data are damaged: " + data.database());
       assertThat(lines.get(1)).contains("./ivesk restore " + data.backups());
       assertThat(Files.readAllBytes(data.database())).as("left as it is").isEqualTo(damaged);
     }
+  }
+
+  /// The damage may lie where nothing stands, in the second half of a file that the time for
+  /// closing was too short to make smaller for instance. Then it is no damage.
+  private void everythingIsThere(ConfigurableApplicationContext running) {
+    assertThat(clients(running)).isEqualTo(14);
+    assertThat(events(running)).isEqualTo(events);
   }
 
   /// A file of ten years is not read through at each start after a power cut; it is looked at, and
@@ -155,9 +142,7 @@ class DataTest {
     Files.delete(data.seal());
     damage.in(data.database());
     try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
-      // What was damaged held nothing any more: then everything is there.
-      assertThat(clients(running)).isEqualTo(14);
-      assertThat(events(running)).isEqualTo(events);
+      everythingIsThere(running);
     } catch (StartRefused said) {
       assertThat(said.getMessage().lines()).hasSize(2);
     }
