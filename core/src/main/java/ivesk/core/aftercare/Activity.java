@@ -33,6 +33,14 @@ public enum Activity {
     return (isSuperficial ? superficial : verySuperficial).apply(ended);
   }
 
+  /// What works on the skin: after an incident it returns only once the practice says so.
+  boolean active() {
+    return switch (this) {
+      case ACIDS_AND_SCRUBS, HOME_ACIDS, RETINOID, OTHER_TREATMENTS -> true;
+      case MAKE_UP, EXERCISE_AND_HEAT, SUN, PICKING -> false;
+    };
+  }
+
   private static UnaryOperator<ZonedDateTime> hours(int hours) {
     return ended -> ended.plusHours(hours);
   }

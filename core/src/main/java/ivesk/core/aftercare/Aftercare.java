@@ -11,6 +11,8 @@ import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Zone;
 import java.time.LocalDate;
@@ -23,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /// The sheet for the peels of one visit: the deepest, the longest flaking, every caution. It holds
@@ -54,7 +57,8 @@ public record Aftercare(
 
   /// @param what it is called
   /// @param from the first moment at which it is allowed again
-  public record Until(Activity activity, Sentence what, ZonedDateTime from) {
+  /// @param held after an incident: then too only once the practice says so
+  public record Until(Activity activity, Sentence what, ZonedDateTime from, boolean held) {
     /// The first day on which it is allowed again.
     public LocalDate free() {
       return from.toLocalDate();
@@ -85,6 +89,33 @@ public record Aftercare(
     }
   }
 
+  /// Something went wrong under the peel, or after it.
+  ///
+  /// @param reactedTo substances to which the body may have answered; empty without an allergic
+  ///   sign
+  /// @param eye something got into one
+  public record Incident(Set<Substance> reactedTo, boolean eye) {
+    public Incident {
+      reactedTo = Set.copyOf(reactedTo);
+    }
+
+    /// What was seen on the couch and told since.
+    ///
+    /// @return empty where nothing was adverse
+    public static Optional<Incident> of(List<PastPeel> peels, boolean eye) {
+      List<PastPeel> adverse =
+          peels.stream().filter(peel -> peel.outcome() == PeelOutcome.ADVERSE).toList();
+      if (adverse.isEmpty()) return Optional.empty();
+      Set<Substance> reactedTo =
+          adverse.stream()
+              .filter(PastPeel::allergic)
+              .flatMap(peel -> peel.formula().components().stream())
+              .map(Formula.Component::substance)
+              .collect(Collectors.toSet());
+      return Optional.of(new Incident(reactedTo, eye));
+    }
+  }
+
   /// Whom the sheet is for.
   ///
   /// @param first the client's first peel
@@ -92,9 +123,13 @@ public record Aftercare(
   /// @param care limits of the day that the sheet tells
   /// @param ownFlaking of a peel by itself, where three earlier ones were told of
   public record Client(
-      boolean first, boolean pigmentProne, Set<Care.Kind> care, Optional<Flaking> ownFlaking) {
+      boolean first,
+      boolean pigmentProne,
+      Set<Care.Kind> care,
+      Optional<Flaking> ownFlaking,
+      Optional<Incident> incident) {
     public Client(boolean first, boolean pigmentProne, Set<Care.Kind> care) {
-      this(first, pigmentProne, care, Optional.empty());
+      this(first, pigmentProne, care, Optional.empty(), Optional.empty());
     }
   }
 
@@ -221,6 +256,7 @@ public record Aftercare(
     }
 
     private void today() {
+      client.incident().ifPresent(this::incident);
       Optional<ZonedDateTime> wash = worn.flatMap(Worn::washedOff);
       if (wash.isPresent()) {
         // The maker's hours come before the policy on water.
@@ -240,6 +276,14 @@ public record Aftercare(
       add(leftOn ? day.plusDays(1) : day, Told.of(SUN_CARE));
       if (client.care().contains(Care.Kind.TELL_TINGLING)) add(day, Told.of(TINGLING_LIP));
       noSunUntil().ifPresent(until -> add(day, Told.of(NO_SUN_AT_ALL, new Part.Day(until))));
+    }
+
+    private void incident(Incident incident) {
+      if (!incident.reactedTo().isEmpty()) {
+        add(day, Told.of(REACTED_TO, new Part.Substances(List.copyOf(incident.reactedTo()))));
+      }
+      if (incident.eye()) add(day, Told.of(EYE_AGAIN));
+      add(day, Told.of(NOTHING_ACTIVE));
     }
 
     private LocalDate blandUntil() {
@@ -265,14 +309,14 @@ public record Aftercare(
         Until weeks = rest(Activity.HOME_ACIDS, HOME_ACIDS);
         if (weeks.from().isBefore(acids.from())) {
           rules.remove(weeks);
-          rules.add(new Until(Activity.HOME_ACIDS, HOME_ACIDS, acids.from()));
+          rules.add(new Until(Activity.HOME_ACIDS, HOME_ACIDS, acids.from(), weeks.held()));
         }
       }
       rest(Activity.RETINOID, worn.isPresent() ? OWN_RETINOID : RETINOID);
       rest(Activity.OTHER_TREATMENTS, OTHER_TREATMENTS);
       rest(Activity.SUN, SUN);
       if (flakes.isPresent()) {
-        rules.add(new Until(Activity.PICKING, PICKING, clear.atStartOfDay(ended.getZone())));
+        rules.add(new Until(Activity.PICKING, PICKING, clear.atStartOfDay(ended.getZone()), false));
       }
       rules.sort(Comparator.comparing(Until::from));
     }
@@ -292,7 +336,8 @@ public record Aftercare(
                         day.plusDays(policies.homeAcidsAgainDays()).atStartOfDay(ended.getZone())),
                     calm);
           };
-      Until until = new Until(activity, what, from);
+      Until until =
+          new Until(activity, what, from, client.incident().isPresent() && activity.active());
       rules.add(until);
       return until;
     }
@@ -312,6 +357,7 @@ public record Aftercare(
         List<Until> back =
             rules.stream()
                 .filter(rule -> rule.from().equals(from) && rule.activity() != Activity.PICKING)
+                .filter(rule -> !rule.held())
                 .toList();
         if (back.isEmpty()) continue;
         if (back.stream().anyMatch(rule -> rule.activity() == Activity.SUN)) {

@@ -43,12 +43,17 @@ final class Answers {
         makeUp(),
         Told.of(EXERCISE_FROM, when(Activity.EXERCISE_AND_HEAT)));
     outlook.events().forEach(this::event);
-    answer(
-        ASK_RETINOID,
-        acids(),
-        Told.of(RETINOID_FROM, when(Activity.RETINOID)),
-        Told.of(NEUTRAL_VITAMIN_C));
-    answer(ASK_BETWEEN, Told.of(BETWEEN_FROM, when(Activity.OTHER_TREATMENTS)));
+    if (sheet.client.incident().isPresent()) {
+      answer(ASK_RETINOID, Told.of(NOT_UNTIL_WE_TELL_YOU));
+      answer(ASK_BETWEEN, Told.of(NOT_UNTIL_WE_TELL_YOU));
+    } else {
+      answer(
+          ASK_RETINOID,
+          acids(),
+          Told.of(RETINOID_FROM, when(Activity.RETINOID)),
+          Told.of(NEUTRAL_VITAMIN_C));
+      answer(ASK_BETWEEN, Told.of(BETWEEN_FROM, when(Activity.OTHER_TREATMENTS)));
+    }
     answer(ASK_HOW_MANY, howMany());
     outlook.stronger().ifPresent(step -> answer(ASK_STRONGER, stronger(step)));
     answer(ASK_TROUBLE, trouble());

@@ -34,6 +34,30 @@ public enum Complaint {
     return words;
   }
 
+  /// The body may answer so to the substance itself, in any amount.
+  public boolean allergic() {
+    return switch (this) {
+      case FACE_SWELLING, BREATHING, RASH -> true;
+      case VISION,
+          EYE_PAIN,
+          RINGING_EARS,
+          NAUSEA,
+          FAST_BREATHING,
+          SPREADING_PAIN,
+          HONEY_CRUST,
+          FEVER,
+          GROUPED_BLISTERS,
+          TINGLING_LIP,
+          BLISTER,
+          WEEPING,
+          GREY_SKIN,
+          SEVERE_ITCH,
+          ITCH,
+          DARK_PATCHES ->
+          false;
+    };
+  }
+
   public String label() {
     return words.in(Language.EN);
   }

@@ -78,6 +78,15 @@ public enum HomeItem {
     return product;
   }
 
+  /// It works on the skin, so that it waits after an incident.
+  boolean active() {
+    return switch (this) {
+      case CLEANSER, CREAM, SUNSCREEN, CERAMIDES -> false;
+      case VITAMIN_C, NIACINAMIDE, INHIBITOR, AZELAIC, MANDELIC, SALICYLIC, PEROXIDE, RETINOL ->
+          true;
+    };
+  }
+
   /// What the client may have of it already.
   public Optional<Active> atHome() {
     return switch (this) {

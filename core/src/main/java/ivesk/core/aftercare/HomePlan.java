@@ -56,6 +56,8 @@ public record HomePlan(
   /// What becomes of a product of the client's.
   public enum Standing {
     RETURNS,
+    /// After an incident, until the practice says so.
+    HELD,
     DROP,
     AS_PRESCRIBED
   }
@@ -66,6 +68,7 @@ public record HomePlan(
       Part product = new Part.Name(name);
       return switch (standing) {
         case RETURNS -> Told.of(OWN_FROM, product, new Part.Day(from.orElseThrow()));
+        case HELD -> Told.of(OWN_HELD, product);
         case DROP -> Told.of(OWN_DROP, product);
         case AS_PRESCRIBED -> Told.of(OWN_AS_PRESCRIBED, product);
       };
@@ -216,10 +219,12 @@ public record HomePlan(
     for (HomeProduct product : own) {
       boolean not = keptOff.forbids(product);
       boolean prescribed = product.has(Active.CYTOSTATIC) || product.has(Active.STEROID);
-      if (prescribed || not && product.has(Active.PRESCRIBED_RETINOID)) {
+      if (prescribed || (not || keptOff.incident()) && product.has(Active.PRESCRIBED_RETINOID)) {
         all.add(new Own(product.name(), Standing.AS_PRESCRIBED, Optional.empty()));
       } else if (not || sensitive && product.has(Active.SCRUB)) {
         all.add(new Own(product.name(), Standing.DROP, Optional.empty()));
+      } else if (keptOff.incident() && !product.actives().isEmpty()) {
+        all.add(new Own(product.name(), Standing.HELD, Optional.empty()));
       } else {
         dates
             .again(product)

@@ -23,8 +23,10 @@ import java.util.stream.Stream;
 /// @param excluded by the screening of the day
 /// @param pregnant or possibly
 /// @param allergies as they were told
-public record KeptOff(Set<Substance> excluded, boolean pregnant, String allergies) {
-  public static final KeptOff NOTHING = new KeptOff(Set.of(), false, "");
+/// @param incident under or after the peel: nothing active until the practice says so
+public record KeptOff(
+    Set<Substance> excluded, boolean pregnant, String allergies, boolean incident) {
+  public static final KeptOff NOTHING = new KeptOff(Set.of(), false, "", false);
 
   private static final Set<Substance> IN_PREGNANCY =
       EnumSet.of(Substance.SALICYLIC, Substance.RETINOL);
@@ -51,16 +53,20 @@ public record KeptOff(Set<Substance> excluded, boolean pregnant, String allergie
   }
 
   /// @param excluded by the screening
-  public static KeptOff of(ScreeningFacts client, Set<Substance> excluded, String allergies) {
+  public static KeptOff of(
+      ScreeningFacts client, Set<Substance> excluded, String allergies, boolean incident) {
     // What acids and retinoids a minor is given at home, a physician decides.
     EnumSet<Substance> all = EnumSet.noneOf(Substance.class);
     all.addAll(excluded);
     if (client.minor()) all.add(Substance.RETINOL);
-    return new KeptOff(all, client.is(Question.PREGNANT, "yes"), allergies);
+    return new KeptOff(all, client.is(Question.PREGNANT, "yes"), allergies, incident);
   }
 
   /// Why something is not given, in words; empty where nothing speaks against it.
   Optional<String> why(HomeItem item) {
+    if (incident && item.active()) {
+      return Optional.of("something went wrong; the practice says when");
+    }
     return why(item.product().actives().stream().map(CareProduct.Ingredient::active));
   }
 

@@ -2,6 +2,7 @@ package ivesk.core.aftercare;
 
 import ivesk.core.Language;
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Substance;
 import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
 
@@ -16,6 +17,82 @@ public final class Nouns {
 
   public static String of(Family family, Language language) {
     return of(family).in(language);
+  }
+
+  static Phrase of(Substance substance) {
+    return switch (substance) {
+      case GLYCOLIC ->
+          new Phrase(
+              "glycolic acid",
+              "ácido glicólico",
+              "acide glycolique",
+              "Glykolsäure",
+              "ácido glicólico");
+      case LACTIC ->
+          new Phrase(
+              "lactic acid", "ácido láctico", "acide lactique", "Milchsäure", "ácido lático");
+      case MANDELIC ->
+          new Phrase(
+              "mandelic acid",
+              "ácido mandélico",
+              "acide mandélique",
+              "Mandelsäure",
+              "ácido mandélico");
+      case SALICYLIC ->
+          new Phrase(
+              "salicylic acid or aspirin",
+              "ácido salicílico o aspirina",
+              "acide salicylique ou aspirine",
+              "Salicylsäure oder Aspirin",
+              "ácido salicílico ou aspirina");
+      case TCA ->
+          new Phrase(
+              "trichloroacetic acid",
+              "ácido tricloroacético",
+              "acide trichloracétique",
+              "Trichloressigsäure",
+              "ácido tricloroacético");
+      case PYRUVIC ->
+          new Phrase(
+              "pyruvic acid",
+              "ácido pirúvico",
+              "acide pyruvique",
+              "Brenztraubensäure",
+              "ácido pirúvico");
+      case CITRIC ->
+          new Phrase(
+              "citric acid", "ácido cítrico", "acide citrique", "Zitronensäure", "ácido cítrico");
+      case MALIC ->
+          new Phrase("malic acid", "ácido málico", "acide malique", "Apfelsäure", "ácido málico");
+      case TARTARIC ->
+          new Phrase(
+              "tartaric acid",
+              "ácido tartárico",
+              "acide tartrique",
+              "Weinsäure",
+              "ácido tartárico");
+      case AZELAIC ->
+          new Phrase(
+              "azelaic acid",
+              "ácido azelaico",
+              "acide azélaïque",
+              "Azelainsäure",
+              "ácido azelaico");
+      case GLUCONOLACTONE ->
+          new Phrase(
+              "gluconolactone",
+              "gluconolactona",
+              "gluconolactone",
+              "Gluconolacton",
+              "gluconolactona");
+      case RESORCINOL ->
+          new Phrase("resorcinol", "resorcinol", "résorcinol", "Resorcin", "resorcinol");
+      case RETINOL -> new Phrase("retinol", "retinol", "rétinol", "Retinol", "retinol");
+      case FIG -> new Phrase("fig", "higo", "figue", "Feige", "figo");
+      case PAPAYA -> new Phrase("papaya", "papaya", "papaye", "Papaya", "papaia");
+      case PINEAPPLE -> new Phrase("pineapple", "piña", "ananas", "Ananas", "ananás");
+      case PUMPKIN -> new Phrase("pumpkin", "calabaza", "courge", "Kürbis", "abóbora");
+    };
   }
 
   static Phrase of(Zone zone) {

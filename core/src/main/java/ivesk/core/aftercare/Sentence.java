@@ -89,6 +89,43 @@ public enum Sentence {
       "Ne pas peler ne veut pas dire que cela n’a pas marché.",
       "Keine Schuppen heißt nicht, dass es nicht gewirkt hat.",
       "Não descamar não significa que não resultou."),
+  // After something went wrong.
+  REACTED_TO(
+      "you reacted strongly: until a doctor has cleared it, use nothing with {0}, and tell every doctor and practice about it",
+      "ha tenido una reacción fuerte: hasta que un médico lo aclare, no use nada con {0}, y dígalo a todo médico y centro",
+      "vous avez fortement réagi : tant qu’un médecin ne l’a pas éclairci, n’utilisez rien qui contienne {0}, et dites-le à tout médecin et institut",
+      "Sie haben stark reagiert: Verwenden Sie bis zur ärztlichen Klärung nichts mit {0}, und sagen Sie es jeder Ärztin und jeder Praxis",
+      "teve uma reação forte: até um médico o esclarecer, não use nada com {0}, e diga-o a todos os médicos e centros"),
+  EYE_AGAIN(
+      "product got into an eye: if it hurts, stays red or sees less well, go to eye emergency care today",
+      "entró producto en un ojo: si duele, sigue rojo o ve peor, vaya hoy a urgencias oftalmológicas",
+      "du produit est entré dans un œil : s’il fait mal, reste rouge ou voit moins bien, allez aujourd’hui aux urgences ophtalmologiques",
+      "Produkt kam in ein Auge: Wenn es schmerzt, rot bleibt oder schlechter sieht, gehen Sie noch heute in die Augennotaufnahme",
+      "entrou produto num olho: se doer, ficar vermelho ou vir pior, vá hoje às urgências de oftalmologia"),
+  NOTHING_ACTIVE(
+      "only gentle cleanser, bland cream and mineral sunscreen, until we tell you what may come back",
+      "solo limpiador suave, crema neutra y protector solar mineral, hasta que le digamos qué puede volver a usar",
+      "seulement un nettoyant doux, une crème neutre et un écran minéral, jusqu’à ce que nous vous disions ce qui peut reprendre",
+      "nur milde Reinigung, milde Creme und mineralischer Sonnenschutz, bis wir Ihnen sagen, was wieder erlaubt ist",
+      "só limpeza suave, creme neutro e protetor solar mineral, até lhe dizermos o que pode voltar a usar"),
+  ONCE_WE_TELL_YOU(
+      "once we tell you",
+      "cuando se lo digamos",
+      "quand nous vous le dirons",
+      "wenn wir es Ihnen sagen",
+      "quando lho dissermos"),
+  NOT_UNTIL_WE_TELL_YOU(
+      "Not until we tell you that you may.",
+      "No hasta que le digamos que puede.",
+      "Pas avant que nous vous disions que vous pouvez.",
+      "Erst, wenn wir Ihnen sagen, dass Sie dürfen.",
+      "Só quando lhe dissermos que pode."),
+  OWN_HELD(
+      "{0}: leave it out until we tell you that you may.",
+      "{0}: déjelo hasta que le digamos que puede.",
+      "{0} : à laisser de côté jusqu’à ce que nous vous disions que vous pouvez.",
+      "{0}: weglassen, bis wir Ihnen sagen, dass Sie dürfen.",
+      "{0}: deixe de usar até lhe dizermos que pode."),
   // What a day brings.
   NO_WATER_UNTIL(
       "no water and nothing on it until {0}; then bland cream",

@@ -1,6 +1,7 @@
 package ivesk.core.aftercare;
 
 import ivesk.core.Language;
+import ivesk.core.formula.Substance;
 import ivesk.core.skin.Zone;
 import java.text.ListFormat;
 import java.text.MessageFormat;
@@ -31,6 +32,8 @@ public record Told(Sentence sentence, List<Part> parts) {
     record Zones(List<Zone> zones) implements Part {}
 
     record Things(List<Sentence> sentences) implements Part {}
+
+    record Substances(List<Substance> substances) implements Part {}
   }
 
   public Told {
@@ -65,6 +68,10 @@ public record Told(Sentence sentence, List<Part> parts) {
       case Part.Name(String words) -> words;
       case Part.Zones(List<Zone> zones) ->
           list(zones.stream().map(zone -> Nouns.of(zone).in(language)), language);
+      case Part.Substances(List<Substance> substances) ->
+          list(
+              substances.stream().sorted().map(one -> Nouns.of(one).in(language)).distinct(),
+              language);
       case Part.Things(List<Sentence> things) ->
           String.join("; ", things.stream().map(thing -> thing.in(language)).toList());
     };

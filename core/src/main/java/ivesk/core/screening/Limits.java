@@ -33,6 +33,7 @@ public record Limits(
     Set<Family> excludedFamilies,
     Optional<Set<Family>> onlyFamilies,
     Optional<Set<String>> onlyFormulas,
+    Set<String> excludedFormulas,
     boolean noWarming,
     Set<Zone> excludedZones,
     Optional<DepthClass> depthCap,
@@ -59,6 +60,7 @@ public record Limits(
     Set<Family> excludedFamilies = EnumSet.noneOf(Family.class);
     Optional<Set<Family>> onlyFamilies = Optional.empty();
     Optional<Set<String>> onlyFormulas = Optional.empty();
+    Set<String> excludedFormulas = new HashSet<>();
     boolean noWarming = false;
     Set<Zone> excludedZones = EnumSet.noneOf(Zone.class);
     Optional<DepthClass> depthCap = Optional.empty();
@@ -85,6 +87,7 @@ public record Limits(
             onlyFamilies = Optional.of(meet(onlyFamilies, families));
         case Restriction.OnlyFormulas(var codes) ->
             onlyFormulas = Optional.of(meet(onlyFormulas, codes));
+        case Restriction.ExcludeFormulas(var codes) -> excludedFormulas.addAll(codes);
         case Restriction.NoWarming() -> noWarming = true;
         case Restriction.ExcludeZones(var zones, var untilCleared) -> excludedZones.addAll(zones);
         case Restriction.CountDeeper() -> deeper = true;
@@ -114,6 +117,7 @@ public record Limits(
             excludedFamilies,
             onlyFamilies,
             onlyFormulas,
+            excludedFormulas,
             noWarming,
             excludedZones,
             depthCap,
@@ -142,6 +146,7 @@ public record Limits(
       case Restriction.ExcludeFamilies _ -> new Restriction.ExcludeFamilies(excludedFamilies);
       case Restriction.OnlyFamilies _ -> new Restriction.OnlyFamilies(onlyFamilies.orElseThrow());
       case Restriction.OnlyFormulas _ -> new Restriction.OnlyFormulas(onlyFormulas.orElseThrow());
+      case Restriction.ExcludeFormulas _ -> new Restriction.ExcludeFormulas(excludedFormulas);
       case Restriction.ExcludeZones _ -> new Restriction.ExcludeZones(excludedZones, false);
       case Restriction.CapDepth _ -> new Restriction.CapDepth(depthCap.orElseThrow());
       case Restriction.KeepToRung _ -> new Restriction.KeepToRung(firstRungOnly);
@@ -168,6 +173,7 @@ public record Limits(
         excludedFamilies,
         onlyFamilies,
         onlyFormulas,
+        excludedFormulas,
         noWarming,
         excludedZones,
         depthCap,
@@ -280,6 +286,7 @@ public record Limits(
     onlyFormulas
         .filter(only -> !only.contains(formula.code()))
         .ifPresent(only -> why.add(new Restriction.OnlyFormulas(only).words()));
+    if (excludedFormulas.contains(formula.code())) why.add("this client reacted to it");
     if (noWarming && formula.label().warms()) why.add("warms the skin: no heat today");
     depthCap
         .filter(depth::deeperThan)

@@ -16,6 +16,8 @@ import java.util.Optional;
 /// @param outside empty for a peel of this practice
 /// @param flaked from which day to which, as the client told it; empty until it is told
 /// @param redFlag since when one stands open after it
+/// @param allergic an allergic sign was seen under it or told after it: wheals, swelling, rash,
+///   breathless
 public record PastPeel(
     Formula formula,
     Region region,
@@ -27,7 +29,8 @@ public record PastPeel(
     Optional<NextTime> next,
     Optional<Outside> outside,
     Optional<Flaking> flaked,
-    Optional<LocalDate> redFlag) {
+    Optional<LocalDate> redFlag,
+    boolean allergic) {
 
   /// What the next visit proposes.
   ///
@@ -72,7 +75,8 @@ public record PastPeel(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        false);
   }
 
   public PastPeel planning(Optional<NextTime> time) {
@@ -87,7 +91,8 @@ public record PastPeel(
         time,
         outside,
         flaked,
-        redFlag);
+        redFlag,
+        allergic);
   }
 
   public PastPeel flaking(Optional<Flaking> told) {
@@ -102,13 +107,32 @@ public record PastPeel(
         next,
         outside,
         told,
-        redFlag);
+        redFlag,
+        allergic);
+  }
+
+  /// @param sign an allergic one was seen under it
+  public PastPeel allergic(boolean sign) {
+    return new PastPeel(
+        formula,
+        region,
+        on,
+        layers,
+        contact,
+        outcome,
+        worstSensation,
+        next,
+        outside,
+        flaked,
+        redFlag,
+        allergic || sign);
   }
 
   /// A red flag came after it: it was adverse, however well it was taken.
   ///
   /// @param open since when it stands open; empty once it is closed
-  public PastPeel flagged(Optional<LocalDate> open) {
+  /// @param sign an allergic one was told
+  public PastPeel flagged(Optional<LocalDate> open, boolean sign) {
     return new PastPeel(
         formula,
         region,
@@ -120,7 +144,8 @@ public record PastPeel(
         next,
         outside,
         flaked,
-        open);
+        open,
+        allergic || sign);
   }
 
   /// Entered from elsewhere: one layer for the formula's first time, as far as anybody knows.
@@ -137,7 +162,8 @@ public record PastPeel(
         Optional.empty(),
         Optional.of(outside),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        false);
   }
 
   public boolean here() {

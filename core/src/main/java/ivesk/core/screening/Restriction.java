@@ -38,6 +38,12 @@ public sealed interface Restriction {
     }
   }
 
+  record ExcludeFormulas(Set<String> codes) implements Restriction {
+    public String words() {
+      return "no " + String.join(", ", codes.stream().sorted().toList());
+    }
+  }
+
   /// Nothing with a warming agent.
   record NoWarming() implements Restriction {
     public String words() {

@@ -58,6 +58,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /// The screening rules, one after the other as the table of the trade has them. T is the peel's
 /// date.
@@ -614,7 +615,8 @@ public final class ScreeningRules {
                       adapt(
                               "earlier reaction to " + Family.labels(v.answer(REACTION).families()),
                               without(v, v.answer(REACTION).families()))
-                          .firmly())),
+                          .firmly()),
+              all(always(), ScreeningRules::reactions)),
           rule(
               "SCR-ADVERSE",
               COMMON_PRACTICE,
@@ -697,23 +699,56 @@ public final class ScreeningRules {
             .map(PastPeel::on)
             .max(Comparator.naturalOrder());
     for (Substance acid : acids) {
-      boolean tested =
-          v.patchTests().stream()
-              .filter(test -> reacted.filter(test.placedOn()::isAfter).isPresent())
-              .anyMatch(test ->
-                  test.family().acids().equals(Set.of(acid)) && test.read() && !test.reacted());
-      if (!tested) to.add(acid);
+      if (reacted.filter(day -> testedSince(v, day, acid)).isEmpty()) to.add(acid);
     }
+  }
+
+  /// Peels on the record under which or after which an allergic sign was seen.
+  private static List<Draft> reactions(ScreeningFacts v) {
+    return adversePeels(v).filter(PastPeel::allergic).map(peel -> reaction(v, peel)).toList();
+  }
+
+  /// An acid by itself stays shut. A mixture stays shut as well, and so does each acid in it until
+  /// a new patch test of that acid alone was read.
+  private static Draft reaction(ScreeningFacts v, PastPeel peel) {
+    Set<Substance> acids = EnumSet.noneOf(Substance.class);
+    List<Formula.Component> parts = peel.formula().components();
+    for (Formula.Component part : parts) {
+      boolean mayReturn = parts.size() > 1 && part.substance() != Substance.RESORCINOL;
+      if (!mayReturn || !testedSince(v, peel.on(), part.substance())) acids.add(part.substance());
+    }
+    List<Restriction> limits = new ArrayList<>();
+    limits.add(new Restriction.ExcludeFormulas(Set.of(peel.formula().code())));
+    if (!acids.isEmpty()) limits.add(new Exclude(acids));
+    String said =
+        "allergic reaction to "
+            + peel.formula().code()
+            + " on "
+            + day(peel.on())
+            + (peel.here() ? "" : ", elsewhere");
+    return adapt(said, limits.toArray(Restriction[]::new)).firmly();
+  }
+
+  private static boolean testedSince(ScreeningFacts v, LocalDate reacted, Substance acid) {
+    return v.patchTests().stream()
+        .filter(test -> test.placedOn().isAfter(reacted))
+        .anyMatch(
+            test -> test.family().acids().equals(Set.of(acid)) && test.read() && !test.reacted());
   }
 
   /// A peel that was adverse, on every region, until one that was well taken has followed.
   private static List<Draft> adverse(ScreeningFacts v) {
-    return v.pastPeels().stream()
-        .filter(peel -> peel.outcome() == PeelOutcome.ADVERSE && !peel.on().isAfter(v.peelDate()))
-        .sorted(Comparator.comparing(PastPeel::on))
+    return adversePeels(v)
+        .filter(peel -> !peel.allergic())
         .map(peel -> adverse(v, peel))
         .flatMap(Optional::stream)
         .toList();
+  }
+
+  private static Stream<PastPeel> adversePeels(ScreeningFacts v) {
+    return v.pastPeels().stream()
+        .filter(peel -> peel.outcome() == PeelOutcome.ADVERSE && !peel.on().isAfter(v.peelDate()))
+        .sorted(Comparator.comparing(PastPeel::on));
   }
 
   private static Optional<Draft> adverse(ScreeningFacts v, PastPeel peel) {

@@ -119,8 +119,7 @@ public record NextPeel(
     flakesGone(plan, state, on, since).ifPresent(reasons::add);
     LocalDate earliest = latest(reasons);
 
-    PastPeel peel = Outcome.peel(plan, state, on).flaking(since.flaked());
-    if (since.flagged() || since.redFlag().isPresent()) peel = peel.flagged(since.redFlag());
+    PastPeel peel = since.flagged(Outcome.peel(plan, state, on).flaking(since.flaked()));
     List<PastPeel> all = new ArrayList<>(past);
     all.add(peel);
     Ladders ladders = LadderRules.of(all, earliest, plan.region());

@@ -51,6 +51,11 @@ public final class Outcome {
     return state.looks().seenSigns().stream().anyMatch(sign -> sign.weight().alarm());
   }
 
+  /// An allergic sign was seen.
+  public static boolean allergic(TreatmentState state) {
+    return state.looks().seenSigns().stream().anyMatch(Sign::allergic);
+  }
+
   /// The class of what was done, which the layers may have taken deeper than the plan.
   public static DepthClass depth(TreatmentPlan plan, TreatmentState state) {
     int layers = Math.max(1, state.layers().size());
@@ -65,13 +70,18 @@ public final class Outcome {
       TreatmentPlan plan, Region region, TreatmentState state, LocalDate on) {
     Duration contact = state.contact(state.lastEventAt());
     return new PastPeel(
-        plan.formula(),
-        region,
-        on,
-        Math.max(1, state.layers().size()),
-        state.ready().contactLimit().filter(limit -> limit.compareTo(contact) < 0).orElse(contact),
-        of(plan, state),
-        state.worstSensation());
+            plan.formula(),
+            region,
+            on,
+            Math.max(1, state.layers().size()),
+            state
+                .ready()
+                .contactLimit()
+                .filter(limit -> limit.compareTo(contact) < 0)
+                .orElse(contact),
+            of(plan, state),
+            state.worstSensation())
+        .allergic(allergic(state));
   }
 
   /// The stages of a visit as the chart counts them: one formula on one region is one peel, however
@@ -94,15 +104,16 @@ public final class Outcome {
 
   private static PastPeel together(PastPeel one, PastPeel other) {
     return new PastPeel(
-        one.formula(),
-        one.region(),
-        one.on(),
-        Math.max(one.layers(), other.layers()),
-        one.contact().compareTo(other.contact()) > 0 ? one.contact() : other.contact(),
-        one.outcome().compareTo(other.outcome()) > 0 ? one.outcome() : other.outcome(),
-        Stream.of(one.worstSensation(), other.worstSensation())
-            .flatMap(Optional::stream)
-            .max(Comparator.naturalOrder()));
+            one.formula(),
+            one.region(),
+            one.on(),
+            Math.max(one.layers(), other.layers()),
+            one.contact().compareTo(other.contact()) > 0 ? one.contact() : other.contact(),
+            one.outcome().compareTo(other.outcome()) > 0 ? one.outcome() : other.outcome(),
+            Stream.of(one.worstSensation(), other.worstSensation())
+                .flatMap(Optional::stream)
+                .max(Comparator.naturalOrder()))
+        .allergic(one.allergic() || other.allergic());
   }
 
   /// All stages of a visit, one paragraph each, and what was planned but not done.

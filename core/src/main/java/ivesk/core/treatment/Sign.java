@@ -93,4 +93,12 @@ public enum Sign {
   public Weight weight() {
     return weight;
   }
+
+  /// The body may answer so to the substance itself, in any amount.
+  public boolean allergic() {
+    return switch (this) {
+      case WHEALS, WHEALS_BEYOND, SWELLING, SWELLING_MOUTH, BREATHLESS -> true;
+      case FAINT, PALPITATION, RINGING_EARS, EYE, BLISTER, DEEP_FROST, ASKS_TO_STOP -> false;
+    };
+  }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare.Client;
+import ivesk.core.aftercare.Aftercare.Incident;
 import ivesk.core.aftercare.Aftercare.Mark;
 import ivesk.core.aftercare.Aftercare.Until;
 import ivesk.core.aftercare.Aftercare.Worn;
@@ -13,6 +14,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.formula.Substance;
 import ivesk.core.plan.AddOn;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
@@ -82,6 +84,37 @@ class AftercareTest {
     assertThat(rule.free()).isEqualTo(DAY.plusDays(days));
     assertThat(rule.byHour()).isEqualTo(atTheHour);
     if (atTheHour) assertThat(rule.from().toLocalTime()).isEqualTo(ENDED.toLocalTime());
+  }
+
+  private static Aftercare afterIncident(Set<Substance> reactedTo, boolean eye) {
+    Client client =
+        new Client(
+            false, false, Set.of(), Optional.empty(), Optional.of(new Incident(reactedTo, eye)));
+    return Sheets.of(Library.get("SAL-20"), DepthClass.SUPERFICIAL, client, Policies.defaults());
+  }
+
+  /// Throat swelling under salicylic acid, 20 %: what is said first, and no date for what works on
+  /// the skin. domain/02 SCR-REACTION; common practice, no source.
+  @Test
+  void afterAnAllergicSignTheSheetSaysWhatToKeepAwayFrom() {
+    Aftercare sheet = afterIncident(Set.of(Substance.SALICYLIC), false);
+    assertThat(sheet.days().getFirst().lines())
+        .extracting(Told::sentence)
+        .startsWith(Sentence.REACTED_TO, Sentence.NOTHING_ACTIVE);
+    assertThat(lines(sheet, DAY)).contains("use nothing with salicylic acid or aspirin");
+    assertThat(answer(sheet, Sentence.ASK_RETINOID)).doesNotContain("from");
+    assertThat(sheet.rules()).allMatch(rule -> rule.held() == rule.activity().active());
+    assertThat(sheet.days().stream().flatMap(day -> day.lines().stream()))
+        .filteredOn(told -> told.sentence() == Sentence.RETURNS)
+        .allSatisfy(
+            told -> assertThat(told.in(Language.EN)).doesNotContainIgnoringCase("acid", "retino"));
+  }
+
+  @Test
+  void anEyeHasItsOwnLineAndNamesNoSubstance() {
+    assertThat(afterIncident(Set.of(), true).days().getFirst().lines())
+        .extracting(Told::sentence)
+        .startsWith(Sentence.EYE_AGAIN, Sentence.NOTHING_ACTIVE);
   }
 
   /// Salicylic 20 % may flake to day 5, mandelic 40 % to day 4, TCA 10 % to day 9 and with frost to
@@ -412,7 +445,8 @@ class AftercareTest {
 
   @Test
   void ownFlakesTakeThePlaceOfTheFormulas() {
-    Client own = new Client(false, false, Set.of(), Optional.of(new Flaking(3, 8)));
+    Client own =
+        new Client(false, false, Set.of(), Optional.of(new Flaking(3, 8)), Optional.empty());
     Aftercare sheet =
         Sheets.of(Library.get("SAL-20"), DepthClass.SUPERFICIAL, own, Policies.defaults());
     assertThat(answer(sheet, Sentence.ASK_DOWNTIME))

@@ -2,6 +2,7 @@ package ivesk.core.aftercare;
 
 import static ivesk.core.aftercare.Sheets.client;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.HomePlan.Item;
@@ -51,7 +52,8 @@ class HomePlanTest {
   @ParameterizedTest
   @CsvSource({"11, true", "15, true", "30, false"})
   void aMinorGetsNoRetinolAtHome(int age, boolean keptOff) {
-    KeptOff off = KeptOff.of(ivesk.core.screening.Clients.easy().aged(age).facts(), Set.of(), "");
+    KeptOff off =
+        KeptOff.of(ivesk.core.screening.Clients.easy().aged(age).facts(), Set.of(), "", false);
     assertThat(off.excluded().contains(ivesk.core.formula.Substance.RETINOL)).isEqualTo(keptOff);
   }
 
@@ -142,10 +144,27 @@ class HomePlanTest {
   void whatTheClientMayNotHaveIsLeftOut(
       Condition goal, HomeItem item, Substance excluded, boolean pregnant, String allergies) {
     Set<Substance> none = excluded == null ? Set.of() : Set.of(excluded);
-    HomePlan plan = plan(goal, new KeptOff(none, pregnant, allergies));
+    HomePlan plan = plan(goal, new KeptOff(none, pregnant, allergies, false));
     assertThat(items(plan)).doesNotContain(item);
     assertThat(plan.leftOut()).extracting(HomePlan.LeftOut::item).contains(item);
     assertThat(items(plan(goal))).contains(item);
+  }
+
+  /// After an alarm nothing active is given, whatever the goal; what is prescribed is the doctor's.
+  @ParameterizedTest
+  @EnumSource(Condition.class)
+  void afterAnIncidentOnlyBlandThingsAreGiven(Condition goal) {
+    HomePlan plan =
+        plan(
+            goal,
+            new KeptOff(Set.of(), false, "", true),
+            product("Toner", Active.ACID),
+            product("Night", Active.PRESCRIBED_RETINOID),
+            product("Soap"));
+    assertThat(items(plan)).allMatch(item -> !item.active());
+    assertThat(plan.own())
+        .extracting(HomePlan.Own::name, HomePlan.Own::standing)
+        .containsExactly(tuple("Toner", Standing.HELD), tuple("Night", Standing.AS_PRESCRIBED));
   }
 
   /// Which acid an own product holds nobody has said; a prescribed retinoid is the doctor's to
@@ -161,7 +180,7 @@ class HomePlanTest {
     "SCRUB, SALICYLIC, RETURNS",
   })
   void ownProductsWithWhatIsExcluded(Active own, Substance excluded, Standing standing) {
-    KeptOff keptOff = new KeptOff(Set.of(excluded), false, "");
+    KeptOff keptOff = new KeptOff(Set.of(excluded), false, "", false);
     assertThat(plan(Condition.DRYNESS, keptOff, product("own", own)).own())
         .extracting(HomePlan.Own::standing)
         .containsExactly(standing);
@@ -169,7 +188,7 @@ class HomePlanTest {
 
   @Test
   void allergiesAreReadInWholeWords() {
-    KeptOff salicin = new KeptOff(Set.of(), false, "a salicylin, niacinamides");
+    KeptOff salicin = new KeptOff(Set.of(), false, "a salicylin, niacinamides", false);
     assertThat(plan(Condition.PORES, salicin).leftOut()).isEmpty();
   }
 

@@ -20,6 +20,7 @@ import ivesk.core.skin.Sensitivity;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -198,6 +199,54 @@ class ContentsDecideTest {
         .filteredOn(finding -> finding.ruleId().equals("SCR-ADVERSE"))
         .singleElement()
         .matches(Finding::firm);
+  }
+
+  /// GLY-20 with wheals: no glycolic acid in any amount, and no other limit. SLA-15: the mixture
+  /// and both of its acids, lactic acid until a new test of it alone was read.
+  @ParameterizedTest
+  @CsvSource({
+    "GLY-20, GLY-20, true",
+    "GLY-20, ENZ-A, true",
+    "GLY-20, SAL-10, false",
+    "GLY-20, LAC-30, false",
+    "SLA-15, SLA-15, true",
+    "SLA-15, SAL-10, true",
+    "SLA-15, LAC-30, true",
+    "SLA-15, EYE-L, true",
+    "SLA-15, GLY-20, false",
+    "JES, RES-20, true"
+  })
+  void anAllergicSignOnTheRecordShutsTheAcid(String peeled, String code, boolean shut) {
+    Clients client = reactedTo(peeled, Optional.empty());
+    assertThat(shut(client, Library.get(code))).isEqualTo(shut);
+    assertThat(client.screened().findings())
+        .filteredOn(finding -> finding.ruleId().equals("SCR-REACTION"))
+        .singleElement()
+        .matches(Finding::firm);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "SLA-15, LACTIC, LAC-30, false",
+    "SLA-15, LACTIC, SAL-10, true",
+    "SLA-15, LACTIC, SLA-15, true",
+    "GLY-20, GLYCOLIC, GLY-20, true"
+  })
+  void anAcidOfAMixtureOpensAgainByATestOfItAlone(
+      String peeled, Family tested, String code, boolean shut) {
+    Clients client = reactedTo(peeled, Optional.of(tested));
+    assertThat(shut(client, Library.get(code))).isEqualTo(shut);
+  }
+
+  /// 30 days ago, every family tested before that, one again since.
+  private static Clients reactedTo(String code, Optional<Family> testedSince) {
+    return easy()
+        .after(peel(code, 30, PeelOutcome.ADVERSE, Region.BACK).allergic(true))
+        .patched(
+            Arrays.stream(Family.values())
+                .map(family ->
+                    read(family, T.minusDays(testedSince.equals(Optional.of(family)) ? 10 : 40)))
+                .toArray(PatchTest[]::new));
   }
 
   @Test

@@ -243,8 +243,8 @@ class EveryRuleTest {
         of(
             "SCR-FLAG",
             WAIT,
-            () -> easy().after(peel(60).flagged(Optional.of(T.minusDays(50)))),
-            () -> easy().after(peel(60).flagged(Optional.empty()))),
+            () -> easy().after(peel(60).flagged(Optional.of(T.minusDays(50)), false)),
+            () -> easy().after(peel(60).flagged(Optional.empty(), false))),
         answer(
             "SCR-REACTION",
             ADAPT,
@@ -257,6 +257,11 @@ class EveryRuleTest {
             REACTION,
             Answer.to("scarred", Family.GLYCOLIC),
             Answer.of("none")),
+        of(
+            "SCR-REACTION",
+            ADAPT,
+            () -> easy().after(adverse("GLY-35", 60).allergic(true)),
+            () -> easy().after(adverse("GLY-35", 60))),
         of(
             "SCR-ADVERSE",
             ADAPT,

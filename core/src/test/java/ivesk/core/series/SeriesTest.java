@@ -404,6 +404,7 @@ class SeriesTest {
           Optional.ofNullable(seen),
           Optional.empty(),
           false,
+          false,
           List.of());
     }
 
@@ -429,7 +430,12 @@ class SeriesTest {
 
     private static Since event(int days) {
       return new Since(
-          Optional.empty(), Optional.empty(), Optional.empty(), false, List.of(T.plusDays(days)));
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          false,
+          false,
+          List.of(T.plusDays(days)));
     }
 
     /// GLY-20 is very superficial and keeps its last day of flakes and 2 from an event; GLY-35,
@@ -453,7 +459,12 @@ class SeriesTest {
               "GLY-35",
               List.of(),
               new Since(
-                  Optional.empty(), Optional.empty(), Optional.of(T.plusDays(3)), true, List.of()));
+                  Optional.empty(),
+                  Optional.empty(),
+                  Optional.of(T.plusDays(3)),
+                  true,
+                  false,
+                  List.of()));
       assertThat(next.held()).isTrue();
       assertThat(next.reasons().getFirst()).startsWith("a red flag is open since");
       assertThat(next.step()).isEqualTo(Step.OTHER_FAMILY);
@@ -464,7 +475,7 @@ class SeriesTest {
     @Test
     void aFlagThatWasClosedAsNotHarmlessStaysAdverse() {
       Since closed =
-          new Since(Optional.empty(), Optional.empty(), Optional.empty(), true, List.of());
+          new Since(Optional.empty(), Optional.empty(), Optional.empty(), true, false, List.of());
       NextPeel next = since("GLY-50", List.of(), closed);
       assertThat(next.step()).isEqualTo(Step.LOWER);
       assertThat(next.formula().orElseThrow().code()).isEqualTo("GLY-20");

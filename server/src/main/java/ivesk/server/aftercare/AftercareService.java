@@ -2,6 +2,7 @@ package ivesk.server.aftercare;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
+import ivesk.core.aftercare.Aftercare.Incident;
 import ivesk.core.aftercare.Aftercare.Peeled;
 import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.aftercare.HomeItem;
@@ -31,6 +32,7 @@ import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Looks.Told;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
+import ivesk.core.treatment.Sign;
 import ivesk.core.treatment.Treatment.Stage;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.aftercare.HomePlanStore.Having;
@@ -54,6 +56,7 @@ import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -107,7 +110,29 @@ public class AftercareService {
   ///
   /// @param peeled stages in which acid went on
   /// @param on the day of it
-  record After(Live live, List<Stage> peeled, ScreeningFacts client, LocalDate on, NextPeel next) {}
+  /// @param next the one to follow
+  /// @param asTaken its peels as the chart counts them, with what was told since
+  record After(
+      Live live,
+      List<Stage> peeled,
+      ScreeningFacts client,
+      LocalDate on,
+      NextPeel next,
+      List<PastPeel> asTaken) {
+    /// Something went wrong, on the couch or since.
+    Optional<Incident> incident() {
+      return Incident.of(
+          asTaken,
+          peeled.stream().anyMatch(stage -> stage.state().looks().seenSigns().contains(Sign.EYE)));
+    }
+
+    /// The client as the next screening finds them.
+    ScreeningFacts clientAfter() {
+      return client
+          .having(Stream.concat(client.pastPeels().stream(), asTaken.stream()).toList())
+          .on(on);
+    }
+  }
 
   /// @throws Refused while there was no peel, or one is not ended
   After after(UUID visitId) {
@@ -119,9 +144,13 @@ public class AftercareService {
     }
     ScreeningFacts client = screening.facts(visitId);
     LocalDate on = local(peeled.getLast().state().endedAt().get()).toLocalDate();
-    NextPeel next =
-        NextPeel.after(peeled, client, client.pastPeels(), on, since(visitId, client, on));
-    return new After(live, peeled, client, on, next);
+    Since since = since(visitId, client, on);
+    NextPeel next = NextPeel.after(peeled, client, client.pastPeels(), on, since);
+    List<PastPeel> asTaken =
+        Outcome.peels(peeled, Collections.nCopies(peeled.size(), on)).stream()
+            .map(since::flagged)
+            .toList();
+    return new After(live, peeled, client, on, next, asTaken);
   }
 
   private Since since(UUID visitId, ScreeningFacts client, LocalDate on) {
@@ -142,6 +171,7 @@ public class AftercareService {
         flakesSeen,
         flag,
         flagged.isPresent(),
+        flagged.filter(RedFlags.Flagged::allergic).isPresent(),
         events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 
@@ -172,7 +202,8 @@ public class AftercareService {
             peeled(after.peeled()),
             after.client(),
             was(after.peeled()),
-            stronger);
+            stronger,
+            after.incident());
     return new Done(
         client.name(),
         accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
@@ -188,16 +219,23 @@ public class AftercareService {
             .toList(),
         onTheSkin(after.live()),
         sheet,
-        home(visitId, client, sheet, after.client()),
+        home(visitId, client, sheet, after),
         having(client.id(), visitId),
-        after.next().held() ? Optional.empty() : Optional.of(after.next().earliest()),
+        after.next().held() || after.next().step() == NextPeel.Step.WAIT
+            ? Optional.empty()
+            : Optional.of(after.next().earliest()),
         practice.number(PracticeStore.NumberKind.EMERGENCY));
   }
 
-  private HomePlan home(UUID visitId, Client who, Aftercare sheet, ScreeningFacts client) {
+  private HomePlan home(UUID visitId, Client who, Aftercare sheet, After after) {
+    ScreeningFacts client = after.clientAfter();
     return HomePlan.of(
         sheet,
-        KeptOff.of(client, screening.screen(visitId, client).limits().excluded(), who.allergies()),
+        KeptOff.of(
+            client,
+            screening.screen(visitId, client).limits().excluded(),
+            who.allergies(),
+            after.incident().isPresent()),
         client.skin().goals(),
         consults.of(visitId).consult().products(),
         client.sensitive() || client.skin().rosacea(),
@@ -303,7 +341,8 @@ public class AftercareService {
         all,
         client,
         Optional.of(expected(live)),
-        Onward.whenWellTaken(asPlanned, client.pastPeels(), client));
+        Onward.whenWellTaken(asPlanned, client.pastPeels(), client),
+        Optional.empty());
   }
 
   /// By this client's own peels where there are three, else by the formula.
@@ -339,7 +378,8 @@ public class AftercareService {
       List<Peeled> peels,
       ScreeningFacts client,
       Optional<Feel> feel,
-      Stronger stronger) {
+      Stronger stronger,
+      Optional<Incident> incident) {
     Formula first = live.stages().getFirst().plan().formula();
     LocalDate day = peels.getLast().ended().toLocalDate();
     int layers = Math.max(1, live.stages().getFirst().state().layers().size());
@@ -362,7 +402,8 @@ public class AftercareService {
             client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(day)),
             client.pigmentProne(),
             live.plan().preparation().care(),
-            OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()));
+            OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()),
+            incident);
     return Aftercare.of(peels, whom, worn(live), outlook, practice.policies());
   }
 

@@ -21,6 +21,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -227,18 +229,28 @@ class ContactStore implements RedFlags {
   @Override
   public Map<UUID, Flagged> ofVisits(List<UUID> visits) {
     Map<UUID, Flagged> flagged = new HashMap<>();
-    for (Flag flag : flags(visits)) {
-      if (flag.closing().filter(Closing::harmless).isPresent()) continue;
+    List<Flag> counting =
+        flags(visits).stream()
+            .filter(flag -> flag.closing().filter(Closing::harmless).isEmpty())
+            .toList();
+    if (counting.isEmpty()) return flagged;
+    Set<UUID> allergic =
+        checkIns(visits).stream()
+            .filter(kept -> kept.told().complaints().stream().anyMatch(Complaint::allergic))
+            .map(Kept::id)
+            .collect(Collectors.toSet());
+    for (Flag flag : counting) {
       Optional<LocalDate> open =
           flag.closing().isPresent() ? Optional.empty() : Optional.of(flag.openedOn());
       flagged.merge(
           flag.visitId(),
-          new Flagged(open),
+          new Flagged(open, allergic.contains(flag.checkInId())),
           (one, other) ->
               new Flagged(
-                  List.of(one, other).stream()
+                  Stream.of(one, other)
                       .flatMap(each -> each.open().stream())
-                      .min(Comparator.naturalOrder())));
+                      .min(Comparator.naturalOrder()),
+                  one.allergic() || other.allergic()));
     }
     return flagged;
   }

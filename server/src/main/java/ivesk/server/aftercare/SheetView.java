@@ -81,9 +81,7 @@ record SheetView(
         sheet.rules().stream()
             .filter(rule -> rule.activity() != Activity.PICKING)
             .map(rule ->
-                new SheetRule(
-                    Words.capital(say(rule.what(), language)),
-                    rule.byHour() ? language.at(rule.from()) : language.day(rule.free())))
+                new SheetRule(Words.capital(say(rule.what(), language)), until(rule, language)))
             .toList(),
         replies(sheet, language),
         HomePlanView.of(done.home(), done.having(), sheet.on(), language),
@@ -97,6 +95,11 @@ record SheetView(
         .map(reply ->
             new SheetReply(reply.question().in(language), Told.all(reply.answer(), language)))
         .toList();
+  }
+
+  private static String until(Aftercare.Until rule, Language language) {
+    if (rule.held()) return say(ONCE_WE_TELL_YOU, language);
+    return rule.byHour() ? language.at(rule.from()) : language.day(rule.free());
   }
 
   private static String say(Sentence sentence, Language language) {

@@ -71,7 +71,8 @@ public record ScreeningQuestion(
           Optional.empty(),
           outside,
           Optional.empty(),
-          Optional.empty());
+          Optional.empty(),
+          false);
     }
   }
 

@@ -53,7 +53,9 @@ public class RecordedPeels implements PastPeels {
     }
 
     Done flagged(Optional<RedFlags.Flagged> flag) {
-      return flag.map(one -> new Done(firstTouch, peel.flagged(one.open()), stillOn)).orElse(this);
+      return flag.map(
+              one -> new Done(firstTouch, peel.flagged(one.open(), one.allergic()), stillOn))
+          .orElse(this);
     }
   }
 

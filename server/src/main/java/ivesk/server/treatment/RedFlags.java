@@ -9,7 +9,8 @@ import java.util.UUID;
 /// Red flags that were opened after a visit. The aftercare room keeps them.
 public interface RedFlags {
   /// @param open since when one stands open; empty when all are closed
-  record Flagged(Optional<LocalDate> open) {}
+  /// @param allergic an allergic sign was told
+  record Flagged(Optional<LocalDate> open, boolean allergic) {}
 
   /// By visit, those that count against the peel; absent where none does.
   Map<UUID, Flagged> ofVisits(List<UUID> visits);

@@ -66,6 +66,7 @@ class SheetTest {
                 true,
                 true,
                 Set.of(Care.Kind.TELL_TINGLING, Care.Kind.NO_SUN_14_DAYS),
+                Optional.empty(),
                 Optional.empty()),
             Optional.empty(),
             new Outlook(
