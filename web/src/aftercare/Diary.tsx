@@ -34,6 +34,17 @@ export default function Diary() {
   );
 }
 
+/** The numbers of the practice and of help. */
+function Reach({ lines }: { lines: string[] }) {
+  return (
+    <>
+      {lines.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+    </>
+  );
+}
+
 function Form({ state, word }: { state: DiaryState; word: string }) {
   const [draft, setDraft] = useState(EMPTY_CHECK_IN);
   const [id, setId] = useState(() => crypto.randomUUID());
@@ -67,6 +78,7 @@ function Form({ state, word }: { state: DiaryState; word: string }) {
             {answer.number}
           </a>
         )}
+        <Reach lines={state.reach} />
         <p className={cx("sheet")}>{state.sheet}</p>
         <Button
           color="inherit"
@@ -104,6 +116,7 @@ function Form({ state, word }: { state: DiaryState; word: string }) {
       <Button type="submit" variant="contained" size="large" disabled={!sent || busy}>
         {words.send}
       </Button>
+      <Reach lines={state.reach} />
     </form>
   );
 }

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../api/client";
 import type { DueCheckIn } from "../api/types";
+import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, firstName } from "../parts/words";
@@ -21,12 +22,13 @@ export function HearFrom() {
   return (
     <>
       {data.flags.length > 0 && <Strip title="Red flags open" code={data.flags.length} />}
-      {data.flags.map(({ clientId, clientName, flag }) => (
+      {data.flags.map(({ clientId, clientName, telephone, flag }) => (
         <div key={flag.id} className={cx("line")}>
           <div className="row">
             <b className="grow">
               <Link to={`/clients/${clientId}`}>{clientName}</Link>
             </b>
+            <CallLink number={telephone} whose={clientName} />
             <span className={cx("flag")}>{flag.severityLabel}</span>
           </div>
           <p className="small soft">
@@ -56,6 +58,7 @@ function Due({ due }: { due: DueCheckIn }) {
         <b className="grow">
           <Link to={`/clients/${due.clientId}`}>{due.clientName}</Link>
         </b>
+        <CallLink number={due.telephone} whose={due.clientName} />
         <span className={`small ${due.state === "UNANSWERED" ? "warn" : "soft"}`}>
           {due.state === "UNANSWERED" ? `nobody answered, ${due.tries} tries` : `day ${due.day}`}
         </span>

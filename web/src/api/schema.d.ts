@@ -2276,6 +2276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/prep-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["prepSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/prep.ics": {
         parameters: {
             query?: never;
@@ -3149,9 +3165,11 @@ export interface components {
             joinedInto?: string;
             /** @enum {string} */
             language: "EN" | "ES" | "FR" | "DE" | "PT";
+            mail?: string;
             name: string;
             occupation: string;
             sun: string;
+            telephone?: string;
             /** Format: int32 */
             version: number;
             /** Format: double */
@@ -3532,6 +3550,7 @@ export interface components {
             language: "EN" | "ES" | "FR" | "DE" | "PT";
             /** Format: date */
             peelOn: string;
+            reach: string[];
             sheet: string;
             /** Format: date */
             today: string;
@@ -3596,6 +3615,7 @@ export interface components {
             peelOn: string;
             /** @enum {string} */
             state: "COMING" | "DUE" | "UNANSWERED" | "TOLD" | "PASSED";
+            telephone?: string;
             /** Format: int32 */
             tries: number;
             /** Format: uuid */
@@ -4485,9 +4505,11 @@ export interface components {
             heightCm?: number;
             /** @enum {string} */
             language?: "EN" | "ES" | "FR" | "DE" | "PT";
+            mail?: string;
             name: string;
             occupation?: string;
             sun?: string;
+            telephone?: string;
             /** Format: double */
             weightKg?: number;
         };
@@ -4628,6 +4650,7 @@ export interface components {
             clientId: string;
             clientName: string;
             flag: components["schemas"]["FlagView"];
+            telephone?: string;
         };
         Opened: {
             plan: components["schemas"]["TreatmentPlan"];
@@ -5027,13 +5050,24 @@ export interface components {
         };
         PracticeView: {
             closedDays: components["schemas"]["ClosedDay"][];
+            hours?: string;
             /** Format: int32 */
             keepYears: number;
             name: string;
             opening: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             rooms: string[];
+            telephone?: string;
             town: string;
             zone: string;
+        };
+        PrepSheet: {
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
+            last: string;
+            reach: string;
+            rows: components["schemas"]["Row"][];
+            subtitle: string;
+            title: string;
         };
         PrepTold: {
             kept?: boolean;
@@ -5409,6 +5443,13 @@ export interface components {
             label: string;
             rights: string[];
         };
+        Row: {
+            day: string;
+            item: string;
+            /** Format: date */
+            on: string;
+            what: string;
+        };
         RuleWords: {
             id: string;
             /** @enum {string} */
@@ -5692,6 +5733,7 @@ export interface components {
             language: "EN" | "ES" | "FR" | "DE" | "PT";
             last: string[];
             onTheSkin: string[];
+            reach: string;
             rules: components["schemas"]["SheetRule"][];
             subtitle: string;
             title: string;
@@ -6357,6 +6399,7 @@ export interface components {
             /** Format: date-time */
             startsAt: string;
             stations: components["schemas"]["StationView"][];
+            telephone?: string;
             therapist: string;
             /** Format: uuid */
             treatmentId?: string;
@@ -6373,6 +6416,7 @@ export interface components {
             id: string;
             /** Format: date-time */
             since: string;
+            telephone?: string;
             wish: string;
         };
         WaitingView: {
@@ -10371,9 +10415,35 @@ export interface operations {
             };
         };
     };
+    prepSheet: {
+        parameters: {
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PrepSheet"];
+                };
+            };
+        };
+    };
     calendar: {
         parameters: {
-            query?: never;
+            query?: {
+                in?: "EN" | "ES" | "FR" | "DE" | "PT";
+            };
             header?: never;
             path: {
                 id: string;

@@ -30,6 +30,8 @@ interface Typed {
   comfort: string;
   guardian: string;
   language: Language;
+  telephone: string;
+  mail: string;
 }
 
 /** Who is called alike and was born on the same day: one person has one chart. */
@@ -79,6 +81,8 @@ export function ClientForm({
       comfort: client?.comfort ?? "",
       guardian: client?.guardian ?? "",
       language: client?.language ?? "EN",
+      telephone: client?.telephone ?? "",
+      mail: client?.mail ?? "",
     },
   });
   const [born, name] = useWatch({ control, name: ["dateOfBirth", "name"] });
@@ -146,6 +150,14 @@ export function ClientForm({
             </div>
             {!client && <HereAlready name={name} born={born} onGo={onClose} />}
             {minor && field("guardian", "Guardian, who consents too", { autoFocus: false })}
+            <div className="row">
+              {field("telephone", "Telephone", {
+                slotProps: { htmlInput: { inputMode: "tel", maxLength: 30 } },
+              })}
+              {field("mail", "Mail address", {
+                slotProps: { htmlInput: { inputMode: "email", maxLength: 254 } },
+              })}
+            </div>
             <div className="row">
               {field("occupation", "Occupation")}
               {field("sun", "Sun: work outdoors, habits, sunbed")}

@@ -10,6 +10,7 @@ import type { Treatment, Visit } from "../api/types";
 import { Contact } from "../aftercare/Contact";
 import { HomePlan } from "../aftercare/HomePlan";
 import { afterQuery } from "../aftercare/queries";
+import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap } from "../parts/FaceMap";
 import { figureOf } from "../parts/figures";
@@ -90,6 +91,8 @@ export default function Chart() {
           <span>{client.data.occupation}</span>
           <span>{client.data.allergies || "no allergies told"}</span>
           <span>{respected(client.data)}</span>
+          <CallLink number={client.data.telephone} whose={client.data.name} />
+          {client.data.mail && <a href={`mailto:${client.data.mail}`}>{client.data.mail}</a>}
           {client.data.sun && <span className="soft">{client.data.sun}</span>}
           {client.data.archivedOn && (
             <span className="warn">archived {day(client.data.archivedOn)}</span>

@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
-import type { Region, Run } from "../api/types";
+import type { Language, Region, Run } from "../api/types";
 
 export const scriptWordsQuery = queryOptions({
   queryKey: ["script-words"],
@@ -57,6 +57,19 @@ export function regionFormulasQuery(id: string, region: Region) {
     queryFn: async () =>
       body(
         await api.GET("/api/visits/{id}/regions/{region}", { params: { path: { id, region } } }),
+      ),
+  });
+}
+
+/** The weeks before for the client's hand; in the client's own language where none is asked for. */
+export function prepSheetQuery(id: string, language?: Language) {
+  return queryOptions({
+    queryKey: ["visit", id, "prep-sheet", language ?? "own"],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/prep-sheet", {
+          params: { path: { id }, query: { in: language } },
+        }),
       ),
   });
 }

@@ -46,6 +46,20 @@ export function PracticeFields({
         slotProps={{ htmlInput: { maxLength: 120 } }}
       />
       <TextField
+        label="Telephone for clients"
+        value={value.telephone ?? ""}
+        onChange={(e) => set({ telephone: e.target.value })}
+        slotProps={{ htmlInput: { inputMode: "tel", maxLength: 30 } }}
+        helperText="It stands on every sheet, short form, diary and calendar file."
+      />
+      <TextField
+        label="Hours in which somebody answers"
+        value={value.hours ?? ""}
+        onChange={(e) => set({ hours: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+        helperText="As clients read it: Mon to Fri, 9:00 to 18:00"
+      />
+      <TextField
         label="Charts are kept, years"
         type="number"
         required

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { HearFrom } from "../aftercare/HearFrom";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
+import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { steadyNow } from "../parts/steadyNow";
 import { useMay } from "../parts/practice";
@@ -313,6 +314,7 @@ function Note({ visit, words }: { visit: Visit; words: string }) {
     <div className={cx("note-line")}>
       <div className="row">
         <b className="grow">{visit.clientName}</b>
+        <CallLink number={visit.telephone} whose={visit.clientName} />
         <VerdictMark verdict={visit.verdict} size={14} />
         <span className="small">{visit.verdict}</span>
       </div>

@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
 import { ClientPicker } from "../client/ClientPicker";
+import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, hour } from "../parts/words";
@@ -57,9 +58,12 @@ export function WaitingList() {
       ))}
       {data.waiting.map((one) => (
         <div key={one.id} className={cx("line")}>
-          <b>
-            <Link to={`/clients/${one.clientId}`}>{one.clientName}</Link>
-          </b>
+          <div className="row">
+            <b className="grow">
+              <Link to={`/clients/${one.clientId}`}>{one.clientName}</Link>
+            </b>
+            <CallLink number={one.telephone} whose={one.clientName} />
+          </div>
           <p className="small soft">
             since {day(one.since)}
             {one.wish && `; ${one.wish}`}

@@ -43,14 +43,19 @@ public enum Language {
 
   /// "Wed 25 Nov".
   public String day(LocalDate date) {
-    String words = day.format(date).replace(",", "");
+    String words = first(day.format(date).replace(",", ""), date);
     // The dot of a month cut short would stand beside the dot of its sentence.
     return words.endsWith(".") ? words.substring(0, words.length() - 1) : words;
   }
 
   /// "25 November 2026".
   public String fullDay(LocalDate date) {
-    return fullDay.format(date);
+    return first(fullDay.format(date), date);
+  }
+
+  /// In French the first of a month is an ordinal, which CLDR's patterns leave out.
+  private String first(String words, LocalDate date) {
+    return this == FR && date.getDayOfMonth() == 1 ? words.replaceFirst("\\b1 ", "1er ") : words;
   }
 
   /// "14:30".

@@ -3,6 +3,7 @@ package ivesk.core.aftercare;
 import ivesk.core.Language;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.plan.PrepCalendar;
 import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
 
@@ -17,6 +18,113 @@ public final class Nouns {
 
   public static String of(Family family, Language language) {
     return of(family).in(language);
+  }
+
+  public static String of(PrepCalendar.Item item, Language language) {
+    return of(item).in(language);
+  }
+
+  private static Phrase of(PrepCalendar.Item item) {
+    return switch (item) {
+      case SUNSCREEN ->
+          new Phrase(
+              item.words(),
+              "protector solar FPS 30 o más, todos los días",
+              "écran solaire SPF 30 ou plus, tous les jours",
+              "Sonnenschutz LSF 30 oder mehr, jeden Tag",
+              "protetor solar FPS 30 ou mais, todos os dias");
+      case LOW_HOME_ACID ->
+          new Phrase(
+              item.words(),
+              "última vez del ácido suave en casa, en noches alternas",
+              "dernière fois pour l’acide doux à la maison, un soir sur deux",
+              "zum letzten Mal die milde Säure zu Hause, jeden zweiten Abend",
+              "última vez do ácido suave em casa, em noites alternadas");
+      case INHIBITOR ->
+          new Phrase(
+              item.words(),
+              "empezar el inhibidor de pigmento, a diario desde aquí",
+              "commencer l’inhibiteur de pigment, chaque jour à partir d’ici",
+              "mit dem Pigmenthemmer beginnen, ab hier täglich",
+              "começar o inibidor de pigmento, todos os dias a partir daqui");
+      case SUN ->
+          new Phrase(
+              item.words(),
+              "última vez de sol fuerte o solárium",
+              "dernier jour de soleil fort ou de cabine de bronzage",
+              "zum letzten Mal starke Sonne oder Solarium",
+              "última vez de sol forte ou solário");
+      case FILLER ->
+          new Phrase(
+              item.words(),
+              "último relleno",
+              "dernière injection de comblement",
+              "letzte Unterspritzung mit Filler",
+              "último preenchimento");
+      case HAIR ->
+          new Phrase(
+              item.words(),
+              "última depilación con cera, hilo o crema",
+              "dernière épilation à la cire, au fil ou à la crème",
+              "letzte Haarentfernung mit Wachs, Faden oder Creme",
+              "última depilação com cera, linha ou creme");
+      case ABRASION ->
+          new Phrase(
+              item.words(),
+              "última microdermoabrasión o cepillado",
+              "dernière microdermabrasion ou brossage",
+              "letzte Mikrodermabrasion oder Bürstenbehandlung",
+              "última microdermoabrasão ou escovagem");
+      case TOXIN ->
+          new Phrase(
+              item.words(),
+              "última toxina botulínica",
+              "dernière toxine botulique",
+              "letztes Botulinumtoxin",
+              "última toxina botulínica");
+      case PRESCRIBED_RETINOID ->
+          new Phrase(
+              item.words(),
+              "último retinoide con receta",
+              "dernier rétinoïde sur ordonnance",
+              "letztes verschriebenes Retinoid",
+              "último retinoide com receita");
+      case RETINOL ->
+          new Phrase(
+              item.words(),
+              "último retinol",
+              "dernier rétinol",
+              "letztes Retinol",
+              "último retinol");
+      case HOME_ACID ->
+          new Phrase(
+              item.words(),
+              "último exfoliante, ácido, limpiador ácido o peróxido en casa",
+              "dernier gommage, acide, nettoyant acide ou peroxyde à la maison",
+              "zum letzten Mal Peeling, Säure, Säurereiniger oder Peroxid zu Hause",
+              "último esfoliante, ácido, limpeza ácida ou peróxido em casa");
+      case PATCH_TEST ->
+          new Phrase(
+              item.words(),
+              "se hace la prueba de parche; se lee a las 24 y 48 h",
+              "pose du test cutané, lu après 24 et 48 h",
+              "Hauttest wird gesetzt und nach 24 und 48 Std. abgelesen",
+              "faz-se o teste de contacto; lê-se às 24 e 48 h");
+      case SHAVE ->
+          new Phrase(
+              item.words(),
+              "último afeitado con cuchilla",
+              "dernier rasage au rasoir",
+              "letzte Rasur mit der Klinge",
+              "última vez da lâmina de barbear");
+      case ON_THE_DAY ->
+          new Phrase(
+              item.words(),
+              "sin maquillaje, sin ejercicio antes, sin lentillas",
+              "sans maquillage, sans sport avant, lentilles retirées",
+              "kein Make-up, vorher kein Sport, Kontaktlinsen heraus",
+              "sem maquilhagem, sem exercício antes, sem lentes de contacto");
+    };
   }
 
   static Phrase of(Substance substance) {

@@ -71,6 +71,15 @@ public enum Sentence {
       "Numéro d’urgence : {0}.",
       "Notrufnummer: {0}.",
       "Número de emergência: {0}."),
+  PRACTICE_NUMBER(
+      "The practice: {0}.",
+      "El centro: {0}.", "L’institut : {0}.", "Die Praxis: {0}.", "O centro: {0}."),
+  PRACTICE_NUMBER_HOURS(
+      "The practice: {0} ({1}).",
+      "El centro: {0} ({1}).",
+      "L’institut : {0} ({1}).",
+      "Die Praxis: {0} ({1}).",
+      "O centro: {0} ({1})."),
   NEXT_PEEL(
       "Next peel: {0} at the earliest.",
       "Próximo peeling: no antes del {0}.",
@@ -89,6 +98,22 @@ public enum Sentence {
       "Ne pas peler ne veut pas dire que cela n’a pas marché.",
       "Keine Schuppen heißt nicht, dass es nicht gewirkt hat.",
       "Não descamar não significa que não resultou."),
+  // The weeks before.
+  BEFORE_YOUR_PEEL(
+      "Before your peel",
+      "Antes de su peeling",
+      "Avant votre peeling",
+      "Vor Ihrem Peeling",
+      "Antes do seu peeling"),
+  PEEL_AT(
+      "Your peel, {0}",
+      "Su peeling, {0}", "Votre peeling, {0}", "Ihr Peeling, {0}", "O seu peeling, {0}"),
+  NOT_KEPT(
+      "Could you not keep one of these, or is something new: a medicine, a cold sore, sunburn, a pregnancy? Tell us before you come. We move the date rather than the rule.",
+      "¿No ha podido cumplir algo de esto, o hay algo nuevo: un medicamento, un herpes labial, una quemadura solar, un embarazo? Díganoslo antes de venir. Preferimos cambiar la fecha antes que la norma.",
+      "Vous n’avez pas pu respecter un point, ou il y a du nouveau : un médicament, un bouton de fièvre, un coup de soleil, une grossesse ? Dites-le-nous avant de venir. Nous déplaçons la date plutôt que la règle.",
+      "Konnten Sie etwas davon nicht einhalten, oder ist etwas neu: ein Medikament, Lippenherpes, Sonnenbrand, eine Schwangerschaft? Sagen Sie es uns, bevor Sie kommen. Wir verschieben lieber den Termin als die Regel.",
+      "Não conseguiu cumprir alguma coisa, ou há algo novo: um medicamento, herpes labial, uma queimadura solar, uma gravidez? Diga-nos antes de vir. Preferimos mudar a data a mudar a regra."),
   // After something went wrong.
   REACTED_TO(
       "you reacted strongly: until a doctor has cleared it, use nothing with {0}, and tell every doctor and practice about it",

@@ -224,7 +224,7 @@ public class AftercareService {
         after.next().held() || after.next().step() == NextPeel.Step.WAIT
             ? Optional.empty()
             : Optional.of(after.next().earliest()),
-        practice.number(PracticeStore.NumberKind.EMERGENCY));
+        practice.reach());
   }
 
   private HomePlan home(UUID visitId, Client who, Aftercare sheet, After after) {

@@ -276,6 +276,7 @@ class ContactController {
       UUID visitId,
       UUID clientId,
       String clientName,
+      Optional<String> telephone,
       LocalDate peelOn,
       int day,
       LocalDate on,
@@ -283,7 +284,7 @@ class ContactController {
       int tries) {}
 
   /// @param clientId whose chart closes it
-  record OpenFlag(UUID clientId, String clientName, FlagView flag) {}
+  record OpenFlag(UUID clientId, String clientName, Optional<String> telephone, FlagView flag) {}
 
   /// @param due the longest waiting first
   /// @param flags that stand open, the oldest first
@@ -300,6 +301,7 @@ class ContactController {
                   due.visitId(),
                   client.id(),
                   client.name(),
+                  client.telephone(),
                   due.peelOn(),
                   due.checkIn().day(),
                   due.checkIn().on(),
@@ -310,7 +312,8 @@ class ContactController {
         store.openFlags().stream()
             .map(flag -> {
               Client client = clients.get(visits.get(flag.visitId()).clientId());
-              return new OpenFlag(client.id(), client.name(), FlagView.of(flag));
+              return new OpenFlag(
+                  client.id(), client.name(), client.telephone(), FlagView.of(flag));
             })
             .toList());
   }

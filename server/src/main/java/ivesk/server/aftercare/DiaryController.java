@@ -3,6 +3,7 @@ package ivesk.server.aftercare;
 import static ivesk.core.aftercare.Sentence.*;
 
 import ivesk.core.Language;
+import ivesk.core.aftercare.Reach;
 import ivesk.core.aftercare.Sentence;
 import ivesk.core.aftercare.Severity;
 import ivesk.core.aftercare.Told;
@@ -15,6 +16,7 @@ import ivesk.server.app.Right;
 import ivesk.server.practice.PracticeStore;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,12 +47,14 @@ class DiaryController {
   }
 
   /// @param sheet in short
+  /// @param reach the numbers of the practice and of help
   record DiaryView(
       Language language,
       String hello,
       LocalDate peelOn,
       LocalDate today,
       String sheet,
+      List<String> reach,
       CheckInWords words) {}
 
   /// @param answer to the client, at once
@@ -67,6 +71,7 @@ class DiaryController {
         done.sheet().on(),
         LocalDate.now(clock),
         SheetView.of(done, done.language()).brief(),
+        done.reach().lines().stream().map(line -> line.in(done.language())).toList(),
         CheckInWords.in(done.language()));
   }
 
@@ -77,11 +82,17 @@ class DiaryController {
     Kept kept = contact.tell(visitId, body.telling(), Optional.empty());
     Severity severity = kept.severity();
     return new DiaryAnswer(
-        severity,
-        severity.toClient().in(aftercare.language(visitId)),
-        severity == Severity.EMERGENCY
-            ? practice.number(PracticeStore.NumberKind.EMERGENCY)
-            : Optional.empty());
+        severity, severity.toClient().in(aftercare.language(visitId)), number(severity));
+  }
+
+  /// Whom to call, where somebody is to be called.
+  private Optional<String> number(Severity severity) {
+    Reach reach = practice.reach();
+    return switch (severity) {
+      case EMERGENCY -> reach.emergency();
+      case CLINICIAN_TODAY, SEE -> reach.telephone();
+      case AS_EXPECTED, REASSURE -> Optional.empty();
+    };
   }
 
   private UUID visit(String word) {
@@ -89,8 +100,10 @@ class DiaryController {
   }
 
   /// In every language: whose page it was is not said.
-  private static String closed() {
+  private String closed() {
+    String number = practice.reach().telephone().map(one -> " " + one).orElse("");
     return String.join(
-        " ", java.util.Arrays.stream(Language.values()).map(Sentence.DIARY_CLOSED::in).toList());
+            " ", java.util.Arrays.stream(Language.values()).map(Sentence.DIARY_CLOSED::in).toList())
+        + number;
   }
 }

@@ -5,6 +5,7 @@ import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Nouns;
+import ivesk.core.aftercare.Reach;
 import ivesk.core.formula.Formula;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.GenericProducts;
@@ -32,7 +33,7 @@ record Done(
     HomePlan home,
     Map<HomeItem, Having> having,
     Optional<LocalDate> next,
-    Optional<String> emergencyNumber) {
+    Reach reach) {
 
   record Acid(Formula formula, int layers) {
     /// "glycolic acid 20 %" for what ships, else as the practice calls it.

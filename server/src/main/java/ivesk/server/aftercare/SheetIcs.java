@@ -12,16 +12,17 @@ final class SheetIcs {
   private SheetIcs() {}
 
   static byte[] of(UUID visit, SheetView sheet, Instant now) {
+    String reach = sheet.reach().isEmpty() ? "" : "\n" + sheet.reach();
     List<Calendars.Entry> days =
-        sheet.days().stream().map(day -> entry(visit, sheet, day)).toList();
+        sheet.days().stream().map(day -> entry(visit, sheet, day, reach)).toList();
     return Calendars.of(days, now);
   }
 
-  private static Calendars.Entry entry(UUID visit, SheetView sheet, SheetDay day) {
+  private static Calendars.Entry entry(UUID visit, SheetView sheet, SheetDay day, String reach) {
     return new Calendars.Entry.Day(
         visit + "-AFTER-" + day.date(),
         day.date(),
         sheet.title() + ": " + day.lines().getFirst(),
-        String.join("\n", day.lines()));
+        String.join("\n", day.lines()) + reach);
   }
 }

@@ -24,6 +24,7 @@ import java.util.Optional;
 /// @param call what to call for, and what is an emergency
 /// @param last the date of the next peel, and who has the last word
 /// @param brief a short form for a phone
+/// @param reach the numbers of the practice and of help, in one line; may be empty
 record SheetView(
     Language language,
     String title,
@@ -37,7 +38,8 @@ record SheetView(
     HomePlanView home,
     List<String> call,
     List<String> last,
-    String brief) {
+    String brief,
+    String reach) {
 
   record Headings(String onTheSkin, String days, String rules, String answers, String call) {}
 
@@ -87,7 +89,8 @@ record SheetView(
         HomePlanView.of(done.home(), done.having(), sheet.on(), language),
         call(done, language),
         last(done, language),
-        brief(done, language));
+        brief(done, language),
+        done.reach().in(language));
   }
 
   static List<SheetReply> replies(Aftercare sheet, Language language) {
@@ -121,16 +124,17 @@ record SheetView(
   }
 
   private static List<String> call(Done done, Language language) {
-    List<String> call = new ArrayList<>(List.of(say(CALL_US_FOR, language)));
     String emergency = say(EMERGENCY_FOR, language);
     if (done.acids().stream().anyMatch(acid -> acid.formula().contains(Substance.SALICYLIC))) {
       emergency += " " + say(EMERGENCY_SALICYLIC, language);
     }
-    Optional<String> number =
-        done.emergencyNumber()
-            .map(words -> Told.of(EMERGENCY_NUMBER, new Part.Name(words)).in(language));
-    call.add(number.map((emergency + " ")::concat).orElse(emergency));
-    return List.copyOf(call);
+    return List.of(
+        with(say(CALL_US_FOR, language), done.reach().practice(), language),
+        with(emergency, done.reach().help(), language));
+  }
+
+  private static String with(String words, Optional<Told> number, Language language) {
+    return number.map(told -> words + " " + told.in(language)).orElse(words);
   }
 
   private static List<String> last(Done done, Language language) {
@@ -154,10 +158,11 @@ record SheetView(
             reply.question().sentence() == ASK_SUN
                 || reply.question().sentence() == ASK_DOWNTIME
                 || reply.question().sentence() == ASK_RETINOID)
-        .map(reply -> Told.all(reply.answer(), language))
+        .map(reply -> reply.question().in(language) + " " + Told.all(reply.answer(), language))
         .forEach(lines::add);
-    lines.add(say(CALL_US, language) + ": " + say(CALL_US_FOR, language));
-    lines.add(say(EMERGENCY_FOR, language));
+    List<String> call = call(done, language);
+    lines.add(say(CALL_US, language) + ": " + call.getFirst());
+    lines.add(call.getLast());
     return String.join("\n", lines);
   }
 }

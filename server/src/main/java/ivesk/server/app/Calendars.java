@@ -3,6 +3,7 @@ package ivesk.server.app;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -30,13 +31,17 @@ public final class Calendars {
   public sealed interface Entry {
     String uid();
 
+    /// What it is about, in a few lines; may be empty.
+    String more();
+
     /// A whole day, which leaves it free.
     record Day(String uid, LocalDate day, String title, String more) implements Entry {}
 
     /// Some minutes of a day.
     ///
     /// @param cancelled it was to be, and is no more
-    record Hour(String uid, Instant startsAt, int minutes, String title, boolean cancelled)
+    record Hour(
+        String uid, Instant startsAt, int minutes, String title, String more, boolean cancelled)
         implements Entry {}
   }
 
@@ -61,15 +66,41 @@ public final class Calendars {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    return out.toByteArray();
+    return folded(out.toString(StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8);
+  }
+
+  /// The library counts letters; the standard allows 75 octets a line, the blank of a line that
+  /// goes on among them.
+  private static String folded(String calendar) {
+    StringBuilder lines = new StringBuilder();
+    for (String line : calendar.replace("\r\n ", "").split("\r\n")) {
+      int octets = 0;
+      for (int letter : line.codePoints().toArray()) {
+        String one = Character.toString(letter);
+        int more = one.getBytes(StandardCharsets.UTF_8).length;
+        if (octets + more > 75) {
+          lines.append("\r\n ");
+          octets = 1;
+        }
+        lines.append(one);
+        octets += more;
+      }
+      lines.append("\r\n");
+    }
+    return lines.toString();
   }
 
   private static VEvent event(Entry entry) {
+    VEvent event = bare(entry);
+    if (!entry.more().isBlank()) event.add(new Description(entry.more()));
+    return event;
+  }
+
+  private static VEvent bare(Entry entry) {
     return switch (entry) {
       case Entry.Day day -> {
         VEvent event = new VEvent(day.day(), Duration.ofDays(1), day.title());
         event.add(ImmutableTransp.TRANSPARENT);
-        if (!day.more().isBlank()) event.add(new Description(day.more()));
         yield event;
       }
       case Entry.Hour hour -> {

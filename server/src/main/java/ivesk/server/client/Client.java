@@ -25,6 +25,8 @@ import java.util.stream.Stream;
 /// @param comforts what the couch must respect, as steps know it
 /// @param comfort more of it, free text
 /// @param language in which sheets are given
+/// @param telephone as it is dialled; empty where none was given
+/// @param mail an address for letters on screen; empty where none was given
 /// @param archivedOn empty while the client comes
 /// @param joinedInto the client whose chart holds what was this one's
 /// @param version counts the changes
@@ -41,6 +43,8 @@ public record Client(
     String comfort,
     String guardian,
     Language language,
+    Optional<String> telephone,
+    Optional<String> mail,
     Optional<LocalDate> archivedOn,
     Optional<UUID> joinedInto,
     int version) {
@@ -54,6 +58,8 @@ public record Client(
     Require.atMost("allergies", allergies, 400);
     Require.atMost("comfort notes", comfort, 400);
     Require.atMost("guardian", guardian, 120);
+    telephone.ifPresent(number -> Require.telephone("telephone", number));
+    mail.ifPresent(address -> Require.mail("mail", address));
     comforts = Collections.unmodifiableSortedSet(new TreeSet<>(comforts));
   }
 
@@ -73,6 +79,8 @@ public record Client(
         "",
         guardian,
         language,
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         1);
@@ -98,6 +106,15 @@ public record Client(
     return Arrays.stream(told.split(";")).map(String::strip).filter(one -> !one.isEmpty()).toList();
   }
 
+  /// How this client is reached, where nothing is known yet.
+  public Client reachedAlso(Optional<String> number, Optional<String> address) {
+    return reached(telephone.or(() -> number), mail.or(() -> address));
+  }
+
+  public Client reached(Optional<String> number, Optional<String> address) {
+    return with(allergies, comforts, number, address);
+  }
+
   public Client allergicOnlyTo(String told) {
     return respecting(told, comforts);
   }
@@ -107,6 +124,11 @@ public record Client(
   }
 
   private Client respecting(String told, Set<Comfort> asked) {
+    return with(told, asked, telephone, mail);
+  }
+
+  private Client with(
+      String told, Set<Comfort> asked, Optional<String> number, Optional<String> address) {
     return new Client(
         id,
         name,
@@ -120,6 +142,8 @@ public record Client(
         comfort,
         guardian,
         language,
+        number,
+        address,
         archivedOn,
         joinedInto,
         version);

@@ -53,7 +53,9 @@ class ClientController {
       Optional<Set<Comfort>> comforts,
       Optional<String> comfort,
       Optional<String> guardian,
-      Optional<Language> language) {
+      Optional<Language> language,
+      Optional<String> telephone,
+      Optional<String> mail) {
 
     /// A field that is left out stays as it is; of what a role may not see nothing is overwritten.
     NewClient keeping(Client before, boolean desk) {
@@ -70,7 +72,14 @@ class ClientController {
           comforts.or(() -> Optional.of(before.comforts())),
           comfort.or(() -> Optional.of(before.comfort())),
           guardian.or(() -> Optional.of(before.guardian())),
-          language.or(() -> Optional.of(before.language())));
+          language.or(() -> Optional.of(before.language())),
+          telephone.or(before::telephone),
+          mail.or(before::mail));
+    }
+
+    /// An empty field takes away what was there.
+    private static Optional<String> given(Optional<String> typed) {
+      return typed.map(String::strip).filter(words -> !words.isEmpty());
     }
 
     Client as(UUID id, Optional<LocalDate> archivedOn, int version) {
@@ -87,6 +96,8 @@ class ClientController {
           comfort.orElse(""),
           guardian.orElse(""),
           language.orElse(Language.EN),
+          given(telephone),
+          given(mail),
           archivedOn,
           Optional.empty(),
           version);

@@ -46,8 +46,9 @@ public class ClientStore implements ArchiveCheck {
     jdbc.sql(
             """
             INSERT INTO client (name, date_of_birth, occupation, sun, height_cm, weight_kg,
-                                allergies, comforts, comfort, guardian, language, search, id)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
+                                allergies, comforts, comfort, guardian, language, telephone, mail,
+                                search, id)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)\
             """)
         .params(values(client))
         .update();
@@ -65,7 +66,8 @@ public class ClientStore implements ArchiveCheck {
                 """
                 UPDATE client SET name = ?, date_of_birth = ?, occupation = ?, sun = ?,
                                   height_cm = ?, weight_kg = ?, allergies = ?, comforts = ?, comfort = ?,
-                                  guardian = ?, language = ?, search = ?, version = version + 1
+                                  guardian = ?, language = ?, telephone = ?, mail = ?, search = ?,
+                                  version = version + 1
                 WHERE id = ? AND version = ?\
                 """)
             .params(values)
@@ -247,6 +249,8 @@ public class ClientStore implements ArchiveCheck {
     values.add(client.comfort());
     values.add(client.guardian());
     values.add(client.language().name());
+    values.add(client.telephone().orElse(null));
+    values.add(client.mail().orElse(null));
     values.add(Client.searchable(client.name()));
     values.add(client.id());
     return values;
@@ -269,6 +273,8 @@ public class ClientStore implements ArchiveCheck {
         row.getString("comfort"),
         row.getString("guardian"),
         Language.valueOf(row.getString("language")),
+        Optional.ofNullable(row.getString("telephone")),
+        Optional.ofNullable(row.getString("mail")),
         Optional.ofNullable(row.getObject("archived_on", LocalDate.class)),
         Optional.ofNullable(row.getObject("joined_into", UUID.class)),
         row.getInt("version"));

@@ -181,7 +181,9 @@ class DemoScenario implements ApplicationRunner {
             clock.getZone(),
             List.of("room 1", "room 2"),
             EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.SATURDAY),
-            PracticeStore.Details.KEEP_YEARS));
+            PracticeStore.Details.KEEP_YEARS,
+            new PracticeStore.Reached(
+                Optional.of("555 0134"), Optional.of("Mon to Sat, 9:00 to 18:00"))));
     practice.open(Restricted.TCA, "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.EMERGENCY, "112", "thea", clock.instant());
     practice.setNumber(PracticeStore.NumberKind.POISON_CENTRE, "555 0142", "thea", clock.instant());
@@ -507,6 +509,8 @@ class DemoScenario implements ApplicationRunner {
             more,
             age < 18 ? "Hanne Quill" : "",
             SPEAKS.getOrDefault(name, Language.EN),
+            Optional.of("555 0" + (200 + name.length() * 7)),
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             1));

@@ -142,7 +142,12 @@ class Health {
         practice.hasNumber(NumberKind.EMERGENCY)
             ? Optional.empty()
             : Optional.of("An alarm has no number to call: set it under Practice.");
-    return Stream.of(jump, room.notice(), backups.notice(), numbers)
+    Optional<String> telephone =
+        practice.reach().telephone().isPresent()
+            ? Optional.empty()
+            : Optional.of(
+                "Clients have no number of the practice to call: set its telephone under Practice.");
+    return Stream.of(jump, room.notice(), backups.notice(), numbers, telephone)
         .flatMap(Optional::stream)
         .toList();
   }

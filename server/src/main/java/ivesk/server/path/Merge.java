@@ -100,7 +100,9 @@ class Merge {
   private static Client both(Client kept, Client other) {
     Set<Comfort> comforts = new HashSet<>(kept.comforts());
     comforts.addAll(other.comforts());
-    return kept.allergicTo(other.allergies()).comfortedBy(comforts);
+    return kept.allergicTo(other.allergies())
+        .comfortedBy(comforts)
+        .reachedAlso(other.telephone(), other.mail());
   }
 
   private Optional<String> refused(Client kept, Client other) {
@@ -144,6 +146,8 @@ class Merge {
             who,
             kept.allergies(),
             kept.comforts(),
+            kept.telephone(),
+            kept.mail(),
             other.archivedOn()),
         rows);
     ownership.give(rows, otherId, keptId);
@@ -186,7 +190,10 @@ class Merge {
     List<Owned> rows = store.rows(id);
     requireNoneOpen(rows, kept);
     ownership.give(rows, merged.kept(), merged.other());
-    Client before = kept.allergicOnlyTo(merged.allergies()).comfortedBy(merged.comforts());
+    Client before =
+        kept.allergicOnlyTo(merged.allergies())
+            .comfortedBy(merged.comforts())
+            .reached(merged.telephone(), merged.mail());
     boolean asJoined = kept.equals(both(before, other));
     if (asJoined && !kept.equals(before)) clients.change(before);
     clients.join(merged.other(), Optional.empty());

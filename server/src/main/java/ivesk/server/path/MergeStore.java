@@ -32,6 +32,8 @@ class MergeStore {
   /// @param kept the client whose chart holds both
   /// @param allergies the kept one's before
   /// @param comforts the kept one's before
+  /// @param telephone the kept one's before
+  /// @param mail the kept one's before
   /// @param otherArchived when the other had been put away before
   record Merged(
       UUID id,
@@ -41,12 +43,15 @@ class MergeStore {
       String who,
       String allergies,
       Set<Comfort> comforts,
+      Optional<String> telephone,
+      Optional<String> mail,
       Optional<LocalDate> otherArchived) {}
 
   void add(Merged merged, List<Owned> rows) {
     jdbc.sql(
             "INSERT INTO chart_merge (id, kept, other, at, who, allergies_before, comforts_before,"
-                + " other_archived) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")
+                + " telephone_before, mail_before, other_archived)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")
         .params(
             merged.id(),
             merged.kept(),
@@ -55,6 +60,8 @@ class MergeStore {
             merged.who(),
             merged.allergies(),
             merged.comforts().stream().map(Comfort::name).sorted().collect(Collectors.joining(",")),
+            merged.telephone().orElse(null),
+            merged.mail().orElse(null),
             merged.otherArchived().orElse(null))
         .update();
     batches.batchUpdate(
@@ -129,6 +136,8 @@ class MergeStore {
             .filter(name -> !name.isEmpty())
             .map(Comfort::valueOf)
             .collect(Collectors.toSet()),
+        Optional.ofNullable(row.getString("telephone_before")),
+        Optional.ofNullable(row.getString("mail_before")),
         Optional.ofNullable(row.getObject("other_archived", LocalDate.class)));
   }
 }

@@ -1,5 +1,6 @@
 package ivesk.server.plan;
 
+import ivesk.core.Language;
 import ivesk.core.plan.Edge;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.TreatmentPlan;
@@ -16,6 +17,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.plan.PlanService.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
+import ivesk.server.practice.PracticeStore;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
 import ivesk.server.visit.VisitStore;
@@ -38,6 +40,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -48,6 +51,7 @@ class PlanController {
   private final VisitStore visits;
   private final ClientStore clients;
   private final ConsultService consults;
+  private final PracticeStore practice;
   private final Clock clock;
 
   PlanController(
@@ -56,12 +60,14 @@ class PlanController {
       VisitStore visits,
       ClientStore clients,
       ConsultService consults,
+      PracticeStore practice,
       Clock clock) {
     this.plans = plans;
     this.scripts = scripts;
     this.visits = visits;
     this.clients = clients;
     this.consults = consults;
+    this.practice = practice;
     this.clock = clock;
   }
 
@@ -187,12 +193,29 @@ class PlanController {
   /// The weeks before and the peel, for the client's calendar.
   @May(Right.RECORD)
   @GetMapping(value = "/prep.ics", produces = "text/calendar")
-  ResponseEntity<byte[]> calendar(@PathVariable UUID id) {
-    PlanStation station = plan(id).orElseThrow(() -> new NotFound("plan", id));
+  ResponseEntity<byte[]> calendar(@PathVariable UUID id, @RequestParam Optional<Language> in) {
     Visit visit = visits.get(id);
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"your-peel.ics\"")
-        .body(PrepIcs.of(id, station.prep(), visit.startsAt(), visit.minutes(), clock.instant()));
+        .body(prepSheet(id, in).ics(id, visit.startsAt(), visit.minutes(), clock.instant()));
+  }
+
+  /// The weeks before, for the client's hand.
+  ///
+  /// @param in the language of the sheet; the client's own where none is asked for
+  @May(Right.RECORD)
+  @GetMapping("/prep-sheet")
+  PrepSheet prepSheet(@PathVariable UUID id, @RequestParam Optional<Language> in) {
+    PlanStation station = plan(id).orElseThrow(() -> new NotFound("plan", id));
+    Visit visit = visits.get(id);
+    Client client = clients.get(visit.clientId());
+    return PrepSheet.of(
+        client.name(),
+        practice.details().map(PracticeStore.Details::name).orElse(""),
+        station.prep(),
+        visit.startsAt().atZone(clock.getZone()),
+        practice.reach(),
+        in.orElse(client.language()));
   }
 
   /// @param kept empty takes back what was told

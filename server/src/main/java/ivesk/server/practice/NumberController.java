@@ -1,5 +1,6 @@
 package ivesk.server.practice;
 
+import ivesk.core.Require;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
@@ -12,7 +13,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,8 +25,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/practice/numbers")
 class NumberController {
-  private static final Pattern NUMBER = Pattern.compile("\\+?[0-9][0-9 ()/-]{1,28}");
-
   private final PracticeStore practice;
   private final AccountStore accounts;
   private final Audit audit;
@@ -77,11 +75,7 @@ class NumberController {
 
   static String checked(String given) {
     String number = given.strip();
-    if (!NUMBER.matcher(number).matches()) {
-      throw new BadInput(
-          "number",
-          "the number is '" + number + "'; give 2 to 30 digits, a + before them where it has one");
-    }
+    BadInput.check("number", () -> Require.telephone("the number", number));
     return number;
   }
 }

@@ -8,11 +8,13 @@ import ivesk.server.app.Right;
 import ivesk.server.app.SteadyClock;
 import ivesk.server.practice.PracticeStore.ClosedDay;
 import ivesk.server.practice.PracticeStore.Details;
+import ivesk.server.practice.PracticeStore.Reached;
 import java.security.Principal;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
@@ -42,6 +44,8 @@ class PracticeController {
   /// @param opening at least one
   /// @param closedDays single days on which nobody works
   /// @param keepYears how long charts are kept after the last visit, 1 to 60
+  /// @param telephone on which clients call the practice
+  /// @param hours in which somebody answers it, up to 120 letters
   record PracticeView(
       String name,
       String town,
@@ -49,7 +53,9 @@ class PracticeController {
       List<String> rooms,
       Set<DayOfWeek> opening,
       List<ClosedDay> closedDays,
-      int keepYears) {
+      int keepYears,
+      Optional<String> telephone,
+      Optional<String> hours) {
 
     Details details() {
       BadInput.check("name", () -> Require.text("the practice's name", name, 120));
@@ -79,7 +85,21 @@ class PracticeController {
           zoneOf(zone),
           rooms.stream().map(String::strip).toList(),
           opening,
-          keepYears);
+          keepYears,
+          reached());
+    }
+
+    private Reached reached() {
+      Optional<String> number = given(telephone);
+      Optional<String> when = given(hours);
+      number.ifPresent(
+          one -> BadInput.check("telephone", () -> Require.telephone("the telephone", one)));
+      when.ifPresent(one -> BadInput.check("hours", () -> Require.atMost("hours", one, 120)));
+      return new Reached(number, when);
+    }
+
+    private static Optional<String> given(Optional<String> typed) {
+      return typed.map(String::strip).filter(words -> !words.isEmpty());
     }
   }
 
@@ -101,7 +121,9 @@ class PracticeController {
         details.rooms(),
         details.opening(),
         practice.closedDays(),
-        details.keepYears());
+        details.keepYears(),
+        details.reached().telephone(),
+        details.reached().hours());
   }
 
   @May(Right.PRACTICE)

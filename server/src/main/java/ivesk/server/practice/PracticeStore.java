@@ -1,5 +1,6 @@
 package ivesk.server.practice;
 
+import ivesk.core.aftercare.Reach;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;
@@ -58,13 +59,15 @@ public class PracticeStore implements ArchiveCheck {
   /// @param rooms by name, in their order
   /// @param opening days on which the practice is open
   /// @param keepYears how long charts are kept after the last visit, 1 to 60
+  /// @param reached how clients reach the practice
   public record Details(
       String name,
       String town,
       ZoneId zone,
       List<String> rooms,
       Set<DayOfWeek> opening,
-      int keepYears) {
+      int keepYears,
+      Reached reached) {
 
     /// What many laws ask for at most; the local one decides. Common practice, no source.
     public static final int KEEP_YEARS = 10;
@@ -77,8 +80,15 @@ public class PracticeStore implements ArchiveCheck {
             ZoneOffset.UTC,
             List.of("room 1", "room 2"),
             EnumSet.allOf(DayOfWeek.class),
-            KEEP_YEARS);
+            KEEP_YEARS,
+            new Reached(Optional.empty(), Optional.empty()));
   }
+
+  /// How clients reach the practice.
+  ///
+  /// @param telephone empty until somebody has set it
+  /// @param hours in which somebody answers, as the practice says it
+  public record Reached(Optional<String> telephone, Optional<String> hours) {}
 
   /// Empty until the first start.
   public Optional<Details> details() {
@@ -86,7 +96,7 @@ public class PracticeStore implements ArchiveCheck {
   }
 
   private Optional<Details> readDetails() {
-    return jdbc.sql("SELECT name, town, zone, rooms, opening, keep_years FROM practice")
+    return jdbc.sql("SELECT * FROM practice")
         .query((row, n) ->
             new Details(
                 row.getString("name"),
@@ -96,21 +106,26 @@ public class PracticeStore implements ArchiveCheck {
                 Arrays.stream(row.getString("opening").split(" "))
                     .map(DayOfWeek::valueOf)
                     .collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class))),
-                row.getInt("keep_years")))
+                row.getInt("keep_years"),
+                new Reached(
+                    Optional.ofNullable(row.getString("telephone")),
+                    Optional.ofNullable(row.getString("hours")))))
         .optional();
   }
 
   public void setDetails(Details details) {
     jdbc.sql(
-            "MERGE INTO practice (one, name, town, zone, rooms, opening, keep_years) KEY (one)"
-                + " VALUES (TRUE, ?, ?, ?, ?, ?, ?)")
+            "MERGE INTO practice (one, name, town, zone, rooms, opening, keep_years, telephone,"
+                + " hours) KEY (one) VALUES (TRUE, ?, ?, ?, ?, ?, ?, ?, ?)")
         .params(
             details.name(),
             details.town(),
             details.zone().getId(),
             String.join("\n", details.rooms()),
             details.opening().stream().map(DayOfWeek::name).collect(Collectors.joining(" ")),
-            details.keepYears())
+            details.keepYears(),
+            details.reached().telephone().orElse(null),
+            details.reached().hours().orElse(null))
         .update();
     this.details.changed();
   }
@@ -175,6 +190,12 @@ public class PracticeStore implements ArchiveCheck {
 
   public boolean hasNumber(NumberKind kind) {
     return number(kind).isPresent();
+  }
+
+  /// How clients reach the practice, and help.
+  public Reach reach() {
+    Reached reached = details().orElse(Details.UNSAID).reached();
+    return new Reach(reached.telephone(), reached.hours(), number(NumberKind.EMERGENCY));
   }
 
   /// Empty until somebody has set it.

@@ -122,6 +122,7 @@ final class FhirBundle {
         .put("value", "urn:uuid:" + client.id());
     patient.put("active", client.archivedOn().isEmpty());
     patient.putArray("name").addObject().put("text", client.name());
+    telecom(patient);
     patient.put("birthDate", client.dateOfBirth().toString());
     if (!client.guardian().isBlank()) {
       ObjectNode contact = patient.putArray("contact").addObject();
@@ -135,6 +136,17 @@ final class FhirBundle {
         .addObject()
         .put("system", "urn:ietf:bcp:47")
         .put("code", client.language().locale().getLanguage());
+  }
+
+  private void telecom(ObjectNode patient) {
+    if (client.telephone().isEmpty() && client.mail().isEmpty()) return;
+    ArrayNode all = patient.putArray("telecom");
+    client
+        .telephone()
+        .ifPresent(number -> all.addObject().put("system", "phone").put("value", number));
+    client
+        .mail()
+        .ifPresent(address -> all.addObject().put("system", "email").put("value", address));
   }
 
   private void allergies() {

@@ -1,6 +1,7 @@
 package ivesk.server.records;
 
 import ivesk.core.Language;
+import ivesk.core.Require;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.server.data.Archive.BadLine;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.jspecify.annotations.Nullable;
@@ -41,6 +43,8 @@ final class FhirReader {
       LocalDate born,
       String guardian,
       Language language,
+      Optional<String> telephone,
+      Optional<String> mail,
       int line) {}
 
   /// @param line where it stands in the file
@@ -126,6 +130,15 @@ final class FhirReader {
     }
   }
 
+  /// The first of its kind that Ivesk can dial or write to.
+  private static Optional<String> telecom(JsonNode patient, String system, Predicate<String> good) {
+    return StreamSupport.stream(patient.path("telecom").spliterator(), false)
+        .filter(one -> one.path("system").asString("").equals(system))
+        .map(one -> one.path("value").asString("").strip())
+        .filter(good)
+        .findFirst();
+  }
+
   private static Person person(JsonNode patient, int line) throws BadLine {
     JsonNode called = patient.path("name").path(0);
     String name = called.path("text").asString("").strip();
@@ -156,6 +169,8 @@ final class FhirReader {
             .filter(one -> language.startsWith(one.locale().getLanguage()))
             .findFirst()
             .orElse(Language.EN),
+        telecom(patient, "phone", Require::isTelephone),
+        telecom(patient, "email", Require::isMail),
         line);
   }
 

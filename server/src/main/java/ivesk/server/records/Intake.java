@@ -127,7 +127,8 @@ class Intake {
     FhirReader.Read read = FhirReader.read(file);
     Optional<Client> known = known(read.person());
     Client client = known.isPresent() ? known.get() : fresh(read.person());
-    Client told = withAllergies(client, read);
+    Client told =
+        withAllergies(client, read).reachedAlso(read.person().telephone(), read.person().mail());
     List<Kept> fresh = new ArrayList<>();
     for (Peel peel : read.peels()) {
       Kept kept = kept(peel);

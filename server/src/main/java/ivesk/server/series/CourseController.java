@@ -302,6 +302,7 @@ class CourseController {
   ResponseEntity<byte[]> ics(@PathVariable UUID id) {
     Kept course = store.get(id);
     Language language = clients.get(course.clientId()).language();
+    String reach = practice.reach().in(language);
     List<Entry> entries =
         courses.standing(id).stream()
             .<Entry>map(one ->
@@ -310,6 +311,7 @@ class CourseController {
                     one.startsAt(),
                     course.minutes(),
                     Told.of(Sentence.YOUR_PEEL, new Part.Count(one.peel().number())).in(language),
+                    reach,
                     one.cancelled()))
             .toList();
     return ResponseEntity.ok()

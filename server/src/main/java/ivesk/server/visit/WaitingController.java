@@ -6,6 +6,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
+import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.visit.VisitStore.Visit;
 import ivesk.server.visit.WaitingStore.Waiting;
@@ -48,7 +49,14 @@ class WaitingController {
     this.clock = clock;
   }
 
-  record WaitingClient(UUID id, UUID clientId, String clientName, Instant since, String wish) {}
+  /// @param telephone on which the client is called when a slot comes free
+  record WaitingClient(
+      UUID id,
+      UUID clientId,
+      String clientName,
+      Optional<String> telephone,
+      Instant since,
+      String wish) {}
 
   /// @param visitId that was cancelled
   record FreeSlot(UUID visitId, Instant startsAt, int minutes, String room) {}
@@ -63,13 +71,16 @@ class WaitingController {
     List<Visit> booked = visits.between(now, now.plus(AHEAD));
     return new WaitingView(
         store.all().stream()
-            .map(one ->
-                new WaitingClient(
-                    one.id(),
-                    one.clientId(),
-                    clients.get(one.clientId()).name(),
-                    one.since(),
-                    one.wish()))
+            .map(one -> {
+              Client client = clients.get(one.clientId());
+              return new WaitingClient(
+                  one.id(),
+                  client.id(),
+                  client.name(),
+                  client.telephone(),
+                  one.since(),
+                  one.wish());
+            })
             .toList(),
         booked.stream()
             .filter(visit -> visit.cancelled().isPresent())

@@ -11,6 +11,7 @@ import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Step;
 import ivesk.core.aftercare.Outlook.Stronger;
+import ivesk.core.aftercare.Reach;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
@@ -105,7 +106,8 @@ class SheetTest {
             Policies.defaults()),
         Map.of(HomeItem.SALICYLIC, Having.DECLINED, HomeItem.CREAM, Having.BOUGHT),
         Optional.of(LocalDate.of(2026, 12, 23)),
-        Optional.of("112"));
+        new Reach(
+            Optional.of("555 0134"), Optional.of("Mon to Sat, 9:00 to 18:00"), Optional.of("112")));
   }
 
   private static String text(PDDocument document) throws IOException {
@@ -176,6 +178,40 @@ class SheetTest {
     assertThat(uids(again)).isEqualTo(uids(first)).doesNotHaveDuplicates();
     assertThat(again.getFirst().getSequence().getSequenceNo())
         .isGreaterThan(first.getFirst().getSequence().getSequenceNo());
+  }
+
+  /// RFC 5545, 3.1: lines are at most 75 octets long, without the break.
+  @ParameterizedTest
+  @EnumSource(Language.class)
+  void noLineOfTheCalendarIsLongerThan75Octets(Language language) {
+    SheetView sheet = SheetView.of(done("JES-RF"), language);
+    byte[] file = SheetIcs.of(UUID.randomUUID(), sheet, Instant.parse("2026-11-25T15:00:00Z"));
+    assertThat(new String(file, StandardCharsets.UTF_8).split("\r\n"))
+        .allMatch(line -> line.getBytes(StandardCharsets.UTF_8).length <= 75);
+  }
+
+  /// The practice's telephone with its hours and the emergency number stand on the page, in the
+  /// PDF, in the short form and in each day of the calendar.
+  @ParameterizedTest
+  @EnumSource(Language.class)
+  void theNumbersStandOnAllThatIsGiven(Language language) throws Exception {
+    SheetView sheet = SheetView.of(done("SAL-20"), language);
+    String practice = "555 0134 (Mon to Sat, 9:00 to 18:00)";
+    assertThat(String.join(" ", sheet.call())).contains(practice, "112");
+    assertThat(sheet.brief()).contains(practice, "112");
+    try (PDDocument document = Loader.loadPDF(pdf.of(sheet, SheetPdf.Paper.A4))) {
+      assertThat(text(document)).contains(practice, "112");
+    }
+    assertThat(events(SheetIcs.of(UUID.randomUUID(), sheet, Instant.EPOCH)))
+        .allSatisfy(day -> assertThat(day.getDescription().getValue()).contains(practice, "112"));
+  }
+
+  @Test
+  void theShortFormAsksWhatItAnswers() {
+    SheetView sheet = SheetView.of(done("SAL-20"), Language.EN);
+    assertThat(sheet.brief().lines().filter(line -> line.contains("?")))
+        .hasSize(3)
+        .allMatch(line -> line.indexOf('?') < line.length() - 10);
   }
 
   private static List<String> uids(List<VEvent> events) {

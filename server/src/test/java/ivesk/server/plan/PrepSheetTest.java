@@ -2,12 +2,15 @@ package ivesk.server.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.Language;
+import ivesk.core.aftercare.Reach;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.PrepCalendar.Item;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,9 +21,11 @@ import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /// Read back by ical4j, which knows RFC 5545.
-class PrepIcsTest {
+class PrepSheetTest {
   private static final UUID VISIT = new UUID(7, 9);
   private static final Instant NOW = Instant.parse("2026-11-25T14:00:00Z");
 
@@ -29,13 +34,23 @@ class PrepIcsTest {
         item, day, item.words(), Optional.empty(), false, true, Optional.empty());
   }
 
-  private static byte[] ics(LocalDate peel, Instant now) {
-    return PrepIcs.of(
-        VISIT,
+  private static final Reach REACH =
+      new Reach(
+          Optional.of("555 0134"), Optional.of("Mon to Sat, 9:00 to 18:00"), Optional.of("112"));
+
+  private static PrepSheet sheet(LocalDate peel, Language language) {
+    return PrepSheet.of(
+        "Greta Hollis",
+        "Two Rooms",
         List.of(step(Item.SUN, peel.minusDays(14)), step(Item.SHAVE, peel.minusDays(1))),
-        peel.atTime(14, 15).toInstant(java.time.ZoneOffset.UTC),
-        45,
-        now);
+        peel.atTime(14, 15).atZone(ZoneOffset.UTC),
+        REACH,
+        language);
+  }
+
+  private static byte[] ics(LocalDate peel, Instant now) {
+    return sheet(peel, Language.EN)
+        .ics(VISIT, peel.atTime(14, 15).toInstant(ZoneOffset.UTC), 45, now);
   }
 
   private static Map<String, VEvent> events(byte[] ics) throws Exception {
@@ -52,7 +67,7 @@ class PrepIcsTest {
     assertThat(events).hasSize(3);
     VEvent sun = events.get(VISIT + "-SUN@ivesk");
     assertThat(sun.getDateTimeStart().getDate()).isEqualTo(LocalDate.of(2026, 11, 25));
-    assertThat(sun.getSummary().getValue()).isEqualTo("last strong sun or sunbed");
+    assertThat(sun.getSummary().getValue()).isEqualTo("Last strong sun or sunbed");
     VEvent peel = events.get(VISIT + "-PEEL@ivesk");
     assertThat(peel.getDateTimeStart().getValue()).isEqualTo("20261209T141500Z");
   }
@@ -78,5 +93,26 @@ class PrepIcsTest {
     assertThat(text.split("\r\n"))
         .allSatisfy(line ->
             assertThat(line.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "EN | Before your peel | Last strong sun or sunbed | Your peel, 14:15",
+        "ES | Antes de su peeling | Última vez de sol fuerte o solárium | Su peeling, 14:15",
+        "FR | Avant votre peeling | Dernier rasage au rasoir | Votre peeling, 14:15",
+        "DE | Vor Ihrem Peeling | Letzte Rasur mit der Klinge | Ihr Peeling, 14:15 Uhr",
+        "PT | Antes do seu peeling | Última vez da lâmina de barbear | O seu peeling, 14:15"
+      })
+  void itIsInTheClientsLanguageAndHasTheNumbers(
+      Language language, String title, String step, String peel) throws Exception {
+    PrepSheet sheet = sheet(LocalDate.of(2026, 12, 9), language);
+    assertThat(sheet.title()).isEqualTo(title);
+    assertThat(sheet.rows()).extracting(PrepSheet.Row::what).contains(step, peel);
+    assertThat(sheet.reach()).contains("555 0134 (Mon to Sat, 9:00 to 18:00)", "112");
+    assertThat(events(sheet.ics(VISIT, NOW, 45, NOW)).values())
+        .allSatisfy(
+            event -> assertThat(event.getDescription().getValue()).isEqualTo(sheet.reach()));
   }
 }
