@@ -244,6 +244,7 @@ class ContactApiTest {
     JsonNode shown = phone.getWith("/api/diary", "X-Diary", word).body();
     assertThat(shown.get("hello").asString()).isEqualTo("How is it, Sunniva?");
     assertThat(shown.toString()).doesNotContain("Brekke");
+    assertThat(shown.get("reach").toString()).contains("555 0134", "112");
     Answer told =
         phone.postWith(
             "/api/diary",

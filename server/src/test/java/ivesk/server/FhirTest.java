@@ -12,12 +12,16 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.hl7.fhir.common.hapi.validation.support.CommonCodeSystemsTerminologyService;
 import org.hl7.fhir.common.hapi.validation.support.InMemoryTerminologyServerValidationSupport;
 import org.hl7.fhir.common.hapi.validation.support.ValidationSupportChain;
 import org.hl7.fhir.common.hapi.validation.validator.FhirInstanceValidator;
 import org.hl7.fhir.r4.model.Bundle;
+import org.hl7.fhir.r4.model.Observation;
 import org.hl7.fhir.r4.model.Patient;
+import org.hl7.fhir.r4.model.Procedure;
+import org.hl7.fhir.r4.model.Resource;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -72,6 +76,8 @@ class FhirTest {
         .isFalse();
     course("Sunniva Brekke");
     Set<String> kinds = new TreeSet<>();
+    Set<String> units = new TreeSet<>();
+    Set<String> performers = new TreeSet<>();
     for (JsonNode client : practice.get("/api/clients").body().get("clients")) {
       String file = practice.text("/api/clients/" + client.get("id").asString() + "/fhir");
       Bundle bundle = r4.newJsonParser().parseResource(Bundle.class, file);
@@ -80,7 +86,13 @@ class FhirTest {
       bundle.getEntry().forEach(entry -> kinds.add(entry.getResource().fhirType()));
       Patient patient = (Patient) bundle.getEntryFirstRep().getResource();
       assertThat(patient.getNameFirstRep().getText()).isEqualTo(client.get("name").asString());
+      assertThat(patient.getTelecomFirstRep().getValue())
+          .isEqualTo(client.get("telephone").asString());
+      units.addAll(units(bundle));
+      performers.addAll(performers(bundle));
     }
+    assertThat(units).containsExactly("http://unitsofmeasure.org {score}");
+    assertThat(performers).contains("Ines Kov").doesNotContain("", "ines");
     assertThat(kinds)
         .containsExactlyInAnyOrder(
             "Patient",
@@ -91,6 +103,30 @@ class FhirTest {
             "CarePlan",
             "Consent",
             "MedicationStatement");
+  }
+
+  private static List<String> units(Bundle bundle) {
+    return of(bundle, Observation.class)
+        .filter(Observation::hasValueQuantity)
+        .map(one -> one.getValueQuantity().getSystem() + " " + one.getValueQuantity().getCode())
+        .toList();
+  }
+
+  private static List<String> performers(Bundle bundle) {
+    return Stream.concat(
+            of(bundle, Procedure.class)
+                .map(one -> one.getPerformerFirstRep().getActor().getDisplay()),
+            of(bundle, Observation.class)
+                .filter(Observation::hasValueQuantity)
+                .map(one -> one.getPerformerFirstRep().getDisplay()))
+        .toList();
+  }
+
+  private static <T extends Resource> Stream<T> of(Bundle bundle, Class<T> kind) {
+    return bundle.getEntry().stream()
+        .map(Bundle.BundleEntryComponent::getResource)
+        .filter(kind::isInstance)
+        .map(kind::cast);
   }
 
   private static void course(String name) {

@@ -206,7 +206,7 @@ public class AftercareService {
             after.incident());
     return new Done(
         client.name(),
-        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        accounts.named(visit.therapist()),
         client.language(),
         after.peeled().stream()
             .map(stage ->

@@ -150,9 +150,7 @@ class ContactController {
         kept.id(),
         kept.toldAt(),
         kept.toldOn(),
-        kept.byClient()
-            ? "the client"
-            : accounts.account(kept.toldTo()).map(AccountStore.Account::name).orElse(""),
+        kept.byClient() ? "the client" : accounts.named(kept.toldTo()),
         kept.byClient(),
         kept.told().sensation(),
         kept.told().flaking(),
@@ -248,7 +246,7 @@ class ContactController {
     String by =
         flag.severity().clinicians()
             ? clinicians.require(who.getName(), body.clinician(), request, response).name()
-            : accounts.account(who.getName()).map(AccountStore.Account::name).orElse("");
+            : accounts.named(who.getName());
     contact.close(id, body.note().strip(), body.harmless(), who.getName(), by);
     return FlagView.of(store.flag(id));
   }

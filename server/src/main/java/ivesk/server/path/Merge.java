@@ -176,7 +176,7 @@ class Merge {
                 clients.get(one.kept()),
                 clients.get(one.other()),
                 LocalDate.ofInstant(one.at(), clock.getZone()),
-                accounts.account(one.who()).map(AccountStore.Account::name).orElse(one.who())))
+                accounts.named(one.who())))
         .toList();
   }
 

@@ -370,7 +370,7 @@ class VisitPath {
         day,
         visit.minutes(),
         visit.room(),
-        accounts.account(visit.therapist()).map(AccountStore.Account::name).orElse(""),
+        accounts.named(visit.therapist()),
         found.verdict(),
         found.limits(),
         found.stations(),

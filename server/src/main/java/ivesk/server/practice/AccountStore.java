@@ -75,6 +75,11 @@ public class AccountStore implements ArchiveCheck {
     }
   }
 
+  /// The name of who signs in so; the sign-in name itself where nobody does any more.
+  public String named(String username) {
+    return account(username).map(Account::name).orElse(username);
+  }
+
   public Optional<Account> account(String username) {
     return accounts().stream().filter(one -> one.username().equals(username)).findFirst();
   }

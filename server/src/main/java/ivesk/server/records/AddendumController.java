@@ -65,7 +65,7 @@ class AddendumController {
   }
 
   private AddendumView view(Kept kept) {
-    String name = accounts.account(kept.who()).map(AccountStore.Account::name).orElse(kept.who());
+    String name = accounts.named(kept.who());
     return new AddendumView(kept.id(), kept.kind(), kept.why(), kept.words(), kept.at(), name);
   }
 

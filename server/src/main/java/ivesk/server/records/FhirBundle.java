@@ -6,6 +6,7 @@ import ivesk.core.series.Scores.Line;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;
+import ivesk.core.skin.Phototype;
 import ivesk.server.client.Client;
 import ivesk.server.series.CourseService.Planned;
 import ivesk.server.series.ProgressService.Scored;
@@ -31,6 +32,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class FhirBundle {
   private static final String R4_LISTS = "http://terminology.hl7.org/CodeSystem/";
 
+  /// The Unified Code for Units of Measure. A score has a unit of its own, in braces.
+  private static final String UCUM = "http://unitsofmeasure.org";
+
   /// What a client uses at home that is a medicine.
   private static final Set<Active> MEDICINES =
       EnumSet.of(Active.PRESCRIBED_RETINOID, Active.CYTOSTATIC, Active.STEROID, Active.INHIBITOR);
@@ -52,13 +56,16 @@ final class FhirBundle {
   ///
   /// @param conditions grades 1 to 3
   /// @param goals in their order
+  /// @param by who did each peel, by name, by its visit
   record Facts(
       Client client,
+      Optional<Phototype> phototype,
       Map<Condition, Integer> conditions,
       List<Condition> goals,
       List<HomeProduct> products,
       List<Consent> consents,
       List<Recorded> peels,
+      Map<UUID, String> by,
       List<Scored> scores,
       List<Planned> courses,
       LocalDate today) {}
@@ -70,9 +77,10 @@ final class FhirBundle {
     facts.conditions().entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
         .forEach(entry -> all.condition(entry.getKey(), entry.getValue()));
+    facts.phototype().ifPresent(type -> all.phototype(type, facts.today()));
     facts.products().forEach(all::medication);
     facts.consents().forEach(consent -> all.consent(consent, facts.today()));
-    facts.peels().forEach(all::procedure);
+    facts.peels().forEach(peel -> all.procedure(peel, facts.by()));
     facts.scores().forEach(all::observations);
     facts.courses().forEach(course -> all.carePlan(course, facts.goals()));
     return all.json.writerWithDefaultPrettyPrinter().writeValueAsBytes(all.bundle);
@@ -194,7 +202,15 @@ final class FhirBundle {
         "end", given.withdrawnOn().orElseGet(() -> given.signedOn().plusMonths(12)).toString());
   }
 
-  private void procedure(Recorded recorded) {
+  private void phototype(Phototype type, LocalDate on) {
+    ObjectNode observation = ofClient("Observation", "phototype", "subject");
+    observation.put("status", "final");
+    text(observation.putObject("code"), "Fitzpatrick phototype");
+    observation.put("effectiveDateTime", on.toString());
+    text(observation.putObject("valueCodeableConcept"), "type " + type.name());
+  }
+
+  private void procedure(Recorded recorded, Map<UUID, String> by) {
     PastPeel peel = recorded.peel();
     ObjectNode procedure =
         ofClient(
@@ -206,6 +222,9 @@ final class FhirBundle {
     own(code, FhirReader.FORMULA, peel.formula().code());
     text(code, "chemical peel, " + peel.formula().name());
     procedure.put("performedDateTime", peel.on().toString());
+    Optional.ofNullable(by.get(recorded.visitId()))
+        .ifPresent(name ->
+            procedure.putArray("performer").addObject().putObject("actor").put("display", name));
     ObjectNode site = procedure.putArray("bodySite").addObject();
     own(site, FhirReader.REGION, peel.region().name());
     text(site, peel.region().label());
@@ -226,9 +245,14 @@ final class FhirBundle {
       observation.put("status", "final");
       text(observation.putObject("code"), line.label());
       observation.put("effectiveDateTime", scored.on().toString());
+      observation.putArray("performer").addObject().put("display", scored.by());
+      boolean angle = line == Line.ITA;
       observation
           .putObject("valueQuantity")
-          .put("value", Math.round(value.getAsDouble() * 1000) / 1000.0);
+          .put("value", Math.round(value.getAsDouble() * 1000) / 1000.0)
+          .put("unit", angle ? "degrees" : "points of " + line.most())
+          .put("system", UCUM)
+          .put("code", angle ? "deg" : "{score}");
     }
   }
 

@@ -7,6 +7,7 @@ import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.series.CourseService;
 import ivesk.server.series.ProgressService;
@@ -40,6 +41,7 @@ class FhirController {
   private final RecordedPeels peels;
   private final ProgressService progress;
   private final CourseService courses;
+  private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
 
@@ -50,6 +52,7 @@ class FhirController {
       RecordedPeels peels,
       ProgressService progress,
       CourseService courses,
+      AccountStore accounts,
       Audit audit,
       Clock clock) {
     this.clients = clients;
@@ -58,6 +61,7 @@ class FhirController {
     this.peels = peels;
     this.progress = progress;
     this.courses = courses;
+    this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
   }
@@ -82,11 +86,13 @@ class FhirController {
         FhirBundle.of(
             new FhirBundle.Facts(
                 client,
+                facts.skin().phototype(),
                 found,
                 facts.skin().goals(),
                 facts.products(),
                 facts.consents(),
                 List.copyOf(peels.ofClient(id)),
+                by(id),
                 progress.scored(id),
                 courses.planned(id),
                 LocalDate.now(clock)),
@@ -101,5 +107,10 @@ class FhirController {
                 .toString())
         .contentType(MediaType.parseMediaType("application/fhir+json"))
         .body(bundle);
+  }
+
+  private Map<UUID, String> by(UUID clientId) {
+    return visits.ofClient(clientId).stream()
+        .collect(Collectors.toMap(Visit::id, visit -> accounts.named(visit.therapist())));
   }
 }

@@ -93,9 +93,8 @@ class ProgressController {
     } else {
       scores.save(
           id,
-          new ScoreStore.Kept(on, body.sheet(), body.version()),
-          clock.instant(),
-          who.getName());
+          new ScoreStore.Kept(on, body.sheet(), body.version(), who.getName()),
+          clock.instant());
     }
     audit.note(who.getName(), "scores of " + on, id);
     return progress.of(id);

@@ -9,6 +9,7 @@ import ivesk.core.series.Progress.Course;
 import ivesk.core.series.Scores;
 import ivesk.core.skin.SkinColour;
 import ivesk.server.plan.PlanService;
+import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.series.ProgressView.DayMark;
@@ -50,6 +51,7 @@ public class ProgressService {
   private final PlanService plans;
   private final ConsultService consults;
   private final PracticeStore practice;
+  private final AccountStore accounts;
   private final Clock clock;
 
   ProgressService(
@@ -61,6 +63,7 @@ public class ProgressService {
       PlanService plans,
       ConsultService consults,
       PracticeStore practice,
+      AccountStore accounts,
       Clock clock) {
     this.scores = scores;
     this.courses = courses;
@@ -70,6 +73,7 @@ public class ProgressService {
     this.plans = plans;
     this.consults = consults;
     this.practice = practice;
+    this.accounts = accounts;
     this.clock = clock;
   }
 
@@ -256,18 +260,20 @@ public class ProgressService {
   }
 
   /// What was scored on a day.
-  public record Scored(LocalDate on, Scores scores) {}
+  ///
+  /// @param by who saved them, by name
+  public record Scored(LocalDate on, Scores scores, String by) {}
 
   /// In the order of the days.
   public List<Scored> scored(UUID clientId) {
     return scores.of(clientId).stream()
-        .map(kept -> new Scored(kept.on(), kept.sheet().scores()))
+        .map(kept -> new Scored(kept.on(), kept.sheet().scores(), accounts.named(kept.by())))
         .toList();
   }
 
   /// Scores of a day that had none.
   public void keep(UUID clientId, LocalDate on, Scores scored, String who) {
-    scores.save(clientId, new ScoreStore.Kept(on, ScoreSheet.of(scored), 0), clock.instant(), who);
+    scores.save(clientId, new ScoreStore.Kept(on, ScoreSheet.of(scored), 0, who), clock.instant());
   }
 
   /// Takes everything of a client out for good.

@@ -21,25 +21,27 @@ class ScoreStore {
   }
 
   /// @param version counts the changes of the day's scores
-  record Kept(LocalDate on, ScoreSheet sheet, int version) {}
+  /// @param by who saved them last
+  record Kept(LocalDate on, ScoreSheet sheet, int version, String by) {}
 
   /// In the order of the days.
   List<Kept> of(UUID clientId) {
     return jdbc.sql(
-            "SELECT on_date, scores, version FROM score_sheet WHERE client_id = ? ORDER BY on_date")
+            "SELECT on_date, scores, version, saved_by FROM score_sheet WHERE client_id = ? ORDER BY on_date")
         .param(clientId)
         .query((row, n) ->
             new Kept(
                 row.getObject("on_date", LocalDate.class),
                 storage.read(row.getBytes("scores"), ScoreSheet.SHAPE),
-                row.getInt("version")))
+                row.getInt("version"),
+                row.getString("saved_by")))
         .list();
   }
 
   /// Saves over the version that was read; 0 for a day without scores.
   ///
   /// @throws Stale when somebody else saved in between
-  void save(UUID clientId, Kept kept, Instant at, String who) {
+  void save(UUID clientId, Kept kept, Instant at) {
     byte[] sheet = storage.write(ScoreSheet.SHAPE, kept.sheet());
     int changed =
         kept.version() == 0
@@ -54,7 +56,7 @@ class ScoreStore {
                     kept.on(),
                     sheet,
                     at.atOffset(ZoneOffset.UTC),
-                    who,
+                    kept.by(),
                     clientId,
                     kept.on())
                 .update()
@@ -64,7 +66,12 @@ class ScoreStore {
                     WHERE client_id = ? AND on_date = ? AND version = ?\
                     """)
                 .params(
-                    sheet, at.atOffset(ZoneOffset.UTC), who, clientId, kept.on(), kept.version())
+                    sheet,
+                    at.atOffset(ZoneOffset.UTC),
+                    kept.by(),
+                    clientId,
+                    kept.on(),
+                    kept.version())
                 .update();
     if (changed == 0) throw new Stale("The scores of this day");
   }
