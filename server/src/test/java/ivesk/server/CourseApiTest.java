@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
 import java.io.StringReader;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
@@ -294,5 +296,32 @@ class CourseApiTest {
     assertThat(over.status()).isEqualTo(400);
     assertThat(over.detail()).contains("00:00 today is over");
     assertThat(courses().get("courses")).hasSize(1);
+  }
+
+  /// A consult that was told before the visit's hour: its event moves the course.
+  @Test
+  @Order(13)
+  void anEventThatIsToldBeforeTheHourOfTheVisitCounts() {
+    LocalDate wished = LocalDate.parse(courses().get("proposal").get("first").asString());
+    LocalDate freely = placed(wish("LAC-30", wished, 1)).getFirst();
+    String visit =
+        practice
+            .post(
+                "/api/visits",
+                "{\"clientId\":\"%s\",\"startsAt\":\"%s\",\"room\":\"room 7\"}"
+                    .formatted(client, Instant.now().plus(Duration.ofHours(3))))
+            .body()
+            .get("id")
+            .asString();
+    String path = "/api/visits/" + visit + "/consult";
+    ObjectNode consult = (ObjectNode) practice.get(path).body().get("consult");
+    consult
+        .putArray("events")
+        .addObject()
+        .put("name", "a feast")
+        .put("on", freely.plusDays(1).toString());
+    assertThat(practice.put(path, "{\"consult\":" + consult + ",\"version\":0}").status())
+        .isEqualTo(200);
+    assertThat(placed(wish("LAC-30", wished, 1)).getFirst()).isAfter(freely.plusDays(1));
   }
 }

@@ -106,15 +106,17 @@ public class CourseService {
       Region region,
       boolean maintenance) {}
 
-  /// The newest visit of a client, from which skin, events and policies are read.
+  /// The newest visit of a client, from which skin, events and policies are read: one that has
+  /// begun, or whose consult was told before its hour.
   private Visit newest(UUID clientId) {
     List<Visit> all =
         visits.ofClient(clientId).stream().filter(one -> one.cancelled().isEmpty()).toList();
     if (all.isEmpty()) {
       throw new Refused("A course is laid out after the first consult. Nothing was booked.");
     }
+    Set<UUID> told = consults.told(all.stream().map(Visit::id).toList());
     return all.stream()
-        .filter(one -> !one.startsAt().isAfter(clock.instant()))
+        .filter(one -> !one.startsAt().isAfter(clock.instant()) || told.contains(one.id()))
         .reduce((_, last) -> last)
         .orElse(all.getFirst());
   }

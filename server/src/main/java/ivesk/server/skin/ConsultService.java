@@ -58,6 +58,11 @@ public class ConsultService {
         .orElse(new Current(Consult.EMPTY, 0, Optional.empty()));
   }
 
+  /// Of some visits those at which a consult was told.
+  public Set<UUID> told(List<UUID> visitIds) {
+    return store.kept(visitIds);
+  }
+
   /// Those that were saved at some visits, in no order.
   public List<Consult> saved(List<UUID> visitIds) {
     return store.consults(visitIds);
