@@ -14,6 +14,7 @@ import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -225,12 +226,11 @@ public record Aftercare(
     }
 
     private Optional<Flakes> flakes(Optional<Worn> worn) {
-      boolean byOwn = client.ownFlaking().isPresent() && formulas.size() == 1 && worn.isEmpty();
-      Flaking usual =
-          Flaking.of(
-              Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
-                  .toList());
-      Flaking flaking = (byOwn ? client.ownFlaking().get() : usual).frosted(frosted);
+      List<Formula> wentOn =
+          Stream.concat(formulas.stream(), worn.map(Worn::addOn).map(AddOn::formula).stream())
+              .toList();
+      boolean byOwn = client.ownFlaking().isPresent() && OwnFlaking.alone(wentOn);
+      Flaking flaking = OwnFlaking.expected(wentOn, client.ownFlaking(), frosted);
       return flaking.expected()
           ? Optional.of(
               new Flakes(day.plusDays(flaking.first()), day.plusDays(flaking.last()), byOwn))

@@ -36,6 +36,21 @@ public final class OwnFlaking {
     return Optional.of(new Flaking(first, last));
   }
 
+  /// What is expected after a peel: by this client's own earlier peels where its formula went on by
+  /// itself, sooner and longer with frost. Sheet and next date read it alike.
+  ///
+  /// @param wentOn acids, and a retinoid that was put on
+  /// @param own as [#of] has it
+  public static Flaking expected(List<Formula> wentOn, Optional<Flaking> own, boolean frosted) {
+    Flaking usual = Flaking.of(wentOn);
+    return (alone(wentOn) ? own.orElse(usual) : usual).frosted(frosted);
+  }
+
+  /// Whether a client's own days say something of what went on.
+  public static boolean alone(List<Formula> wentOn) {
+    return wentOn.size() == 1;
+  }
+
   /// By this client's own earlier peels where three were told of, else by the formula.
   public static Flaking orUsual(Formula formula, Region region, List<PastPeel> past) {
     return of(formula, region, past).orElseGet(() -> Flaking.of(List.of(formula)));

@@ -77,16 +77,29 @@ public record NextPeel(
       LocalDate on,
       Since since) {
     Treatment.Stage decides = decisive(stages);
-    NextPeel next = after(decides.plan(), decides.state(), client, past, on, since);
-    for (Treatment.Stage stage : stages) {
-      if (stage == decides || stage.plan().region() != decides.plan().region()) continue;
-      NextPeel other = after(stage.plan(), stage.state(), client, past, on, since);
+    List<Treatment.Stage> here =
+        stages.stream().filter(stage -> stage.plan().region() == decides.plan().region()).toList();
+    Flaking flaking = expected(here, past);
+    NextPeel next = after(decides.plan(), decides.state(), client, past, on, since, flaking);
+    for (Treatment.Stage stage : here) {
+      if (stage == decides) continue;
+      NextPeel other = after(stage.plan(), stage.state(), client, past, on, since, flaking);
       if (!other.earliest.isAfter(next.earliest)) continue;
       List<String> reasons = new ArrayList<>(next.reasons);
       reasons.addAll(other.reasons);
       next = new NextPeel(other.earliest, reasons, next.step, next.formula, next.why, next.held);
     }
     return next;
+  }
+
+  private static Flaking expected(List<Treatment.Stage> stages, List<PastPeel> past) {
+    TreatmentPlan plan = stages.getFirst().plan();
+    return OwnFlaking.expected(
+        stages.stream().flatMap(stage -> wentOn(stage.plan(), stage.state())).toList(),
+        OwnFlaking.of(plan.formula(), plan.region(), past),
+        stages.stream()
+            .flatMap(stage -> stage.state().zones().values().stream())
+            .anyMatch(zone -> zone.whitening().frost()));
   }
 
   /// The stage for which the visit was planned; one with an adverse outcome comes before it.
@@ -105,18 +118,20 @@ public record NextPeel(
   }
 
   /// @param past peels before this one
-  public static NextPeel after(
+  /// @param flaking as it is expected after all that went on
+  private static NextPeel after(
       TreatmentPlan plan,
       TreatmentState state,
       ScreeningFacts client,
       List<PastPeel> past,
       LocalDate on,
-      Since since) {
+      Since since,
+      Flaking flaking) {
     Formula done = plan.formula();
     int layers = Math.max(1, state.layers().size());
     List<Reason> reasons = new ArrayList<>();
     reasons.add(interval(done, layers, client, on));
-    flakesGone(plan, state, on, since).ifPresent(reasons::add);
+    flakesGone(flaking, on, since).ifPresent(reasons::add);
     LocalDate earliest = latest(reasons);
 
     PastPeel peel = since.flagged(Outcome.peel(plan, state, on).flaking(since.flaked()));
@@ -160,9 +175,8 @@ public record NextPeel(
 
   /// The day after the last flakes: as they were told, else as they are expected, and never before
   /// those of a check-in.
-  private static Optional<Reason> flakesGone(
-      TreatmentPlan plan, TreatmentState state, LocalDate on, Since since) {
-    Flaking flaking = since.flaked().orElseGet(() -> Flaking.of(wentOn(plan, state)));
+  private static Optional<Reason> flakesGone(Flaking expected, LocalDate on, Since since) {
+    Flaking flaking = since.flaked().orElse(expected);
     int seen = since.flakesSeen().orElse(0);
     if (seen > flaking.last()) {
       return Optional.of(
@@ -319,12 +333,11 @@ public record NextPeel(
   }
 
   /// The acid, and the retinoid if it was put on.
-  private static List<Formula> wentOn(TreatmentPlan plan, TreatmentState state) {
+  private static Stream<Formula> wentOn(TreatmentPlan plan, TreatmentState state) {
     return Stream.concat(
-            Stream.of(plan.formula()),
-            plan.addOn().filter(planned -> state.care().addOnAt().isPresent()).stream()
-                .map(AddOn::formula))
-        .toList();
+        Stream.of(plan.formula()),
+        plan.addOn().filter(planned -> state.care().addOnAt().isPresent()).stream()
+            .map(AddOn::formula));
   }
 
   private static Optional<Formula> atRung(Shelf shelf, Formula done, int rung) {

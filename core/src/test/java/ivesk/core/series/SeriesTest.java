@@ -4,7 +4,10 @@ import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.Words;
+import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Outlook;
+import ivesk.core.aftercare.Sheets;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Flaking;
@@ -23,6 +26,7 @@ import ivesk.core.screening.Clients;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.OwnFlaking;
 import ivesk.core.series.NextPeel.Step;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
@@ -30,6 +34,7 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
+import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -42,17 +47,20 @@ import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /// The ladder and the next date; common practice, no source.
 class SeriesTest {
@@ -374,8 +382,7 @@ class SeriesTest {
         List<PastPeel> past,
         Fact... more) {
       TreatmentPlan plan = plan(code, layers);
-      return NextPeel.after(
-          plan, state(plan, feels, row, more), client.facts(), past, T, Since.NOTHING);
+      return after(plan, state(plan, feels, row, more), client, past, Since.NOTHING);
     }
 
     @Test
@@ -395,7 +402,58 @@ class SeriesTest {
 
     private NextPeel since(String code, List<PastPeel> past, Since since) {
       TreatmentPlan plan = plan(code, 1);
-      return NextPeel.after(plan, state(plan, 3, 5), easy().facts(), past, T, since);
+      return after(plan, state(plan, 3, 5), easy(), past, since);
+    }
+
+    private static NextPeel after(
+        TreatmentPlan plan,
+        TreatmentState state,
+        Clients client,
+        List<PastPeel> past,
+        Since since) {
+      Treatment.Stage stage = new Treatment.Stage(plan, state, state.lastEventAt());
+      return NextPeel.after(List.of(stage), client.facts(), past, T, since);
+    }
+
+    /// Sheet and next date name the same last flakes, by the formula and by the client's own days.
+    /// domain/09.
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void theSheetAndTheNextDateNameTheSameLastFlakes(boolean own) {
+      for (Formula formula : Library.FORMULAS) {
+        if (!formula.peels() || formula.layersFirst() == 0) continue;
+        List<PastPeel> past =
+            own
+                ? times(3, formula.code(), 30).stream()
+                    .map(peel -> peel.flaking(Optional.of(new Flaking(2, 40))))
+                    .toList()
+                : List.of();
+        TreatmentPlan plan = plan(formula.code(), 1);
+        NextPeel next = after(plan, state(plan, 3, 5), easy(), past, Since.NOTHING);
+        Aftercare sheet =
+            Sheets.of(
+                formula,
+                formula.libraryDepth(),
+                new Aftercare.Client(
+                    false,
+                    false,
+                    Set.of(),
+                    OwnFlaking.of(formula, plan.region(), past),
+                    Optional.empty()),
+                Policies.defaults(),
+                T.atTime(14, 30).atZone(ZoneOffset.UTC),
+                List.of(),
+                Optional.empty());
+        assertThat(next.reasons().stream().anyMatch(why -> why.startsWith("flakes gone")))
+            .as(formula.code())
+            .isEqualTo(sheet.flakes().isPresent());
+        sheet
+            .flakes()
+            .ifPresent(flakes ->
+                assertThat(next.reasons())
+                    .as(formula.code())
+                    .contains("flakes gone, as expected: " + Words.day(flakes.to().plusDays(1))));
+      }
     }
 
     private static Since told(int last, Integer seen) {

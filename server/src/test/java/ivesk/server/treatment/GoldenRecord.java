@@ -89,7 +89,13 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
     PastPeel peel = Outcome.peel(plan, state, DAY);
     Ladders ladders = LadderRules.of(List.of(peel), DAY.plusDays(30), plan.region());
     ScreeningFacts client = client(peel);
-    NextPeel next = NextPeel.after(plan, state, client, List.of(), DAY, Since.NOTHING);
+    NextPeel next =
+        NextPeel.after(
+            List.of(new Treatment.Stage(plan, state, state.lastEventAt())),
+            client,
+            List.of(),
+            DAY,
+            Since.NOTHING);
     Screening screening = Screening.screen(client, List.of());
     Aftercare sheet =
         Aftercare.of(
