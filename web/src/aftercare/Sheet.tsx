@@ -120,7 +120,7 @@ function Page({ sheet }: { sheet: After["sheet"] }) {
         <p>{sheet.facts.join(" · ")}</p>
         {sheet.onTheSkin.length > 0 && (
           <p>
-            <b>{sheet.headings.onTheSkin}:</b> {sheet.onTheSkin.join(", ")}
+            <b>{sheet.headings.onTheSkin}</b> {sheet.onTheSkin.join(", ")}
           </p>
         )}
       </header>

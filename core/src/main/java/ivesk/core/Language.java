@@ -16,6 +16,9 @@ public enum Language {
   DE("Deutsch", Locale.GERMANY, "%s Uhr"),
   PT("português", Locale.of("pt", "PT"), "%s");
 
+  /// A blank at which no line breaks.
+  public static final String NO_BREAK = "\u00a0";
+
   private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
   private final String label;
@@ -35,6 +38,16 @@ public enum Language {
   /// Its name in itself.
   public String label() {
     return label;
+  }
+
+  /// A colon and a blank, as the language sets them.
+  public String colon() {
+    return (this == FR ? NO_BREAK : "") + ": ";
+  }
+
+  /// A semicolon and a blank, as the language sets them.
+  public String semicolon() {
+    return (this == FR ? NO_BREAK : "") + "; ";
   }
 
   public Locale locale() {

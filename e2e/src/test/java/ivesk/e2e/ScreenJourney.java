@@ -35,7 +35,7 @@ class ScreenJourney extends Journey {
     browser.type("Clinician's password or PIN", "harbour");
     browser.press("Record clearance");
     browser.see("cleared by Dr Thea Lund");
-    browser.see("PROCEED");
+    browser.see("Go on within 1 limit.");
 
     browser.open("/clients");
     browser.press("Casper Wynd");

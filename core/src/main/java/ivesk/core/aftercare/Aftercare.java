@@ -302,7 +302,7 @@ public record Aftercare(
     }
 
     private void rests() {
-      rest(Activity.MAKE_UP, leftOn ? MAKE_UP_OF_ANY_KIND : MAKE_UP);
+      makeUp();
       rest(Activity.EXERCISE_AND_HEAT, EXERCISE_AND_HEAT);
       Until acids = rest(Activity.ACIDS_AND_SCRUBS, acidsAndScrubs());
       if (client.first() && !policies.chose(Choice.MILD_HOME_ACIDS_FIRST_WEEKS)) {
@@ -319,6 +319,23 @@ public record Aftercare(
         rules.add(new Until(Activity.PICKING, PICKING, clear.atStartOfDay(ended.getZone()), false));
       }
       rules.sort(Comparator.comparing(Until::from));
+    }
+
+    /// By policy mineral make-up only until the skin is clear, or any after a day.
+    private void makeUp() {
+      ZonedDateTime again = Activity.MAKE_UP.free(ended, superficial);
+      if (anyMakeUp(again.toLocalDate())) {
+        rest(Activity.MAKE_UP, leftOn ? MAKE_UP_OF_ANY_KIND : MAKE_UP);
+      } else {
+        rest(Activity.MAKE_UP, leftOn ? MINERAL_MAKE_UP : MINERAL_MAKE_UP_AFTER_POWDER);
+        ZonedDateTime any = clear.atStartOfDay(ended.getZone());
+        rules.add(new Until(Activity.MAKE_UP, OTHER_MAKE_UP, any, false));
+      }
+    }
+
+    /// Whether what returns after a day is make-up of any kind.
+    boolean anyMakeUp(LocalDate again) {
+      return policies.chose(Choice.ANY_MAKE_UP_AFTER_24_H) || !clear.isAfter(again);
     }
 
     /// What works on the skin returns once it is clear, never before the last day of flakes.

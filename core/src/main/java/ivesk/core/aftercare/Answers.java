@@ -12,9 +12,7 @@ import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Stronger;
 import ivesk.core.aftercare.Told.Part;
 import ivesk.core.formula.Formula.Band;
-import ivesk.core.practice.Policies.Choice;
 import java.time.Duration;
-import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -145,19 +143,15 @@ final class Answers {
         .orElseGet(() -> Told.of(WASH_GENTLY));
   }
 
-  /// By policy mineral make-up only until the skin is clear, or any after a day.
   private Told makeUp() {
     Until again = rule(Activity.MAKE_UP);
-    LocalDate clear = sheet.clear;
-    boolean any =
-        sheet.policies.chose(Choice.ANY_MAKE_UP_AFTER_24_H) || !clear.isAfter(again.free());
-    if (any) {
+    if (sheet.anyMakeUp(again.free())) {
       return Told.of(sheet.leftOn ? NO_POWDER_THEN_ANY : POWDER_THEN_ANY, again.when());
     }
     return Told.of(
         sheet.leftOn ? NO_POWDER_THEN_MINERAL : POWDER_THEN_MINERAL,
         again.when(),
-        new Part.Day(clear));
+        new Part.Day(sheet.clear));
   }
 
   private void event(Event event) {
@@ -185,7 +179,10 @@ final class Answers {
         .filter(rule -> rule.activity() == Activity.HOME_ACIDS)
         .findFirst()
         .map(rule -> Told.of(SCRUBS_THEN_ACIDS, scrubs, rule.when()))
-        .orElseGet(() -> Told.of(ACIDS_FROM, scrubs));
+        .orElseGet(() ->
+            rule(Activity.ACIDS_AND_SCRUBS).what() == SCRUBS_AND_MILD_ACIDS
+                ? Told.of(MILD_ACIDS_FROM, scrubs, count(HomePlan.CAP_PERCENT))
+                : Told.of(ACIDS_FROM, scrubs));
   }
 
   private List<Told> howMany() {

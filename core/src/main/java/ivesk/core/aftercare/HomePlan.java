@@ -31,7 +31,7 @@ public record HomePlan(
     List<Item> items, List<LeftOut> leftOut, List<Own> own, List<Clash> clashes) {
 
   /// The most of an acid at home in the first weeks, where the policy has any, %.
-  private static final int CAP_PERCENT = 5;
+  static final int CAP_PERCENT = 5;
 
   /// @param from the first day
   /// @param capPercent the most of it in the first weeks, %

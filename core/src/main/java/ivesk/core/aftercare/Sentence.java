@@ -83,7 +83,7 @@ public enum Sentence {
   NEXT_PEEL(
       "Next peel: {0} at the earliest.",
       "Próximo peeling: no antes del {0}.",
-      "Prochain peeling : {0} au plus tôt.",
+      "Prochain peeling : le {0} au plus tôt.",
       "Nächstes Peeling: frühestens {0}.",
       "Próximo peeling: não antes de {0}."),
   PRACTICE_FIRST(
@@ -154,25 +154,25 @@ public enum Sentence {
   // What a day brings.
   NO_WATER_UNTIL(
       "no water and nothing on it until {0}; then bland cream",
-      "nada de agua ni productos hasta {0}; después, crema neutra",
-      "ni eau ni produit jusqu’à {0} ; ensuite une crème neutre",
+      "nada de agua ni productos hasta el {0}; después, crema neutra",
+      "ni eau ni produit jusqu’au {0} ; ensuite une crème neutre",
       "kein Wasser und nichts auf die Haut bis {0}; dann milde Creme",
       "sem água nem produtos até {0}; depois, creme neutro"),
   NO_WATER_CREAM_UNTIL(
       "no water until {0}; bland cream, then gentle cleanser, morning and night",
-      "nada de agua hasta {0}; crema neutra, después limpiador suave, mañana y noche",
-      "pas d’eau jusqu’à {0} ; crème neutre, puis nettoyant doux, matin et soir",
+      "nada de agua hasta el {0}; crema neutra, después limpiador suave, mañana y noche",
+      "pas d’eau jusqu’au {0} ; crème neutre, puis nettoyant doux, matin et soir",
       "kein Wasser bis {0}; milde Creme, danach milde Reinigung, morgens und abends",
       "sem água até {0}; creme neutro, depois limpeza suave, de manhã e à noite"),
   LEAVE_ON_UNTIL(
       "leave on: {0}; no water until {1}, then wash it off with gentle cleanser, and bland cream",
-      "déjese puesto: {0}; nada de agua hasta {1}, después retírelo con limpiador suave, y crema neutra",
-      "laissez poser : {0} ; pas d’eau jusqu’à {1}, puis rincez avec un nettoyant doux, et crème neutre",
+      "déjese puesto: {0}; nada de agua hasta el {1}, después retírelo con limpiador suave, y crema neutra",
+      "laissez poser : {0} ; pas d’eau jusqu’au {1}, puis rincez avec un nettoyant doux, et crème neutre",
       "auf der Haut lassen: {0}; kein Wasser bis {1}, dann mit milder Reinigung abwaschen, und milde Creme",
       "deixe ficar: {0}; sem água até {1}, depois retire com limpeza suave, e creme neutro"),
   GENTLE_CARE_UNTIL(
       "gentle cleanser and bland cream, morning and night, until {0}",
-      "limpiador suave y crema neutra, mañana y noche, hasta {0}",
+      "limpiador suave y crema neutra, mañana y noche, hasta el {0}",
       "nettoyant doux et crème neutre, matin et soir, jusqu’au {0}",
       "milde Reinigung und milde Creme, morgens und abends, bis {0}",
       "limpeza suave e creme neutro, de manhã e à noite, até {0}"),
@@ -189,15 +189,15 @@ public enum Sentence {
       "mineralischer Sonnenschutz LSF 30 oder mehr, draußen alle 2 Stunden, und ein Hut",
       "protetor solar mineral FPS 30 ou mais, de 2 em 2 horas ao ar livre, e chapéu"),
   TIGHT_UNTIL(
-      "the skin may feel a size too small, until {0}; that is meant to be",
-      "la piel puede sentirse tirante, hasta {0}; es lo esperado",
+      "the skin may feel tight until {0}; that is expected",
+      "la piel puede sentirse tirante, hasta el {0}; es lo esperado",
       "la peau peut tirer, jusqu’au {0} ; c’est normal",
       "die Haut kann spannen, bis {0}; das soll so sein",
       "a pele pode ficar repuxada, até {0}; é o esperado"),
   DARKER_UNTIL(
       "it may pull and look a shade deeper just before it flakes, until about {0}",
-      "puede tirar y verse un tono más oscura justo antes de descamarse, hasta más o menos {0}",
-      "elle peut tirer et paraître un ton plus foncée juste avant de peler, jusque vers {0}",
+      "puede tirar y verse un tono más oscura justo antes de descamarse, hasta el {0} más o menos",
+      "elle peut tirer et paraître un ton plus foncée juste avant de peler, jusque vers le {0}",
       "kurz vor dem Schuppen kann sie spannen und einen Ton dunkler wirken, bis etwa {0}",
       "pode repuxar e parecer um tom mais escura pouco antes de descamar, até cerca de {0}"),
   FLAKES_START(
@@ -215,7 +215,7 @@ public enum Sentence {
   LAST_FLAKES(
       "the last flakes",
       "últimas descamaciones",
-      "les dernières peaux",
+      "les dernières peaux mortes",
       "die letzten Schuppen",
       "as últimas peles"),
   RETURNS(
@@ -223,7 +223,7 @@ public enum Sentence {
       "puede volver: {0}", "de nouveau permis : {0}", "wieder erlaubt: {0}", "pode voltar: {0}"),
   RETURNS_FROM(
       "from {0}: {1}",
-      "desde las {0}: {1}", "dès {0} : {1}", "ab {0}: {1}", "a partir das {0}: {1}"),
+      "desde las {0}: {1}", "à partir de {0} : {1}", "ab {0}: {1}", "a partir das {0}: {1}"),
   SUN_CARE_ENDS(
       "strict sun care ends; daily sunscreen stays",
       "termina el cuidado estricto del sol; el protector diario sigue",
@@ -255,11 +255,11 @@ public enum Sentence {
       "a lip that tingles in the days after: tell us the same day",
       "un labio que hormiguea en los días siguientes: díganoslo el mismo día",
       "une lèvre qui picote les jours suivants : dites-le-nous le jour même",
-      "eine Lippe, die in den Tagen danach kribbelt: noch am selben Tag melden",
+      "eine Lippe, die in den Tagen danach kribbelt: Sagen Sie es uns noch am selben Tag",
       "um lábio a formigar nos dias seguintes: diga-nos no mesmo dia"),
   NO_SUN_AT_ALL(
       "no sun on it at all until {0}: your medicine makes the skin answer to light",
-      "nada de sol hasta {0}: su medicamento hace la piel sensible a la luz",
+      "nada de sol hasta el {0}: su medicamento hace la piel sensible a la luz",
       "pas de soleil du tout jusqu’au {0} : votre médicament rend la peau sensible à la lumière",
       "gar keine Sonne bis {0}: Ihr Medikament macht die Haut lichtempfindlich",
       "nenhum sol até {0}: o seu medicamento torna a pele sensível à luz"),
@@ -270,6 +270,24 @@ public enum Sentence {
       "maquillage (la poudre minérale convient)",
       "Make-up (Mineralpuder ist in Ordnung)",
       "maquilhagem (pó mineral pode)"),
+  MINERAL_MAKE_UP(
+      "mineral make-up",
+      "maquillaje mineral",
+      "maquillage minéral",
+      "mineralisches Make-up",
+      "maquilhagem mineral"),
+  MINERAL_MAKE_UP_AFTER_POWDER(
+      "mineral make-up (mineral powder at once)",
+      "maquillaje mineral (polvos minerales, ya desde hoy)",
+      "maquillage minéral (poudre minérale tout de suite)",
+      "mineralisches Make-up (Mineralpuder sofort)",
+      "maquilhagem mineral (pó mineral logo no próprio dia)"),
+  OTHER_MAKE_UP(
+      "other make-up",
+      "otro maquillaje",
+      "autre maquillage",
+      "anderes Make-up",
+      "outra maquilhagem"),
   EXERCISE_AND_HEAT(
       "exercise, sauna, hot shower, steam",
       "ejercicio, sauna, ducha caliente, vapor",
@@ -336,10 +354,10 @@ public enum Sentence {
       "Vai doer, e quando mais?"),
   ASK_HURT_WAS(
       "How strong was it?",
-      "¿Cuánto se notó?",
-      "C’était fort comment ?",
+      "¿Qué intensidad tuvo?",
+      "Quelle était l’intensité ?",
       "Wie stark war es?",
-      "Quanto se sentiu?"),
+      "Que intensidade teve?"),
   ASK_DOWNTIME(
       "What downtime? When does it start, when does it end?",
       "¿Cuánto dura la recuperación? ¿Cuándo empieza y cuándo termina?",
@@ -370,7 +388,7 @@ public enum Sentence {
       "Se laver, se maquiller, sport, sauna ?",
       "Waschen, Make-up, Sport, Sauna?",
       "Lavar, maquilhagem, ginásio, sauna?"),
-  ASK_EVENT("{0} on {1}?", "¿{0}, el {1}?", "{0}, le {1} ?", "{0} am {1}?", "{0}, em {1}?"),
+  ASK_EVENT("{0} on {1}?", "¿{0}, el {1}?", "{0}, le {1} ?", "{0} am {1}?", "{0}, {1}?"),
   ASK_RETINOID(
       "My acids and my retinoid again?",
       "¿Cuándo vuelvo a mis ácidos y mi retinoide?",
@@ -379,10 +397,10 @@ public enum Sentence {
       "Quando volto aos meus ácidos e ao meu retinoide?"),
   ASK_STRONGER(
       "When can I go stronger?",
-      "¿Cuándo puedo ir a más?",
+      "¿Cuándo puedo pasar a uno más fuerte?",
       "Quand passer à plus fort ?",
       "Wann darf es stärker sein?",
-      "Quando posso subir a força?"),
+      "Quando posso passar a um mais forte?"),
   ASK_TROUBLE(
       "What if it itches, darkens or blisters?",
       "¿Y si pica, se oscurece o salen ampollas?",
@@ -398,14 +416,14 @@ public enum Sentence {
   // The answers.
   SUN_FROM(
       "With mineral sunscreen and a hat, today. Without strict care from {0}.",
-      "Con protector mineral y sombrero, hoy. Sin cuidado estricto desde {0}.",
-      "Avec un écran minéral et un chapeau, aujourd’hui. Sans protection stricte dès {0}.",
+      "Con protector mineral y sombrero, hoy. Sin cuidado estricto desde el {0}.",
+      "Avec un écran minéral et un chapeau, aujourd’hui. Sans protection stricte dès le {0}.",
       "Mit mineralischem Sonnenschutz und Hut heute schon. Ohne strengen Schutz ab {0}.",
       "Com protetor mineral e chapéu, hoje. Sem cuidado rigoroso a partir de {0}."),
   NO_SUN_UNTIL(
       "None at all until {0}, for your medicine. Then with mineral sunscreen and a hat; without strict care from {1}.",
-      "Nada hasta {0}, por su medicamento. Después con protector mineral y sombrero; sin cuidado estricto desde {1}.",
-      "Pas du tout jusqu’au {0}, à cause de votre médicament. Ensuite avec écran minéral et chapeau ; sans protection stricte dès {1}.",
+      "Nada hasta el {0}, por su medicamento. Después con protector mineral y sombrero; sin cuidado estricto desde el {1}.",
+      "Pas du tout jusqu’au {0}, à cause de votre médicament. Ensuite avec écran minéral et chapeau ; sans protection stricte dès le {1}.",
       "Gar nicht bis {0}, wegen Ihres Medikaments. Dann mit mineralischem Sonnenschutz und Hut; ohne strengen Schutz ab {1}.",
       "Nenhum até {0}, por causa do seu medicamento. Depois com protetor mineral e chapéu; sem cuidado rigoroso a partir de {1}."),
   HURT_EXPECTED(
@@ -434,19 +452,19 @@ public enum Sentence {
       "Perguntamos sempre, e paramos quando disser."),
   HURT_WAS(
       "At most {0} of 10, {1} after it went on.",
-      "Como mucho {0} de 10, a los {1} de ponerlo.",
+      "Como mucho {0} de 10, {1} después de ponerlo.",
       "Au plus {0} sur 10, {1} après la pose.",
       "Höchstens {0} von 10, {1} nach dem Auftragen.",
       "No máximo {0} em 10, {1} depois de aplicado."),
   FLAKES_FROM_TO(
       "Flakes from {0} to {1}, as far as can be said.",
-      "Se descama de {0} a {1}, hasta donde puede decirse.",
+      "Se descama del {0} al {1}, hasta donde puede decirse.",
       "Cela pèle du {0} au {1}, autant qu’on puisse le dire.",
       "Schuppen von {0} bis {1}, soweit man es sagen kann.",
       "Descama de {0} a {1}, tanto quanto se pode dizer."),
   FLAKES_LIKE_BEFORE(
       "Flakes from {0} to {1}, as after your own last peels.",
-      "Se descama de {0} a {1}, como tras sus últimos peelings.",
+      "Se descama del {0} al {1}, como tras sus últimos peelings.",
       "Cela pèle du {0} au {1}, comme après vos derniers peelings.",
       "Schuppen von {0} bis {1}, wie nach Ihren letzten Peelings.",
       "Descama de {0} a {1}, como depois dos seus últimos peelings."),
@@ -488,10 +506,10 @@ public enum Sentence {
       "Pelo menos {0,choice,1#um dia|1<{0} dias} entre eles."),
   BETWEEN_FROM(
       "A treatment without acid, from {0}, once the skin is clear and calm.",
-      "Un tratamiento sin ácido, desde {0}, cuando la piel ya no se descame y esté tranquila.",
-      "Un soin sans acide, dès {0}, quand la peau est nette et calme.",
-      "Eine Behandlung ohne Säure, ab {0}, wenn die Haut klar und ruhig ist.",
-      "Um tratamento sem ácido, a partir de {0}, com a pele limpa e calma."),
+      "Un tratamiento sin ácido, desde el {0}, cuando la piel ya no se descame y esté tranquila.",
+      "Un soin sans acide, dès le {0}, quand la peau ne pèle plus et qu’elle est calme.",
+      "Eine Behandlung ohne Säure, ab {0}, wenn nichts mehr schuppt und die Haut ruhig ist.",
+      "Um tratamento sem ácido, a partir de {0}, quando a pele já não descamar e estiver calma."),
   WASH_GENTLY(
       "Wash gently with cool water.",
       "Lávese con suavidad, con agua fresca.",
@@ -500,32 +518,32 @@ public enum Sentence {
       "Lave com suavidade, com água fresca."),
   WASH_FROM(
       "Wash from {0}, gently, with cool water.",
-      "Lávese desde {0}, con suavidad, con agua fresca.",
-      "Lavez dès {0}, doucement, à l’eau fraîche.",
+      "Lávese desde el {0}, con suavidad, con agua fresca.",
+      "Lavez dès le {0}, doucement, à l’eau fraîche.",
       "Waschen ab {0}, sanft, mit kühlem Wasser.",
       "Lave a partir de {0}, com suavidade, com água fresca."),
   POWDER_THEN_ANY(
       "Mineral powder today, other make-up from {0}.",
-      "Polvos minerales hoy, otro maquillaje desde {0}.",
-      "Poudre minérale aujourd’hui, autre maquillage dès {0}.",
+      "Polvos minerales hoy, otro maquillaje desde el {0}.",
+      "Poudre minérale aujourd’hui, autre maquillage dès le {0}.",
       "Mineralpuder heute, anderes Make-up ab {0}.",
       "Pó mineral hoje, outra maquilhagem a partir de {0}."),
   NO_POWDER_THEN_ANY(
       "No make-up until {0}.",
-      "Nada de maquillaje hasta {0}.",
-      "Pas de maquillage avant {0}.",
+      "Nada de maquillaje hasta el {0}.",
+      "Pas de maquillage avant le {0}.",
       "Kein Make-up bis {0}.",
       "Sem maquilhagem até {0}."),
   POWDER_THEN_MINERAL(
       "Mineral powder today, mineral make-up from {0}, any from {1}.",
-      "Polvos minerales hoy, maquillaje mineral desde {0}, cualquiera desde {1}.",
-      "Poudre minérale aujourd’hui, maquillage minéral dès {0}, tout autre dès {1}.",
+      "Polvos minerales hoy, maquillaje mineral desde el {0}, cualquiera desde el {1}.",
+      "Poudre minérale aujourd’hui, maquillage minéral dès le {0}, tout autre dès le {1}.",
       "Mineralpuder heute, mineralisches Make-up ab {0}, jedes ab {1}.",
       "Pó mineral hoje, maquilhagem mineral a partir de {0}, qualquer a partir de {1}."),
   EXERCISE_FROM(
       "Exercise and heat from {0}.",
-      "Ejercicio y calor desde {0}.",
-      "Sport et chaleur dès {0}.",
+      "Ejercicio y calor desde el {0}.",
+      "Sport et chaleur dès le {0}.",
       "Sport und Wärme ab {0}.",
       "Exercício e calor a partir de {0}."),
   EVENT_AFTER_FLAKES(
@@ -536,7 +554,7 @@ public enum Sentence {
       "A descamação termina a {0}, antes desse dia."),
   EVENT_IN_FLAKES(
       "That day may still flake: they last to {0}. Bland cream under mineral make-up; do not pull.",
-      "Ese día aún puede descamarse: dura hasta {0}. Crema neutra bajo maquillaje mineral; no tire.",
+      "Ese día aún puede descamarse: dura hasta el {0}. Crema neutra bajo maquillaje mineral; no tire.",
       "Ce jour-là, elle peut encore peler : jusqu’au {0}. Crème neutre sous un maquillage minéral ; ne pas tirer.",
       "An diesem Tag kann es noch schuppen: bis {0}. Milde Creme unter mineralischem Make-up; nicht ziehen.",
       "Nesse dia ainda pode descamar: dura até {0}. Creme neutro sob maquilhagem mineral; não puxe."),
@@ -548,26 +566,32 @@ public enum Sentence {
       "Antes da descamação, que pode começar a {0}; a pele pode repuxar."),
   EVENT_NO_FLAKES(
       "No flakes are expected. Strict sun care until {0}.",
-      "No se espera descamación. Cuidado estricto del sol hasta {0}.",
+      "No se espera descamación. Cuidado estricto del sol hasta el {0}.",
       "Aucune peau n’est attendue. Protection stricte jusqu’au {0}.",
       "Schuppen sind nicht zu erwarten. Strenger Sonnenschutz bis {0}.",
       "Não se espera descamação. Cuidado rigoroso com o sol até {0}."),
   ACIDS_FROM(
       "Acids and scrubs from {0}.",
-      "Ácidos y exfoliantes desde {0}.",
-      "Acides et gommages dès {0}.",
+      "Ácidos y exfoliantes desde el {0}.",
+      "Acides et gommages dès le {0}.",
       "Säuren und Rubbelpeelings ab {0}.",
       "Ácidos e esfoliantes a partir de {0}."),
+  MILD_ACIDS_FROM(
+      "Scrubs and home acids up to {1} % on alternate nights: from {0}.",
+      "Exfoliantes y ácidos en casa hasta {1} % en noches alternas: desde el {0}.",
+      "Gommages et acides à la maison jusqu’à {1} % un soir sur deux : dès le {0}.",
+      "Rubbelpeelings und Säuren zu Hause bis {1} % jeden zweiten Abend: ab {0}.",
+      "Esfoliantes e ácidos em casa até {1} % em noites alternadas: a partir de {0}."),
   SCRUBS_THEN_ACIDS(
       "Scrubs from {0}, acids from {1}.",
-      "Exfoliantes desde {0}, ácidos desde {1}.",
-      "Gommages dès {0}, acides dès {1}.",
+      "Exfoliantes desde el {0}, ácidos desde el {1}.",
+      "Gommages dès le {0}, acides dès le {1}.",
       "Rubbelpeelings ab {0}, Säuren ab {1}.",
       "Esfoliantes a partir de {0}, ácidos a partir de {1}."),
   RETINOID_FROM(
       "Retinoid from {0}, and only on calm skin.",
-      "Retinoide desde {0}, y solo con la piel tranquila.",
-      "Rétinoïde dès {0}, et seulement sur une peau calme.",
+      "Retinoide desde el {0}, y solo con la piel tranquila.",
+      "Rétinoïde dès le {0}, et seulement sur une peau calme.",
       "Retinoid ab {0}, und nur auf ruhiger Haut.",
       "Retinoide a partir de {0}, e só com a pele calma."),
   NEUTRAL_VITAMIN_C(
@@ -584,22 +608,22 @@ public enum Sentence {
       "Depois de {0,choice,1#mais um peeling|1<mais {0} peelings} com esta intensidade, bem tolerados, e só se a meta não foi atingida."),
   STRONGER_NEXT(
       "One step more is open next time. Staying is as good when the goal is met.",
-      "La próxima vez está abierto un paso más. Quedarse es igual de bueno si se llegó a la meta.",
+      "La próxima vez es posible un paso más. Mantenerse es igual de bueno si se llegó a la meta.",
       "La prochaine fois, un pas de plus est possible. Rester vaut autant si le but est atteint.",
       "Nächstes Mal ist eine Stufe mehr möglich. Bleiben ist ebenso gut, wenn das Ziel erreicht ist.",
-      "Da próxima vez pode subir um passo. Ficar é igualmente bom se a meta foi atingida."),
+      "Da próxima vez é possível subir um passo. Manter é igualmente bom se a meta foi atingida."),
   STRONGER_LAYER(
       "Next time one layer more at most, at the same strength.",
-      "La próxima vez, como mucho una capa más, a la misma fuerza.",
-      "La prochaine fois, au plus une couche de plus, à la même force.",
+      "La próxima vez, como mucho una capa más, con la misma intensidad.",
+      "La prochaine fois, au plus une couche de plus, à la même intensité.",
       "Nächstes Mal höchstens eine Schicht mehr, in derselben Stärke.",
-      "Da próxima vez, no máximo mais uma camada, à mesma força."),
+      "Da próxima vez, no máximo mais uma camada, com a mesma intensidade."),
   STRONGER_TOP(
       "Not from here: this is where it stays for you. A good result at a low strength is the goal.",
-      "De aquí no se pasa: para usted se queda así. La meta es un buen resultado con poca fuerza.",
-      "Pas au-delà : pour vous, cela reste ainsi. Le but est un bon résultat à faible force.",
+      "No más que esto: en su caso se mantiene así. La meta es un buen resultado con poca intensidad.",
+      "Pas au-delà : pour vous, cela reste ainsi. Le but est un bon résultat à faible intensité.",
       "Darüber hinaus nicht: für Sie bleibt es dabei. Ziel ist ein gutes Ergebnis mit wenig Stärke.",
-      "Daqui não passa: para si fica assim. A meta é um bom resultado com pouca força."),
+      "Não mais do que isto: no seu caso mantém-se assim. A meta é um bom resultado com pouca intensidade."),
   STRONGER_NOT_YET(
       "Not next time: the same again, calmly.",
       "La próxima vez no: lo mismo, con calma.",
@@ -628,19 +652,19 @@ public enum Sentence {
       "Darker just before the flakes is expected; dark that stays after them: tell us.",
       "Más oscura justo antes de descamarse es lo esperado; si sigue oscura después, díganoslo.",
       "Plus foncée juste avant de peler, c’est attendu ; foncée après : dites-le-nous.",
-      "Dunkler kurz vor dem Schuppen ist zu erwarten; bleibt es danach dunkel: melden.",
+      "Dunkler kurz vor dem Schuppen ist zu erwarten; bleibt es danach dunkel, sagen Sie es uns.",
       "Mais escura pouco antes de descamar é o esperado; escura depois: diga-nos."),
   DARKER_TELL_US(
       "Dark patches: tell us.",
       "Manchas oscuras: díganoslo.",
       "Taches foncées : dites-le-nous.",
-      "Dunkle Flecken: melden.",
+      "Dunkle Flecken: Sagen Sie es uns.",
       "Manchas escuras: diga-nos."),
   CALL_FOR_BLISTERS(
       "Blister, crust, fever or a tingling lip: call the same day.",
       "Ampolla, costra, fiebre o un labio que hormiguea: llame el mismo día.",
       "Cloque, croûte, fièvre ou lèvre qui picote : appelez le jour même.",
-      "Blase, Kruste, Fieber oder kribbelnde Lippe: noch am selben Tag anrufen.",
+      "Blase, Kruste, Fieber oder kribbelnde Lippe: Rufen Sie noch am selben Tag an.",
       "Bolha, crosta, febre ou lábio a formigar: ligue no mesmo dia."),
   WASH_OFF_AT(
       "{0}. Sooner, with cool water, if it burns.",
@@ -663,14 +687,14 @@ public enum Sentence {
       "qualquer maquilhagem"),
   SUN_FROM_TOMORROW(
       "Not today. From {0} with mineral sunscreen and a hat, without strict care from {1}.",
-      "Hoy no. Desde {0} con protector mineral y sombrero, sin cuidado estricto desde {1}.",
-      "Pas aujourd’hui. Dès {0} avec un écran minéral et un chapeau, sans protection stricte dès {1}.",
+      "Hoy no. Desde el {0} con protector mineral y sombrero, sin cuidado estricto desde el {1}.",
+      "Pas aujourd’hui. Dès le {0} avec un écran minéral et un chapeau, sans protection stricte dès le {1}.",
       "Heute nicht. Ab {0} mit mineralischem Sonnenschutz und Hut, ohne strengen Schutz ab {1}.",
       "Hoje não. A partir de {0} com protetor mineral e chapéu, sem cuidado rigoroso a partir de {1}."),
   NO_POWDER_THEN_MINERAL(
       "No make-up until {0}, then mineral only, any from {1}.",
-      "Nada de maquillaje hasta {0}, después solo mineral, cualquiera desde {1}.",
-      "Pas de maquillage avant {0}, ensuite minéral seulement, tout autre dès {1}.",
+      "Nada de maquillaje hasta el {0}, después solo mineral, cualquiera desde el {1}.",
+      "Pas de maquillage avant le {0}, ensuite minéral seulement, tout autre dès le {1}.",
       "Kein Make-up bis {0}, dann nur mineralisches, jedes ab {1}.",
       "Sem maquilhagem até {0}, depois só mineral, qualquer a partir de {1}."),
   // What a client hears after a check-in.
@@ -714,7 +738,7 @@ public enum Sentence {
       "Que ressentez-vous maintenant, de 0 rien à 10 insupportable ?",
       "Wie fühlt es sich jetzt an, 0 nichts bis 10 unerträglich?",
       "O que sente agora, de 0 nada a 10 insuportável?"),
-  DIARY_FLAKING("Flakes", "Descamación", "Peaux", "Schuppen", "Descamação"),
+  DIARY_FLAKING("Flakes", "Descamación", "Peaux mortes", "Schuppen", "Descamação"),
   DIARY_REDNESS("Redness", "Rojez", "Rougeur", "Rötung", "Vermelhidão"),
   DIARY_NONE("none", "nada", "rien", "keine", "nenhuma"),
   DIARY_LITTLE("a little", "un poco", "un peu", "wenig", "pouca"),
@@ -741,11 +765,11 @@ public enum Sentence {
   DIARY_FLAKES_BEGAN(
       "Flakes began on",
       "La descamación empezó el",
-      "Les peaux ont commencé le",
+      "La peau a commencé à peler le",
       "Das Schuppen begann am",
       "A descamação começou a"),
   DIARY_FLAKES_ENDED(
-      "and were over on", "y terminó el", "et ont fini le", "und war vorbei am", "e acabou a"),
+      "and were over on", "y terminó el", "et a fini le", "und war vorbei am", "e acabou a"),
   DIARY_SEND("Send", "Enviar", "Envoyer", "Senden", "Mandar"),
   DIARY_CLOSED(
       "This page is closed. Call the practice if anything worries you.",
@@ -837,23 +861,24 @@ public enum Sentence {
   MORNING("Morning", "Mañana", "Matin", "Morgens", "Manhã"),
   NIGHT("Night", "Noche", "Soir", "Abends", "Noite"),
   HOME_FROM(
-      "{0}, from {1}", "{0}, desde {1}", "{0}, dès {1}", "{0}, ab {1}", "{0}, a partir de {1}"),
+      "{0}, from {1}",
+      "{0}, desde el {1}", "{0}, dès le {1}", "{0}, ab {1}", "{0}, a partir de {1}"),
   HOME_CAPPED(
       "{0}, up to {1} %, on alternate nights, from {2}",
-      "{0}, hasta {1} %, en noches alternas, desde {2}",
-      "{0}, jusqu’à {1} %, un soir sur deux, dès {2}",
+      "{0}, hasta {1} %, en noches alternas, desde el {2}",
+      "{0}, jusqu’à {1} %, un soir sur deux, dès le {2}",
       "{0}, bis {1} %, jeden zweiten Abend, ab {2}",
       "{0}, até {1} %, em noites alternadas, a partir de {2}"),
   HOME_ALTERNATE(
       "{0}, on alternate nights, from {1}",
-      "{0}, en noches alternas, desde {1}",
-      "{0}, un soir sur deux, dès {1}",
+      "{0}, en noches alternas, desde el {1}",
+      "{0}, un soir sur deux, dès le {1}",
       "{0}, jeden zweiten Abend, ab {1}",
       "{0}, em noites alternadas, a partir de {1}"),
   OWN_FROM(
       "{0}: again from {1}.",
-      "{0}: de nuevo desde {1}.",
-      "{0} : de nouveau dès {1}.",
+      "{0}: de nuevo desde el {1}.",
+      "{0} : de nouveau dès le {1}.",
       "{0}: wieder ab {1}.",
       "{0}: de novo a partir de {1}."),
   OWN_DROP(

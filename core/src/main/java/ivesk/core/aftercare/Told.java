@@ -73,7 +73,8 @@ public record Told(Sentence sentence, List<Part> parts) {
               substances.stream().sorted().map(one -> Nouns.of(one).in(language)).distinct(),
               language);
       case Part.Things(List<Sentence> things) ->
-          String.join("; ", things.stream().map(thing -> thing.in(language)).toList());
+          String.join(
+              language.semicolon(), things.stream().map(thing -> thing.in(language)).toList());
     };
   }
 

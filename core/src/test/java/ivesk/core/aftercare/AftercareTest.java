@@ -3,6 +3,7 @@ package ivesk.core.aftercare;
 import static ivesk.core.aftercare.Sheets.ENDED;
 import static ivesk.core.aftercare.Sheets.client;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare.Client;
@@ -189,8 +190,7 @@ class AftercareTest {
     Aftercare sheet = after("SAL-20", depth);
     assertThat(lines(sheet, DAY))
         .contains("gentle cleanser and bland cream, morning and night, until " + say(gentle));
-    assertThat(lines(sheet, DAY.plusDays(tightFrom)))
-        .contains("a size too small, until " + say(tightTo));
+    assertThat(lines(sheet, DAY.plusDays(tightFrom))).contains("feel tight until " + say(tightTo));
     assertThat(lines(sheet, DAY.plusDays(1))).contains("until about " + say(darkTo));
   }
 
@@ -359,6 +359,40 @@ class AftercareTest {
     assertThat(mild.rule(Activity.HOME_ACIDS)).isEmpty();
     assertThat(mild.rule(Activity.ACIDS_AND_SCRUBS).orElseThrow().what())
         .isEqualTo(Sentence.SCRUBS_AND_MILD_ACIDS);
+  }
+
+  @Test
+  void theAnswerToHomeAcidsNamesTheirCap() {
+    Aftercare mild =
+        Sheets.of(
+            Library.get("MAN-20"),
+            DepthClass.VERY_SUPERFICIAL,
+            client(true, false),
+            Policies.defaults().with(Choice.MILD_HOME_ACIDS_FIRST_WEEKS));
+    assertThat(answer(mild, Sentence.ASK_RETINOID)).contains("up to 5 % on alternate nights");
+    assertThat(answer(after("MAN-20", DepthClass.VERY_SUPERFICIAL), Sentence.ASK_RETINOID))
+        .doesNotContain("up to");
+  }
+
+  /// Jessner may flake to day 9: until then mineral only, in the days, the list and the answer.
+  @Test
+  void makeUpIsMineralUntilTheSkinIsClearWhereverItIsSaid() {
+    Aftercare sheet = after("JES", DepthClass.SUPERFICIAL);
+    LocalDate clear = sheet.flakes().orElseThrow().to().plusDays(1);
+    assertThat(sheet.rules())
+        .filteredOn(rule -> rule.activity() == Activity.MAKE_UP)
+        .extracting(Until::what, Until::free)
+        .containsExactly(
+            tuple(Sentence.MINERAL_MAKE_UP, DAY.plusDays(1)), tuple(Sentence.OTHER_MAKE_UP, clear));
+    assertThat(lines(sheet, DAY.plusDays(1))).contains("mineral make-up");
+    assertThat(Sheets.words(sheet, Language.EN)).doesNotContain("any kind");
+    Aftercare any =
+        after(
+            "JES", DepthClass.SUPERFICIAL, Policies.defaults().with(Choice.ANY_MAKE_UP_AFTER_24_H));
+    assertThat(any.rules())
+        .filteredOn(rule -> rule.activity() == Activity.MAKE_UP)
+        .extracting(Until::what)
+        .containsExactly(Sentence.MAKE_UP_OF_ANY_KIND);
   }
 
   @Test

@@ -22,7 +22,7 @@ final class SheetIcs {
     return new Calendars.Entry.Day(
         visit + "-AFTER-" + day.date(),
         day.date(),
-        sheet.title() + ": " + day.lines().getFirst(),
+        sheet.title() + sheet.language().colon() + day.lines().getFirst(),
         String.join("\n", day.lines()) + reach);
   }
 }

@@ -140,7 +140,7 @@ class SheetPdf {
   private static String onTheSkin(SheetView sheet) {
     if (sheet.onTheSkin().isEmpty()) return "";
     return Words.fill(
-        "<p><b>%s:</b> %s</p>",
+        "<p><b>%s</b> %s</p>",
         text(sheet.headings().onTheSkin()), text(String.join(", ", sheet.onTheSkin())));
   }
 

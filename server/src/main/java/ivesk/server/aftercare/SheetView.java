@@ -65,7 +65,7 @@ record SheetView(
             Told.of(WITH, new Part.Name(done.therapist())).in(language)),
         facts(done, language),
         new Headings(
-            say(ON_YOUR_SKIN, language),
+            say(ON_YOUR_SKIN, language) + language.colon().stripTrailing(),
             say(DAY_BY_DAY, language),
             say(NOT_BEFORE, language),
             say(YOU_MAY_ASK, language),
@@ -148,7 +148,11 @@ record SheetView(
   private static String brief(Done done, Language language) {
     Aftercare sheet = done.sheet();
     List<String> lines = new ArrayList<>();
-    lines.add(say(AFTER_YOUR_PEEL, language) + ", " + language.fullDay(sheet.on()) + ":");
+    lines.add(
+        say(AFTER_YOUR_PEEL, language)
+            + ", "
+            + language.fullDay(sheet.on())
+            + language.colon().stripTrailing());
     sheet.days().getFirst().lines().stream()
         .limit(BRIEF_RULES)
         .map(line -> Words.capital(line.in(language)) + ".")
@@ -161,7 +165,7 @@ record SheetView(
         .map(reply -> reply.question().in(language) + " " + Told.all(reply.answer(), language))
         .forEach(lines::add);
     List<String> call = call(done, language);
-    lines.add(say(CALL_US, language) + ": " + call.getFirst());
+    lines.add(say(CALL_US, language) + language.colon() + call.getFirst());
     lines.add(call.getLast());
     return String.join("\n", lines);
   }

@@ -111,7 +111,7 @@ class SheetTest {
   }
 
   private static String text(PDDocument document) throws IOException {
-    return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+    return new PDFTextStripper().getText(document).replaceAll("[\\s\u00a0]+", " ");
   }
 
   @ParameterizedTest
