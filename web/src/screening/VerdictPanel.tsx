@@ -84,7 +84,11 @@ function words(state: Outcome): string {
   const said: Record<Verdict, string> = {
     PROCEED: "Nothing stands in the way.",
     ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
-    WAIT: state.until ? `Not before ${day(state.until)}.` : "Not until what is named is done.",
+    WAIT: state.until
+      ? `Not before ${day(state.until)}.`
+      : state.open === 0 && state.opensMost
+        ? "Nothing is open within these limits."
+        : "Not until what is named is done.",
     REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
     STOP: "No peel.",
   };

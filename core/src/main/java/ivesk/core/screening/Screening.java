@@ -49,7 +49,7 @@ public record Screening(
         open > 0 || bare.verdict.compareTo(Verdict.WAIT) >= 0
             ? bare.verdict
             : bare.keptShutBy(facts),
-        bare.until,
+        bare.until.or(() -> bare.firstZoneOpens(facts)),
         findings,
         bare.limits,
         bare.unasked,
@@ -144,14 +144,40 @@ public record Screening(
             .filter(finding -> finding.stands() && finding.clears())
             // Nobody clears a date: time does.
             .filter(finding -> finding.clearedBy() != Clearing.WAITING)
-            .map(finding -> {
-              List<Finding> others = new ArrayList<>(findings);
-              others.remove(finding);
-              int then = of(others).countOpen(facts);
-              return new Opening(finding, then);
-            })
+            .map(finding -> new Opening(finding, without(finding).countOpen(facts)))
             .filter(opening -> opening.open() > 0)
             .max(Comparator.comparingInt(Opening::open));
+  }
+
+  private Screening without(Finding finding) {
+    List<Finding> others = new ArrayList<>(findings);
+    others.remove(finding);
+    return of(others);
+  }
+
+  /// Where all zones are left out for some days: the first day on which one is open again.
+  private Optional<LocalDate> firstZoneOpens(ScreeningFacts facts) {
+    if (!everyZoneOut(facts)) return Optional.empty();
+    return Zone.inOrder(facts.region()).stream()
+        .map(this::opens)
+        .flatMap(Optional::stream)
+        .min(Comparator.naturalOrder());
+  }
+
+  /// The day on which the last of what leaves a zone out is over; empty where one has no day.
+  private Optional<LocalDate> opens(Zone zone) {
+    List<Optional<LocalDate>> days =
+        findings.stream()
+            .filter(finding -> finding.restrictionsLeft().stream().anyMatch(one -> out(one, zone)))
+            .map(Finding::until)
+            .toList();
+    return days.stream().allMatch(Optional::isPresent)
+        ? days.stream().flatMap(Optional::stream).max(Comparator.naturalOrder())
+        : Optional.empty();
+  }
+
+  private static boolean out(Restriction restriction, Zone zone) {
+    return restriction instanceof Restriction.ExcludeZones(var zones, _) && zones.contains(zone);
   }
 
   /// Where nothing is open the large word is WAIT or REFER, by what keeps the last ones shut.

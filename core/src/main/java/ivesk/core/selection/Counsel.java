@@ -1,6 +1,7 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
+import ivesk.core.screening.Clearing;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.screening.Verdict;
@@ -12,7 +13,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -25,6 +28,9 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
 
   /// Below this benefit, 0 to 100, a peel alone does little.
   private static final double LITTLE = 40;
+
+  /// Gates that speak of the day, not of a formula.
+  private static final Set<String> GENERAL = Set.of("EVENT", "TIME", "DOWNTIME");
 
   /// How many days are tried before no other is proposed.
   private static final int DAYS_TRIED = 12;
@@ -68,8 +74,8 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
     List<Tile> ranked = tiles.stream().filter(tile -> rankedHere(tile)).toList();
     List<Finding> shutting = facts.screening().findings().stream().filter(Finding::shuts).toList();
     String said =
-        shutsMost(shutting, ranked)
-            .map(most -> "Nothing may be offered on this day: " + most.said() + ".")
+        reason(shutting, ranked, facts)
+            .map(most -> "Nothing may be offered on this day: " + most + ".")
             .orElse("No formula fits within the limits of this day.");
     List<String> instead = new ArrayList<>();
     if (facts.screening().verdict() == Verdict.STOP) {
@@ -80,12 +86,39 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
       instead.add("Today: a calming or hydrating treatment without acid, and the home plan.");
     }
     Optional<String> referred =
-        shutting.stream()
-            .filter(finding -> finding.verdict() == Verdict.REFER)
-            .findFirst()
+        shutsMost(
+                shutting.stream().filter(finding -> finding.verdict() == Verdict.REFER).toList(),
+                ranked)
             .map(finding -> "a clinician, for " + finding.said());
     return new Counsel(
         said, instead, referred.or(() -> beyond.map(what -> "a dermatologist, for " + what)));
+  }
+
+  /// What keeps most of the rack shut: a finding, a gate such as an event, or a limit without which
+  /// something would be open.
+  private static Optional<String> reason(
+      List<Finding> shutting, List<Tile> ranked, SelectionFacts facts) {
+    Optional<Finding> finding = shutsMost(shutting, ranked);
+    Optional<Map.Entry<String, Long>> gate = gateThatShutsMost(ranked);
+    long byFinding = finding.map(one -> covered(one, ranked)).orElse(0L);
+    if (gate.filter(one -> one.getValue() > byFinding).isPresent()) {
+      return gate.map(Map.Entry::getKey);
+    }
+    return finding
+        .map(Finding::said)
+        .or(() -> facts.screening().opensMost().map(opening -> opening.finding().said()));
+  }
+
+  private static Optional<Map.Entry<String, Long>> gateThatShutsMost(List<Tile> ranked) {
+    Map<String, List<Shut>> byRule =
+        ranked.stream()
+            .flatMap(tile ->
+                tile.shut().stream().filter(shut -> GENERAL.contains(shut.ruleId())).limit(1))
+            .collect(Collectors.groupingBy(Shut::ruleId));
+    return byRule.values().stream()
+        .filter(shuts -> shuts.size() * 2 > ranked.size())
+        .max(Comparator.comparingInt(List::size))
+        .map(shuts -> Map.entry(shuts.getFirst().words().split(";")[0], (long) shuts.size()));
   }
 
   /// The finding that shuts most of the rack; a narrow one is never the reason for the whole.
@@ -107,19 +140,44 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
     return tile.formula().family().ranked() && tile.formula().peels() && tile.here();
   }
 
-  /// The one thing that, done, opens the most by itself.
+  /// What, done, opens the most: one thing by itself, else as few as can be together.
   private static Optional<String> opensMost(List<Tile> tiles) {
     return tiles.stream()
-        .filter(tile -> tile.shut().stream().map(Shut::opens).distinct().count() == 1)
-        .map(tile -> tile.shut().getFirst())
-        .filter(shut -> shut.opens().possible() && shut.until().isEmpty())
-        .collect(Collectors.groupingBy(Shut::opens, TreeMap::new, Collectors.counting()))
+        .filter(tile ->
+            tile.shut().stream()
+                .allMatch(shut -> shut.opens().possible() && shut.until().isEmpty()))
+        .collect(Collectors.groupingBy(Counsel::needed, Collectors.counting()))
         .entrySet()
         .stream()
-        .max(Map.Entry.comparingByValue())
+        .min(
+            Comparator.<Map.Entry<List<String>, Long>>comparingInt(most -> most.getKey().size())
+                .thenComparing(Map.Entry.<List<String>, Long>comparingByValue().reversed()))
         .map(most ->
             Words.fill(
-                "Opens %s: %s.", Words.count(most.getValue(), "formula"), most.getKey().words()));
+                "%s %s: %s.",
+                most.getKey().size() == 1 ? "Opens" : "Together they open",
+                Words.count(most.getValue(), "formula"),
+                String.join("; ", most.getKey())));
+  }
+
+  /// What a shut formula needs, each once: of several that need the same, what each is for.
+  private static List<String> needed(Tile tile) {
+    Map<Clearing, Set<String>> needs = new TreeMap<>();
+    for (Shut shut : tile.shut()) {
+      needs.computeIfAbsent(shut.opens(), _ -> new TreeSet<>()).add(shut.ruleId());
+    }
+    List<String> words = new ArrayList<>();
+    for (Shut shut : tile.shut()) {
+      boolean several = needs.get(shut.opens()).size() > 1;
+      String one = shut.opens().words() + (several ? ", for " + reason(shut) : "");
+      if (!words.contains(one)) words.add(one);
+    }
+    return List.copyOf(words);
+  }
+
+  /// "REFER: lupus" is "lupus".
+  private static String reason(Shut shut) {
+    return shut.words().substring(shut.words().indexOf(':') + 1).strip();
   }
 
   /// The first of the days that findings and gates name on which something is open: tried for real.

@@ -410,7 +410,7 @@ class GatesTest {
       Selection rack = Selection.choose(before(easy(), T.plusDays(9)));
       assertThat(rack.ranked()).isEmpty();
       Counsel counsel = rack.advice().orElseThrow();
-      assertThat(counsel.said()).contains("No formula fits");
+      assertThat(counsel.said()).contains("9 days before the event");
       // The event is on 7 Dec; on the day itself nothing is open either.
       assertThat(T.plusDays(9)).isEqualTo(LocalDate.of(2026, 12, 7));
       assertThat(counsel.instead())
