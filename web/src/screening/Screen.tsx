@@ -16,6 +16,7 @@ import { OutsidePeels } from "./OutsidePeels";
 import { MoveDate } from "./MoveDate";
 import { PatchTests } from "./PatchTests";
 import { screeningQuery } from "./queries";
+import { NoneApplies } from "./NoneApplies";
 import { VerdictPanel } from "./VerdictPanel";
 import { WhatChanged } from "./WhatChanged";
 import styles from "./Screen.module.css";
@@ -30,6 +31,7 @@ export default function Screen({ visit }: StationProps) {
   const changed = useVisitChanged(visit.id);
   const screening = useQuery(screeningQuery(visit.id));
   const [moving, setMoving] = useState(false);
+  const [reading, setReading] = useState(false);
   const scope = { id: `screening-${visit.id}` };
   const onSuccess = async (state: ScreeningState) => {
     queries.setQueryData(screeningQuery(visit.id).queryKey, state);
@@ -129,13 +131,9 @@ export default function Screen({ visit }: StationProps) {
         ))}
         {open.length > 1 && (
           <div className="row wrap">
-            <Button
-              disabled={all.isPending}
-              onClick={() => all.mutate({ groups: open, how: "NONE_APPLIES" })}
-            >
+            <Button disabled={all.isPending} onClick={() => setReading(true)}>
               None of the rest applies, in {open.length} groups
             </Button>
-            <span className="soft">each was read out</span>
           </div>
         )}
         <OutsidePeels visit={visit} state={state} />
@@ -152,6 +150,16 @@ export default function Screen({ visit }: StationProps) {
           {!visit.treatmentId && <Button onClick={() => setMoving(true)}>Move the date</Button>}
         </div>
       </section>
+      {reading && (
+        <NoneApplies
+          questions={state.questions.filter((question) => !question.answered)}
+          onConfirm={() => {
+            all.mutate({ groups: open, how: "NONE_APPLIES" });
+            setReading(false);
+          }}
+          onClose={() => setReading(false)}
+        />
+      )}
       {moving && <MoveDate visit={visit} onClose={() => setMoving(false)} />}
     </main>
   );
@@ -231,21 +239,24 @@ function Questions({
               Nothing changed
             </Button>
           )}
-          {openKnown.length === 0 && open.length > 1 && (
-            <Button
-              size="small"
-              color="inherit"
-              aria-label={`${label}: none of the rest applies`}
-              onClick={() => onRest("NONE_APPLIES")}
-            >
-              None of the rest applies
-            </Button>
-          )}
         </div>
       )}
       {(shown ? questions : questions.filter((q) => !known.includes(q))).map((question) => (
         <Ask key={question.id} question={question} families={families} onAnswer={onAnswer} />
       ))}
+      {shown && openKnown.length === 0 && open.length > 1 && (
+        <div className={cx("rest")}>
+          <span className="grow" />
+          <Button
+            size="small"
+            color="inherit"
+            aria-label={`${label}: none of the rest applies`}
+            onClick={() => onRest("NONE_APPLIES")}
+          >
+            None of the rest applies
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

@@ -35,13 +35,13 @@ export function SignConsent({
 }: {
   visit: Visit;
   state: ScreeningState;
-  /** Ticked to begin with. */
+  /** Those that may be used for this client; none is chosen beforehand. */
   asked: Family[];
   onClose: () => void;
 }) {
   const words = useQuery(consentWordsQuery);
   const changed = useVisitChanged(visit.id);
-  const [families, setFamilies] = useState(asked);
+  const [families, setFamilies] = useState<Family[]>([]);
   const [ticked, setTicked] = useState<number[]>([]);
   const [client, setClient] = useState<Hand>({
     name: visit.clientName,
@@ -72,6 +72,9 @@ export function SignConsent({
   });
   const text = words.data;
   if (!text) return <ErrorNote error={words.error} />;
+  const held = text.families
+    .filter(({ family }) => families.includes(family))
+    .flatMap(({ alsoHolds }) => alsoHolds);
   const ready =
     families.length > 0 &&
     ticked.length === text.statements.length &&
@@ -97,16 +100,33 @@ export function SignConsent({
                   .filter(({ family }) =>
                     state.consents.some(({ id, signed }) => id === family && !signed),
                   )
+                  .sort(
+                    (one, two) =>
+                      Number(asked.includes(two.family)) - Number(asked.includes(one.family)),
+                  )
                   .map(({ family, label }) => ({ id: family, label }))}
                 chosen={families}
                 onChange={setFamilies}
               />
+              {asked.some((family) => !families.includes(family)) && (
+                <Button onClick={() => setFamilies([...new Set([...families, ...asked])])}>
+                  Choose those for this visit:{" "}
+                  {text.families
+                    .filter(({ family }) => asked.includes(family))
+                    .map(({ label }) => label)
+                    .join(", ")}
+                </Button>
+              )}
               <p>{text.general}</p>
               {text.families
-                .filter(({ family }) => families.includes(family))
+                .filter(({ family }) => families.includes(family) || held.includes(family))
                 .map(({ family, label, text: own }) => (
                   <p key={family}>
-                    <b>{capital(label)}.</b> {own}
+                    <b>
+                      {capital(label)}
+                      {!families.includes(family) && ", which is in some of these too"}.
+                    </b>{" "}
+                    {own}
                   </p>
                 ))}
               <p className="small soft">The local law and your insurer come before this text.</p>

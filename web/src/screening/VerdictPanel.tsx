@@ -27,7 +27,7 @@ export function VerdictPanel({
     <>
       <Strip
         title={`Verdict for ${day(peelDate)}`}
-        code={plural(state.findings.length, "finding")}
+        code={plural(state.findings.length - Math.max(0, unasked.length - 1), "finding")}
       />
       <div className={cx("verdict")} role="status">
         <VerdictMark verdict={state.verdict} size={34} />

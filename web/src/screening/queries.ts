@@ -16,7 +16,7 @@ export function screeningQuery(id: string) {
 /** The families whose consent is asked for at a visit. */
 export function consentsAskedQuery(id: string) {
   return queryOptions({
-    queryKey: ["visit", id, "screening", "consents"],
+    queryKey: ["visit", id, "consents-asked"],
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/consents/asked", { params: { path: { id } } })),
   });

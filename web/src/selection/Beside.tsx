@@ -33,6 +33,14 @@ const ROWS: { words: string; of: (tile: Tile) => ReactNode }[] = [
   { words: "interval", of: (tile) => plural(tile.intervalDays, "day") },
 ];
 
+/** What sets it apart: its place and the terms of its score, or what keeps it shut. */
+function why(tile: Tile): string {
+  if (tile.shut.length > 0) return tile.shut[0]?.words ?? "";
+  return tile.reasons.notWeaker
+    ? `${tile.reasons.standing} ${tile.terms.join(" · ")}.`
+    : tile.reasons.fits;
+}
+
 /** Two formulas against each other, figure by figure, then in words. */
 export function Beside({
   rack,
@@ -80,7 +88,7 @@ export function Beside({
             <th scope="row">why</th>
             {pair.map((tile) => (
               <td key={tile.code} className={cx("words")}>
-                {tile.shut.length === 0 ? tile.reasons.fits : tile.shut[0]?.words}
+                {why(tile)}
               </td>
             ))}
           </tr>

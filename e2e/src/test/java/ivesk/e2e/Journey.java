@@ -94,6 +94,7 @@ abstract class Journey {
   void signConsentByKeyboard() {
     browser.tabTo("Read and sign consent", Keys.ENTER);
     browser.see("A superficial peel puts acid on the skin");
+    browser.tabTo("~Choose those for this visit", Keys.ENTER);
     browser.tabTo("~I have read this", Keys.SPACE);
     browser.tabTo("~I have told of medicines", Keys.SPACE);
     browser.tabTo("~I will keep out of the sun", Keys.SPACE);
@@ -109,6 +110,7 @@ abstract class Journey {
   /// @param families signed for then
   void signConsentByTouch(String client, int families) {
     browser.press("Read and sign consent");
+    browser.click(Browser.containing("Choose those for this visit"));
     for (String statement :
         new String[] {"I have read this", "I have told", "I will keep out", "I may end"}) {
       browser.tick(statement);

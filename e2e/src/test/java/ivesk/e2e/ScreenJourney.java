@@ -64,9 +64,10 @@ class ScreenJourney extends Journey {
   }
 
   /// Comes for the first peel; the patch test was read before. Her type is read by the colorimeter:
-  /// the ten questions instead take eleven taps more.
+  /// the ten questions instead take eleven taps more. Two of the taps are for reading: the
+  /// questions of which none applies, and the families that are signed for.
   @Test
-  void aNewClientInThirtyTwoTaps() {
+  void aNewClientInThirtyFourTaps() {
     browser.press("New visit");
     browser.press("Leave");
     browser.click(By.xpath("//a[contains(.,'Adaeze Orland')]"));
@@ -83,6 +84,8 @@ class ScreenJourney extends Journey {
     browser.see("answers missing");
     browser.answer("Dark marks after spots or cuts, ever", "yes");
     browser.press("None of the rest applies, in 5 groups");
+    browser.axe("the questions read out");
+    browser.press("All were asked, none applies");
     signConsentByTouch("Adaeze Orland", 8);
     browser.see("ADAPT");
     browser.press("Choose acid");
@@ -91,7 +94,7 @@ class ScreenJourney extends Journey {
     ready("Keep");
     int taps = browser.taps() - before;
     System.out.println("new client, from the opened visit to the timer: " + taps + " taps");
-    assertThat(taps).isLessThanOrEqualTo(32);
+    assertThat(taps).isLessThanOrEqualTo(34);
   }
 
   @Test

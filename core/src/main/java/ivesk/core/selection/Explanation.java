@@ -69,9 +69,9 @@ final class Explanation {
             .filter(wish -> Affinity.of(family, wish.getKey(), oil) >= 2)
             .map(wish ->
                 wish.getKey().label()
-                    + " "
+                    + " (severity "
                     + Math.max(1, facts.client().skin().severity(wish.getKey()))
-                    + " of 3")
+                    + " of 3)")
             .toList());
   }
 
@@ -129,10 +129,10 @@ final class Explanation {
         .map(other ->
             other.score().benefit() < tile.score().benefit()
                 ? other.formula().code()
-                    + " is milder and reaches "
+                    + " is milder; its benefit is "
                     + Math.round(other.score().benefit())
-                    + " of 100 for these goals."
-                : other.formula().code() + " is milder and reaches as much: consider it.")
+                    + " of 100."
+                : other.formula().code() + " is milder and its benefit is as great: consider it.")
         .orElse("Nothing milder is open.");
   }
 

@@ -82,6 +82,16 @@ class SelectionTest {
       assertThat(lower.reasons().standing()).contains("of its family GLY-50 does");
     }
 
+    /// A grade is called severity, and what a milder one reaches is called its benefit, which is no
+    /// score.
+    @Test
+    void theNumbersInTheWordsSayWhatTheyAre() {
+      Tile tile = rack.tile("GLY-50");
+      assertThat(tile.reasons().fits()).contains("sun spots (severity 2 of 3). Benefit ");
+      assertThat(tile.reasons().notWeaker())
+          .containsPattern("is milder(; its benefit is \\d+ of 100| and its benefit is as great)");
+    }
+
     @Test
     void isKeptWithin0And100() {
       Score over = new Score(100, 1, 0, 0, 0, 12);
@@ -471,7 +481,7 @@ class SelectionTest {
     @Test
     void sayWhatFitsAndWhyNotStronger() {
       Tile gly = choose(client).tile("GLY-20");
-      assertThat(gly.reasons().fits()).contains("sun spots 3 of 3");
+      assertThat(gly.reasons().fits()).contains("sun spots (severity 3 of 3)");
       assertThat(gly.reasons().notStronger()).startsWith("GLY-35 is shut: rung 2");
       assertThat(gly.reasons().notWeaker()).contains("milder");
       assertThat(gly.reasons().watch()).contains("whitening");

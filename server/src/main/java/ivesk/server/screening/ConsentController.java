@@ -7,6 +7,7 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Right;
+import ivesk.server.formula.ShelfService;
 import ivesk.server.screening.ConsentService.SignedName;
 import java.security.Principal;
 import java.time.Clock;
@@ -30,17 +31,21 @@ import org.springframework.web.bind.annotation.RestController;
 class ConsentController {
   private final ConsentService consents;
   private final ConsentStore store;
+  private final ShelfService shelf;
   private final Audit audit;
   private final Clock clock;
 
-  ConsentController(ConsentService consents, ConsentStore store, Audit audit, Clock clock) {
+  ConsentController(
+      ConsentService consents, ConsentStore store, ShelfService shelf, Audit audit, Clock clock) {
     this.consents = consents;
     this.store = store;
+    this.shelf = shelf;
     this.audit = audit;
     this.clock = clock;
   }
 
-  record FamilyText(Family family, String label, String text) {}
+  /// @param alsoHolds families whose acids are in formulas of this one: their text is read with it
+  record FamilyText(Family family, String label, String text, List<Family> alsoHolds) {}
 
   /// @param width of the field that a signature is drawn on; `height` likewise
   record ConsentWords(
@@ -69,11 +74,24 @@ class ConsentController {
         text.version(),
         text.general(),
         Family.covering().stream()
-            .map(family -> new FamilyText(family, family.label(), text.byFamily().get(family)))
+            .map(family ->
+                new FamilyText(
+                    family, family.label(), text.byFamily().get(family), alsoHolds(family)))
             .toList(),
         ConsentText.STATEMENTS,
         Signature.WIDTH,
         Signature.HEIGHT);
+  }
+
+  private List<Family> alsoHolds(Family family) {
+    return shelf.shelf().formulas().stream()
+        .filter(formula -> formula.family().coveredBy() == family)
+        .flatMap(formula -> formula.families().stream())
+        .map(Family::coveredBy)
+        .filter(other -> other != family)
+        .distinct()
+        .sorted()
+        .toList();
   }
 
   @May(Right.TREAT)
