@@ -1,3 +1,4 @@
+import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -189,7 +190,13 @@ export function ClientForm({
                 </TextField>
               )}
             />
-            {field("allergies", "Allergies, as told", { multiline: true, maxRows: 4 })}
+            <Controller
+              control={control}
+              name="allergies"
+              render={({ field: { value, onChange } }) => (
+                <Allergies told={value} onChange={onChange} />
+              )}
+            />
             <Controller
               control={control}
               name="comforts"
@@ -230,6 +237,48 @@ export function ClientForm({
         </DialogActions>
       </form>
     </Dialog>
+  );
+}
+
+/** What a peel may contain, by the names that screening knows. */
+const SUBSTANCES = [
+  "salicylic acid (aspirin)",
+  "glycolic acid",
+  "lactic acid",
+  "mandelic acid",
+  "azelaic acid",
+  "pyruvic acid",
+  "trichloroacetic acid (TCA)",
+  "citric acid",
+  "resorcinol",
+  "retinol",
+  "papaya",
+  "pineapple",
+  "fig",
+  "pumpkin",
+  "latex",
+  "lidocaine",
+];
+
+/** Allergies as entries: a substance of a peel, or anything else in words. */
+function Allergies({ told, onChange }: { told: string; onChange: (told: string) => void }) {
+  const entries = told.split(/[;,\n]\s*/).filter((entry) => entry.trim() !== "");
+  return (
+    <Autocomplete
+      multiple
+      freeSolo
+      autoSelect
+      options={SUBSTANCES}
+      value={entries}
+      onChange={(_, chosen) => onChange(chosen.map((entry) => entry.trim()).join("; "))}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label="Allergies, as told"
+          helperText="Choose a substance, or type another and press Enter. Screening reads them."
+        />
+      )}
+    />
   );
 }
 

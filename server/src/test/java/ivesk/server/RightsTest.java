@@ -181,6 +181,7 @@ class RightsTest {
       PUT /api/visits/{id}/steps
       PUT /api/visits/{id}/prep/{item}
       GET /api/visits/{id}/prep.ics
+      GET /api/visits/{id}/prep-sheet
       GET /api/visits/{id}/regions/{region}
       POST /api/visits/{id}/regions/{region}/run
       PUT /api/visits/{id}/trolley/{item}

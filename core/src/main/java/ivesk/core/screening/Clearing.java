@@ -4,6 +4,7 @@ package ivesk.core.screening;
 public enum Clearing {
   ASKING("asking"),
   FLAG_CLOSED("closing the red flag in the chart, with a note"),
+  SETTLING("asking again, and correcting the chart or the answer"),
   WAITING("waiting"),
   REASON("a written reason lifts it"),
   CLINICIANS_REASON("the supervising clinician's own sign-in, with a reason"),

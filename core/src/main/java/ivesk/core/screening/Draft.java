@@ -12,6 +12,7 @@ import java.util.Set;
 /// @param naming the families that the words go on to name
 /// @param firm only the supervising clinician may override it
 /// @param unasked stands for an answer that is missing
+/// @param key tells it from others of its clause where their answers do not; no words
 record Draft(
     Verdict verdict,
     String said,
@@ -22,7 +23,8 @@ record Draft(
     boolean firm,
     boolean unasked,
     Optional<LocalDate> until,
-    Scope scope) {
+    Scope scope,
+    String key) {
 
   private static Draft of(
       Verdict verdict,
@@ -40,7 +42,8 @@ record Draft(
         false,
         false,
         Optional.empty(),
-        Scope.CLIENT);
+        Scope.CLIENT,
+        "");
   }
 
   static Draft proceed(String said) {
@@ -73,7 +76,8 @@ record Draft(
         false,
         true,
         Optional.empty(),
-        Scope.CLIENT);
+        Scope.CLIENT,
+        "");
   }
 
   static Draft refer(String said, Restriction... restrictions) {
@@ -87,7 +91,17 @@ record Draft(
   /// The words go on with the names of these families, and it covers only them.
   Draft naming(Set<Family> families, Scope scope) {
     return new Draft(
-        verdict, said, families, restrictions, clearedBy, overridable, firm, unasked, until, scope);
+        verdict,
+        said,
+        families,
+        restrictions,
+        clearedBy,
+        overridable,
+        firm,
+        unasked,
+        until,
+        scope,
+        key);
   }
 
   Draft only(Scope narrower) {
@@ -101,7 +115,8 @@ record Draft(
         firm,
         unasked,
         until,
-        narrower);
+        narrower,
+        key);
   }
 
   /// A limit that a therapist's reason alone does not lift, only the clinician's own sign-in.
@@ -116,7 +131,23 @@ record Draft(
         true,
         unasked,
         until,
-        scope);
+        scope,
+        key);
+  }
+
+  Draft keyed(String by) {
+    return new Draft(
+        verdict,
+        said,
+        naming,
+        restrictions,
+        clearedBy,
+        overridable,
+        firm,
+        unasked,
+        until,
+        scope,
+        by);
   }
 
   Draft earliest(LocalDate date) {
@@ -130,6 +161,7 @@ record Draft(
         firm,
         unasked,
         Optional.of(date),
-        scope);
+        scope,
+        key);
   }
 }

@@ -149,7 +149,7 @@ public final class Rule {
             .collect(Collectors.joining("+")),
         answers,
         draft.until().map(LocalDate::toString).orElse(""),
-        draft.naming().isEmpty() ? "" : names(draft.naming()));
+        (draft.naming().isEmpty() ? "" : names(draft.naming())) + draft.key());
   }
 
   private static String names(Iterable<? extends Enum<?>> constants) {

@@ -29,6 +29,7 @@ import java.util.stream.Stream;
 /// @param products used at home; what they contain answers the questions about it
 /// @param region where the peel is planned
 /// @param shelf the practice's formulas and bottles
+/// @param allergies as the chart has them
 public record ScreeningFacts(
     LocalDate dateOfBirth,
     SkinProfile skin,
@@ -40,7 +41,8 @@ public record ScreeningFacts(
     Region region,
     LocalDate peelDate,
     Policies policies,
-    Shelf shelf) {
+    Shelf shelf,
+    Allergies allergies) {
 
   /// Which products at home answer a question.
   private static final Map<Question, Set<Active>> HOME_USE =
@@ -77,7 +79,8 @@ public record ScreeningFacts(
         region,
         day,
         policies,
-        shelf);
+        shelf,
+        allergies);
   }
 
   /// The same client, with other peels on record.
@@ -93,7 +96,8 @@ public record ScreeningFacts(
         region,
         peelDate,
         policies,
-        shelf);
+        shelf,
+        allergies);
   }
 
   /// The same client, for a peel elsewhere on the body.
@@ -109,7 +113,8 @@ public record ScreeningFacts(
         other,
         peelDate,
         policies,
-        shelf);
+        shelf,
+        allergies);
   }
 
   /// Full years on the day of the peel.

@@ -443,7 +443,10 @@ public final class ScreeningRules {
               "The gloves touch the face.",
               when(
                   is(LATEX_ALLERGY, "yes"),
-                  adapt("allergy to latex", new Care(Kind.GLOVES_WITHOUT_LATEX)).firmly())),
+                  adapt("allergy to latex", new Care(Kind.GLOVES_WITHOUT_LATEX)).firmly()),
+              when(
+                  that(v -> v.allergies().latex()),
+                  adapt("the chart tells of latex", new Care(Kind.GLOVES_WITHOUT_LATEX)).firmly())),
           rule(
               "SCR-LIDOCAINE",
               OWN_DEFAULT,
@@ -616,7 +619,9 @@ public final class ScreeningRules {
                               "earlier reaction to " + Family.labels(v.answer(REACTION).families()),
                               without(v, v.answer(REACTION).families()))
                           .firmly()),
-              all(always(), ScreeningRules::reactions)),
+              all(always(), ScreeningRules::reactions),
+              all(always(), ScreeningRules::toldInTheChart),
+              all(always(), ScreeningRules::contradictions)),
           rule(
               "SCR-ADVERSE",
               COMMON_PRACTICE,
@@ -701,6 +706,69 @@ public final class ScreeningRules {
     for (Substance acid : acids) {
       if (reacted.filter(day -> testedSince(v, day, acid)).isEmpty()) to.add(acid);
     }
+  }
+
+  /// Substances of which the chart tells: each shuts what it is in.
+  private static List<Draft> toldInTheChart(ScreeningFacts v) {
+    return v.allergies().standing(entry -> !entry.substances().isEmpty()).stream()
+        .map(entry ->
+            adapt("the chart tells of “" + entry.words() + "”", new Exclude(entry.substances()))
+                .firmly()
+                .keyed(entry.substances().toString()))
+        .toList();
+  }
+
+  /// What the chart tells against an answer that there is none, or against itself: it is settled
+  /// before anything is open.
+  private static List<Draft> contradictions(ScreeningFacts v) {
+    List<Draft> found = new ArrayList<>();
+    for (Allergies.Entry entry : v.allergies().standing(one -> true)) {
+      asksFor(entry).stream()
+          .filter(question -> v.is(question, question.harmless().choice()))
+          .findFirst()
+          .ifPresent(question ->
+              found.add(
+                  cause(
+                          "the chart tells of “"
+                              + entry.words()
+                              + "”, the answer says there is none",
+                          Clearing.SETTLING)
+                      .keyed(question.name() + entry.substances())));
+    }
+    if (!v.allergies().disputed().isEmpty()) {
+      found.add(
+          cause("the chart tells of an allergy, and that there is none", Clearing.SETTLING)
+              .keyed(v.allergies().disputed().toString()));
+    }
+    return found;
+  }
+
+  /// The questions that ask for what an entry tells, or could mean.
+  private static Set<Question> asksFor(Allergies.Entry entry) {
+    Set<Question> questions = EnumSet.noneOf(Question.class);
+    if (entry.latex()) questions.add(LATEX_ALLERGY);
+    if (entry.vague()) questions.addAll(EnumSet.of(REACTION, FRUIT_ALLERGY));
+    for (Substance substance : entry.substances()) {
+      questions.add(
+          switch (substance) {
+            case SALICYLIC -> SALICYLATE_ALLERGY;
+            case RESORCINOL -> RESORCINOL_RISK;
+            case FIG, PAPAYA, PINEAPPLE, PUMPKIN -> FRUIT_ALLERGY;
+            case GLYCOLIC,
+                LACTIC,
+                MANDELIC,
+                TCA,
+                PYRUVIC,
+                CITRIC,
+                MALIC,
+                TARTARIC,
+                AZELAIC,
+                GLUCONOLACTONE,
+                RETINOL ->
+                REACTION;
+          });
+    }
+    return questions;
   }
 
   /// Peels on the record under which or after which an allergic sign was seen.

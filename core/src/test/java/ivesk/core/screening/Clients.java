@@ -41,6 +41,7 @@ public final class Clients {
   private List<HomeProduct> products = List.of();
   private Region region = Region.FACE;
   private Optional<String> dispute = Optional.empty();
+  private String allergies = "";
   private LocalDate day = T;
   private Shelf shelf = Shelf.SHIPPED;
   private Policies policies =
@@ -101,6 +102,12 @@ public final class Clients {
 
   public Clients notAsked(Question question) {
     answers.remove(question);
+    return this;
+  }
+
+  /// In the chart, as it was told.
+  public Clients allergicTo(String told) {
+    allergies = told;
     return this;
   }
 
@@ -181,7 +188,8 @@ public final class Clients {
         region,
         day,
         policies,
-        shelf);
+        shelf,
+        Allergies.of(allergies));
   }
 
   public Screening screened(Settlement... settlements) {

@@ -3,6 +3,7 @@ package ivesk.server.client;
 import ivesk.core.Language;
 import ivesk.core.Require;
 import ivesk.core.plan.Comfort;
+import ivesk.core.screening.Allergies;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.Period;
@@ -160,7 +161,7 @@ public record Client(
   }
 
   public boolean latexAllergy() {
-    return searchable(allergies).contains("latex");
+    return Allergies.of(allergies).latex();
   }
 
   /// In lower case and without accents, as names are looked for.

@@ -237,8 +237,9 @@ class DemoScenario implements ApplicationRunner {
         skin(Phototype.III, 17, Oil.COMBINATION, Sensitivity.NORMAL)
             .goals(Map.of(INFLAMED_SPOTS, 3, COMEDONES, 2, PORES, 2), INFLAMED_SPOTS, COMEDONES)
             .build();
+    Map<Question, Answer> latex = Map.of(Question.LATEX_ALLERGY, Answer.of("yes"));
     for (int weeks = 10; weeks >= 2; weeks -= 2) {
-      past(client, skin, Map.of(), "MAN-20", weeks * 7, List.of(2, 3, 3), "Same again");
+      past(client, skin, latex, "MAN-20", weeks * 7, List.of(2, 3, 3), "Same again");
     }
     List<Integer> lesions = List.of(3, 3, 2, 2, 2);
     for (int i = 0; i < 5; i++) {
@@ -253,7 +254,7 @@ class DemoScenario implements ApplicationRunner {
     }
     Instant start = clock.instant().minus(Duration.ofMinutes(20)).truncatedTo(ChronoUnit.MINUTES);
     UUID visit = visit(client, start, "room 2", ROLF);
-    screened(visit, skin, Map.of());
+    screened(visit, skin, latex);
     choose(visit, "MAN-20");
     plans.keep(visit, ROLF);
     Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);

@@ -3,6 +3,7 @@ package ivesk.server.screening;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Allergies;
 import ivesk.core.screening.Consent;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PatchTest;
@@ -33,7 +34,8 @@ public record ScreeningQuestion(
     Optional<List<Consent>> consents,
     Optional<List<PatchTest>> patchTests,
     Optional<List<HomeProduct>> products,
-    Optional<Region> region) {
+    Optional<Region> region,
+    Optional<String> allergies) {
 
   /// @param choice empty takes the answer back
   record AnswerChange(
@@ -97,6 +99,7 @@ public record ScreeningQuestion(
         region.orElse(Region.FACE),
         peelDate,
         policies,
-        shelf);
+        shelf,
+        Allergies.of(allergies.orElse("")));
   }
 }

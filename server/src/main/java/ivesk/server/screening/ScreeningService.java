@@ -1,5 +1,6 @@
 package ivesk.server.screening;
 
+import ivesk.core.screening.Allergies;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
@@ -103,7 +104,8 @@ public class ScreeningService {
         consult.region(),
         day(visit),
         practice.policies(visit.therapist()),
-        shelf.shelf());
+        shelf.shelf(),
+        Allergies.of(client.allergies()));
   }
 
   /// What the looks of the day answer by themselves.

@@ -6,6 +6,7 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.practice.Policies;
+import ivesk.core.screening.Allergies;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
@@ -167,6 +168,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
         Region.FACE,
         DAY.plusDays(3),
         Policies.defaults(),
-        Shelf.SHIPPED);
+        Shelf.SHIPPED,
+        Allergies.NONE);
   }
 }
