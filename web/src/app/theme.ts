@@ -128,6 +128,7 @@ function room(name: Room): Theme {
     },
     transitions: { create: () => "none" },
     components: {
+      MuiChip: { styleOverrides: { root: { borderRadius: 0 } } },
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiButton: {
         defaultProps: { variant: "outlined", disableElevation: true },

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { Link } from "react-router";
 import type { Visit } from "../api/types";
+import { overLimit, pastLimit, sinceTouch } from "./running";
 import { offsetOf } from "./steadyNow";
 import { todayQuery } from "./today";
 import { useNow } from "./useNow";
@@ -10,6 +11,9 @@ import { clock, firstName } from "./words";
 import styles from "./Rooms.module.css";
 
 const cx = classNames.bind(styles);
+
+/** Without an answer for so long the state of a room is marked as old, ms; it is asked every 5 s. */
+const UNHEARD = 15_000;
 
 /** Not at rest yet: somebody has to look, ask or end. */
 const WATCHED = ["ACID", "ENDING", "SETTLING"];
@@ -31,33 +35,48 @@ export function Rooms({ but }: { but?: string }) {
   return (
     <span className={cx("rooms")} role="region" aria-label="Other rooms">
       {others.map((visit) => (
-        <Room key={visit.id} visit={visit} now={now} />
+        <Room
+          key={visit.id}
+          visit={visit}
+          now={now}
+          silent={data ? now - Date.parse(data.serverNow) : 0}
+        />
       ))}
     </span>
   );
 }
 
-function overdue({ running }: Visit, now: number): boolean {
-  return running?.limitAt !== undefined && now >= Date.parse(running.limitAt);
-}
-
 function rank(visit: Visit, now: number): number {
-  return visit.running?.alarm !== undefined ? 0 : overdue(visit, now) ? 1 : 2;
+  return visit.running?.alarm !== undefined
+    ? 0
+    : visit.running && overLimit(visit.running, now)
+      ? 1
+      : 2;
 }
 
-function Room({ visit, now }: { visit: Visit; now: number }) {
-  const { elapsed, alarm, advice } = visit.running ?? {};
-  const over = overdue(visit, now);
+/** @param silent since the server was heard last, ms: what it said then may hold no more */
+function Room({ visit, now, silent }: { visit: Visit; now: number; silent: number }) {
+  const { running } = visit;
+  if (!running) return null;
+  const over = pastLimit(running, now);
+  const unheard = silent > UNHEARD;
+  const said = running.alarm ?? (over || (unheard ? "" : running.advice));
   return (
     <Link
       to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}
-      className={cx("room", alarm !== undefined || over ? "over" : "")}
+      className={cx(
+        "room",
+        running.alarm !== undefined || over ? "over" : "",
+        unheard ? "unheard" : "",
+      )}
     >
       <span>
         {firstName(visit.clientName)}, {visit.room}{" "}
-        {elapsed && <b className="mono">{clock(now - Date.parse(elapsed))}</b>}
+        <b className="mono">{sinceTouch(running, now)}</b>
       </span>{" "}
-      <span className={cx("advice")}>{alarm ?? (over ? "end now" : advice)}</span>
+      <span className={cx("advice")}>
+        {[said, unheard && `not heard for ${clock(silent)}`].filter(Boolean).join(" · ")}
+      </span>
     </Link>
   );
 }

@@ -1,3 +1,4 @@
+import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -5,6 +6,9 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import type { Question } from "../api/types";
 import { plural } from "../parts/words";
+import styles from "./NoneApplies.module.css";
+
+const cx = classNames.bind(styles);
 
 /** Every question that is still open, to be read out before all of them are answered at once. */
 export function NoneApplies({
@@ -23,18 +27,20 @@ export function NoneApplies({
         Read these out: {plural(questions.length, "question")}
       </DialogTitle>
       <DialogContent dividers tabIndex={0}>
-        {groups.map((group) => (
-          <section key={group} aria-label={group}>
-            <h3>{group}</h3>
-            <ul>
-              {questions
-                .filter(({ groupLabel }) => groupLabel === group)
-                .map(({ id, text }) => (
-                  <li key={id}>{text}</li>
-                ))}
-            </ul>
-          </section>
-        ))}
+        <div className={cx("groups")}>
+          {groups.map((group) => (
+            <section key={group} aria-label={group}>
+              <h3>{group}</h3>
+              <ul>
+                {questions
+                  .filter(({ groupLabel }) => groupLabel === group)
+                  .map(({ id, text }) => (
+                    <li key={id}>{text}</li>
+                  ))}
+              </ul>
+            </section>
+          ))}
+        </div>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>

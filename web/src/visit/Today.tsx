@@ -10,6 +10,7 @@ import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { steadyNow } from "../parts/steadyNow";
 import { useMay } from "../parts/practice";
+import { pastLimit, sinceTouch } from "../parts/running";
 import { Strip } from "../parts/Strip";
 import { useNow } from "../parts/useNow";
 import { VerdictMark } from "../parts/VerdictMark";
@@ -188,14 +189,14 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
   const reads = useMay("RECORD");
   const running = visit.running;
   if (!running) return null;
-  const over = running.limitAt !== undefined && now >= Date.parse(running.limitAt);
+  const over = pastLimit(running, now);
   return (
     <section
       className={cx("couch", "running", over || running.alarm !== undefined ? "over" : "")}
       aria-label={`Running, ${visit.room}`}
     >
       <span className={cx("mono", "big")} role="timer" aria-label="contact time">
-        {running.elapsed ? clock(now - Date.parse(running.elapsed)) : "–:––"}
+        {sinceTouch(running, now) || "–:––"}
       </span>
       <span className="grow">
         <b>
@@ -215,9 +216,7 @@ function Running({ visit, offset }: { visit: Visit; offset: number }) {
           )}
           with {visit.therapist}
         </small>
-        <small className={cx("advice")}>
-          {running.alarm ?? (over ? "End now" : running.advice)}
-        </small>
+        <small className={cx("advice")}>{running.alarm ?? (over || running.advice)}</small>
       </span>
       {reads && (
         <Link className={cx("open")} to={`/visits/${visit.id}/${visit.here.toLowerCase()}`}>

@@ -121,7 +121,7 @@ class CareJourney extends Journey {
     browser.pass(30);
     assertThat(browser.textOf(other)).contains("Maren, room 1").containsPattern("[0-3]:\\d\\d");
     browser.pass(150);
-    browser.see("end now");
+    browser.see("End now");
     browser.click(other);
     browser.see("The limit of 3:00 is reached");
     browser.keys("e");
