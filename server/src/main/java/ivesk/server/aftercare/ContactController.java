@@ -16,6 +16,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.Clinicians;
+import ivesk.server.practice.PhoneAddress;
 import ivesk.server.practice.QrPath;
 import ivesk.server.visit.VisitStore;
 import jakarta.servlet.http.HttpServletRequest;
@@ -39,7 +40,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /// Contact in the days after a peel.
 @RestController
@@ -52,6 +52,7 @@ class ContactController {
   private final ClientStore clients;
   private final AccountStore accounts;
   private final Clinicians clinicians;
+  private final PhoneAddress addresses;
 
   ContactController(
       ContactService contact,
@@ -60,7 +61,8 @@ class ContactController {
       VisitStore visits,
       ClientStore clients,
       AccountStore accounts,
-      Clinicians clinicians) {
+      Clinicians clinicians,
+      PhoneAddress addresses) {
     this.contact = contact;
     this.store = store;
     this.outbox = outbox;
@@ -68,6 +70,7 @@ class ContactController {
     this.clients = clients;
     this.accounts = accounts;
     this.clinicians = clinicians;
+    this.addresses = addresses;
   }
 
   record PlannedCheckIn(int day, LocalDate on, CheckIns.State state, int tries) {
@@ -261,10 +264,7 @@ class ContactController {
   @PostMapping("/visits/{id}/diary")
   DiaryLink diary(@PathVariable UUID id, Principal who) {
     String token = contact.makeDiary(visits.get(id).id(), who.getName());
-    String address =
-        ServletUriComponentsBuilder.fromCurrentContextPath().path("/diary").toUriString()
-            + "#"
-            + token;
+    String address = addresses.of("/diary", token);
     QrPath qr = QrPath.of(address);
     return new DiaryLink(address, qr.path(), qr.size());
   }

@@ -9,6 +9,7 @@ import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.practice.OwnCookie;
+import ivesk.server.practice.PhoneAddress;
 import ivesk.server.practice.QrPath;
 import ivesk.server.visit.VisitStore;
 import jakarta.servlet.http.HttpServletRequest;
@@ -28,7 +29,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 @RestController
 @RequestMapping("/api")
@@ -40,6 +40,7 @@ class HandsetController {
   private final TreatmentStreams streams;
   private final VisitStore visits;
   private final ClientStore clients;
+  private final PhoneAddress addresses;
   private final Clock clock;
 
   HandsetController(
@@ -47,11 +48,13 @@ class HandsetController {
       TreatmentStreams streams,
       VisitStore visits,
       ClientStore clients,
+      PhoneAddress addresses,
       Clock clock) {
     this.handsets = handsets;
     this.streams = streams;
     this.visits = visits;
     this.clients = clients;
+    this.addresses = addresses;
     this.clock = clock;
   }
 
@@ -66,10 +69,7 @@ class HandsetController {
   @PostMapping("/treatments/{id}/handset")
   Shown show(@PathVariable UUID id) {
     String code = handsets.show(id);
-    String address =
-        ServletUriComponentsBuilder.fromCurrentContextPath().path("/handset").toUriString()
-            + "#"
-            + code;
+    String address = addresses.of("/handset", code);
     QrPath qr = QrPath.of(address);
     return new Shown(code, address, qr.path(), qr.size());
   }
