@@ -7,6 +7,9 @@ import ivesk.server.app.DatabaseReopened;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.MemoryPoolMXBean;
+import java.lang.management.MemoryType;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -264,6 +267,34 @@ class ContactApiTest {
     Answer wrong = phone.getWith("/api/diary", "X-Diary", "ab".repeat(32));
     assertThat(wrong.status()).isEqualTo(422);
     assertThat(wrong.detail()).contains("This page is closed.", "Diese Seite ist geschlossen.");
+  }
+
+  /// 59 million pixels in a file of some kilobytes: read small, never unfolded whole.
+  @Test
+  @Order(7)
+  void aPictureOfManyPixelsIsReadSmall() throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(7680, 7680, BufferedImage.TYPE_BYTE_BINARY), "png", out);
+    assertThat(out.size()).isLessThan(500_000);
+    String photo = Base64.getEncoder().encodeToString(out.toByteArray());
+    System.gc();
+    long used = peak();
+    String at = "/api/visits/" + practice.visit("Sunniva Brekke").get("id").asString() + "/contact";
+    Answer answer = tell(at, "", ",\"photo\":\"" + photo + "\"");
+    assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
+    assertThat(answer.body().get("told").get(0).get("hasPhoto").asBoolean()).isTrue();
+    assertThat(peak() - used).as("bytes").isLessThan(400L << 20);
+  }
+
+  /// The heap's peak since it was asked last.
+  private static long peak() {
+    long most = 0;
+    for (MemoryPoolMXBean pool : ManagementFactory.getMemoryPoolMXBeans()) {
+      if (pool.getType() != MemoryType.HEAP) continue;
+      most += pool.getPeakUsage().getUsed();
+      pool.resetPeakUsage();
+    }
+    return most;
   }
 
   private static String picture() throws IOException {

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /// The client's own phone: it comes in once by a code, says a number, a spot or stop, and nothing
@@ -129,6 +130,29 @@ class HandsetTest {
     assertThat(said(phone, "{\"type\":\"SignSeen\",\"sign\":\"ASKS_TO_STOP\"}").status())
         .isEqualTo(200);
     assertThat(now().get("signs").get(0).asString()).isEqualTo("ASKS_TO_STOP");
+  }
+
+  /// Pressed again and again: each is answered, and one in a second is kept.
+  @Test
+  @Order(5)
+  void stopIsKeptOnceASecond() {
+    int before = kept();
+    long began = System.nanoTime();
+    for (int i = 0; i < 20; i++) {
+      assertThat(said(phone, "{\"type\":\"SignSeen\",\"sign\":\"ASKS_TO_STOP\"}").status())
+          .isEqualTo(200);
+    }
+    long seconds = Duration.ofNanos(System.nanoTime() - began).toSeconds();
+    assertThat(kept() - before).isBetween(0, (int) seconds + 2).isLessThan(20);
+  }
+
+  private int kept() {
+    return practice
+        .bean(JdbcClient.class)
+        .sql("SELECT COUNT(*) FROM treatment_event WHERE treatment_id = ?")
+        .param(UUID.fromString(treatment.substring(treatment.lastIndexOf('/') + 1)))
+        .query(Integer.class)
+        .single();
   }
 
   @Test

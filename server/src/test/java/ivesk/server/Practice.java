@@ -185,6 +185,11 @@ public final class Practice implements AutoCloseable {
     return write("POST", path, json);
   }
 
+  Answer postAs(String path, String type, String body) {
+    return send(
+        request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)));
+  }
+
   /// A file, as it is.
   Answer post(String path, byte[] file) {
     return send(
