@@ -13,10 +13,13 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationVersion;
@@ -38,6 +41,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class CutOffTest {
   private static final String KEY = "kelp-lantern-47";
   private static final int EACH = Integer.getInteger("ivesk.instants", 20);
+  private static final int KILLS = Integer.getInteger("ivesk.kills", 1);
 
   private Path made;
 
@@ -66,6 +70,59 @@ class CutOffTest {
     assertThat(Seal.holds(data)).as("sealed after " + command).isTrue();
     opens(data);
     assertThat(Seal.holds(data)).as("sealed after a start").isTrue();
+  }
+
+  /// The process itself is killed, at an instant of its work: what was there before or what was to
+  /// come opens, whole. More instants by `-Divesk.kills=20`.
+  @ParameterizedTest
+  @ValueSource(strings = {"verify", "doctor", "backup", "move", "encrypt", "restore"})
+  void aCommandThatIsKilledLeavesDataThatOpen(String command, @TempDir Path folder)
+      throws Exception {
+    Path key = Files.writeString(folder.resolve("key"), KEY);
+    long whole = kill(command, copy(made, folder.resolve("whole")), key, Long.MAX_VALUE);
+    Random random = new Random(command.hashCode());
+    for (int i = 0; i < KILLS; i++) {
+      DataFolder data = copy(made, folder.resolve("killed" + i));
+      // The first third of a command is the virtual machine's own.
+      kill(command, data, key, (long) (whole * (0.35 + 0.6 * random.nextDouble())));
+      opens(data, "--ivesk.key-file=" + key);
+    }
+  }
+
+  /// @param after so many milliseconds
+  /// @return how long it ran, ms
+  private static long kill(String command, DataFolder data, Path key, long after) throws Exception {
+    List<String> line =
+        new ArrayList<>(
+            List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                "ivesk.server.IveskApplication",
+                command));
+    if (command.equals("move")) line.add(data.folder().resolve("moved.zip").toString());
+    if (command.equals("restore")) {
+      line.add(Backups.newest(data.backups()).orElseThrow().toString());
+    }
+    line.add("--data=" + data.folder());
+    if (command.equals("encrypt")) line.add("--key-file=" + key);
+    long began = System.nanoTime();
+    Process process =
+        new ProcessBuilder(line)
+            .redirectErrorStream(true)
+            .redirectOutput(
+                data.folder().resolveSibling(data.folder().getFileName() + ".said").toFile())
+            .start();
+    boolean ended = process.waitFor(Math.min(after, 60_000), TimeUnit.MILLISECONDS);
+    long ran = Duration.ofNanos(System.nanoTime() - began).toMillis();
+    process.destroyForcibly().waitFor();
+    if (after == Long.MAX_VALUE) {
+      assertThat(ended).isTrue();
+      assertThat(process.exitValue())
+          .as(Files.readString(data.folder().resolveSibling(data.folder().getFileName() + ".said")))
+          .isZero();
+    }
+    return ran;
   }
 
   /// A seal that does not fit proves nothing: the data are whole, and the practice opens.
