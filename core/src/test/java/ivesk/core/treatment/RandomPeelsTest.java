@@ -60,6 +60,9 @@ import ivesk.core.treatment.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -67,8 +70,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /// Random peels thrown at the advisor. Each seed draws a formula, a client and up to forty events,
@@ -204,6 +209,67 @@ class RandomPeelsTest {
   @Test
   void whatStaysStays() {
     Seeds.tried(1_500, seed -> run(seed, RandomPeelsTest::stays));
+  }
+
+  private static final Path LONGEST = Path.of("../web/src/treatment/longestAdvice.json");
+
+  /// The longest advice of each kind while acid is on, on file for a journey that renders each at
+  /// every size. Written anew by `-Divesk.advice.write=true`; a random peel may come upon one that
+  /// is a little longer.
+  @Test
+  void theLongestAdviceOfEachKindIsOnFile() throws IOException {
+    Map<String, Advice> longest = new TreeMap<>();
+    boolean write = Boolean.getBoolean("ivesk.advice.write");
+    Seeds.tried(
+        write ? 20_000 : 300,
+        seed ->
+            run(
+                seed,
+                (peel, state, now) -> {
+                  if (state.phase() != Phase.ACID) return;
+                  Advice advice = Advisor.advise(peel.now(), state, now);
+                  String kind =
+                      advice.kind() + (advice.other() == Action.NONE ? "" : " " + advice.other());
+                  longest.merge(
+                      kind, advice, (one, other) -> length(other) > length(one) ? other : one);
+                }));
+    if (write) {
+      Files.writeString(
+          LONGEST,
+          longest.values().stream()
+              .map(RandomPeelsTest::json)
+              .collect(Collectors.joining(",\n", "[\n", "\n]\n")));
+    }
+    String file = Files.readString(LONGEST);
+    longest.forEach((kind, advice) -> {
+      int onFile =
+          file.lines()
+              .filter(line -> line.contains("\"kind\": \"" + advice.kind() + "\""))
+              .mapToInt(String::length)
+              .max()
+              .orElse(0);
+      assertThat(json(advice).length()).as(kind + ": " + advice).isLessThan(onFile + 60);
+    });
+  }
+
+  private static int length(Advice advice) {
+    return advice.line().length()
+        + advice.reason().length()
+        + String.join("", advice.steps()).length();
+  }
+
+  private static String json(Advice advice) {
+    return "  {\"kind\": \"%s\", \"action\": \"%s\", \"other\": \"%s\", \"passable\": %s, \"line\": \"%s\", \"reason\": \"%s\", \"steps\": [%s]}"
+        .formatted(
+            advice.kind(),
+            advice.action(),
+            advice.other(),
+            advice.passable(),
+            advice.line(),
+            advice.reason().replace("\"", "\\\""),
+            advice.steps().stream()
+                .map(step -> "\"" + step + "\"")
+                .collect(Collectors.joining(", ")));
   }
 
   private static void safe(Peel peel, TreatmentState state, Instant now) {
