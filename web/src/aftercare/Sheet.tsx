@@ -3,10 +3,9 @@ import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
-import { LANGUAGES } from "../api/enumWords";
 import type { After, HomePlanState, Language } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { Segments } from "../parts/Segments";
+import { LanguageChoice } from "../parts/LanguageChoice";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
 import styles from "./Sheet.module.css";
@@ -31,15 +30,7 @@ export default function Sheet() {
       {shown && (
         <>
           <div className={cx("tools", "no-print")}>
-            <Segments
-              label="Language of the sheet"
-              options={(Object.keys(LANGUAGES) as Language[]).map((id) => ({
-                id,
-                label: LANGUAGES[id],
-              }))}
-              value={shown.language}
-              onChange={(id) => setLanguage(id)}
-            />
+            <LanguageChoice value={shown.language} onChange={setLanguage} />
             <span className="grow" />
             <Button color="inherit" onClick={() => window.history.back()}>
               Back

@@ -3,10 +3,9 @@ import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
-import { LANGUAGES } from "../api/enumWords";
 import type { Language } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
-import { Segments } from "../parts/Segments";
+import { LanguageChoice } from "../parts/LanguageChoice";
 import { prepSheetQuery } from "../plan/queries";
 import styles from "./PrepSheet.module.css";
 
@@ -27,15 +26,7 @@ export default function PrepSheet() {
       {shown && (
         <>
           <div className="row wrap no-print">
-            <Segments
-              label="Language of the sheet"
-              options={(Object.keys(LANGUAGES) as Language[]).map((id) => ({
-                id,
-                label: LANGUAGES[id],
-              }))}
-              value={shown.language}
-              onChange={(id) => setLanguage(id)}
-            />
+            <LanguageChoice value={shown.language} onChange={setLanguage} />
             <span className="grow" />
             <Button variant="contained" onClick={() => window.print()}>
               Print

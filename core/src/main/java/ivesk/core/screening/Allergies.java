@@ -154,6 +154,11 @@ public record Allergies(List<Entry> entries) {
         .collect(Collectors.toCollection(() -> EnumSet.noneOf(Substance.class)));
   }
 
+  /// What was told and not denied, in its own words: products are compared with them.
+  public String told() {
+    return standing(_ -> true).stream().map(Entry::words).collect(Collectors.joining("; "));
+  }
+
   public boolean latex() {
     return !standing(Entry::latex).isEmpty();
   }

@@ -97,6 +97,12 @@ class AllergiesTest {
     assertThat(Allergies.of(told).latex()).isFalse();
   }
 
+  @Test
+  void whatIsDeniedIsNotTold() {
+    assertThat(Allergies.of("not allergic to aspirin, nickel; niacinamide").told())
+        .isEqualTo("nickel; niacinamide");
+  }
+
   /// Another substance is another finding: a clearance of the one is none of the other.
   @Test
   void anotherAllergyIsAnotherFinding() {

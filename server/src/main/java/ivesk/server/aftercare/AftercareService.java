@@ -219,7 +219,7 @@ public class AftercareService {
             .toList(),
         onTheSkin(after.live()),
         sheet,
-        home(visitId, client, sheet, after),
+        home(visitId, sheet, after),
         having(client.id(), visitId),
         after.next().held() || after.next().step() == NextPeel.Step.WAIT
             ? Optional.empty()
@@ -227,14 +227,14 @@ public class AftercareService {
         practice.reach());
   }
 
-  private HomePlan home(UUID visitId, Client who, Aftercare sheet, After after) {
+  private HomePlan home(UUID visitId, Aftercare sheet, After after) {
     ScreeningFacts client = after.clientAfter();
     return HomePlan.of(
         sheet,
         KeptOff.of(
             client,
             screening.screen(visitId, client).limits().excluded(),
-            who.allergies(),
+            client.allergies().told(),
             after.incident().isPresent()),
         client.skin().goals(),
         consults.of(visitId).consult().products(),

@@ -3,6 +3,7 @@ package ivesk.server.plan;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
+import ivesk.core.screening.Allergies;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;
@@ -97,7 +98,7 @@ class ScriptService {
     return Setting.of(
         selection.facts(visitId, region),
         catalogue.catalogue(),
-        client.allergies(),
+        Allergies.of(client.allergies()).told(),
         client.comforts());
   }
 }
