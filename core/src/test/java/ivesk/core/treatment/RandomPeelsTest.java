@@ -240,15 +240,17 @@ class RandomPeelsTest {
               .map(RandomPeelsTest::json)
               .collect(Collectors.joining(",\n", "[\n", "\n]\n")));
     }
-    String file = Files.readString(LONGEST);
+    // However the formatter breaks its lines.
+    String file = Files.readString(LONGEST).replaceAll("\\s+", " ");
+    List<String> onFile = List.of(file.split("\"kind\": "));
     longest.forEach((kind, advice) -> {
-      int onFile =
-          file.lines()
-              .filter(line -> line.contains("\"kind\": \"" + advice.kind() + "\""))
+      int most =
+          onFile.stream()
+              .filter(one -> one.startsWith("\"" + advice.kind() + "\""))
               .mapToInt(String::length)
               .max()
               .orElse(0);
-      assertThat(json(advice).length()).as(kind + ": " + advice).isLessThan(onFile + 60);
+      assertThat(json(advice).length()).as(kind + ": " + advice).isLessThan(most + 150);
     });
   }
 
