@@ -14,10 +14,13 @@ import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /// Writes the steps of a run where no protocol does: from formula, skin, policy, region and the
 /// limits of the day. Common practice, no source.
@@ -42,7 +45,53 @@ public final class Composer {
     }
     plan.addOn().ifPresent(composer::addOn);
     composer.after((then.isEmpty() ? plan : then.getLast()).formula());
+    composer.takeWhatNoRuleShuts();
     return List.copyOf(composer.steps);
+  }
+
+  /// A product that a rule shuts or warns of gives its place to the next of its role of which none
+  /// speaks. Where there is none, what is shut stays out, and the prep is a plain wipe.
+  private void takeWhatNoRuleShuts() {
+    for (String id : objectedTo(Objection.Severity.MIND)) {
+      Step step = step(id);
+      if (!(step.what() instanceof What.Use(var code)) || step.kind() == StepKind.ENDING) continue;
+      Role role = setting.catalogue().find(code).orElseThrow().role();
+      boolean settled =
+          products(role)
+              .filter(product -> !product.code().equals(code))
+              .anyMatch(product -> {
+                put(
+                    Step.of(id, step.kind(), new What.Use(product.code()))
+                        .amount(product.usual(region)));
+                return !objectedTo(Objection.Severity.MIND).contains(id);
+              });
+      if (settled) continue;
+      put(step);
+      if (!objectedTo(Objection.Severity.SHUT).contains(id)) continue;
+      if (step.kind() == StepKind.PREP) {
+        put(Step.of(id, Act.PLAIN_WIPE));
+      } else {
+        steps.remove(step);
+      }
+    }
+  }
+
+  /// In the place of the one with its id.
+  private void put(Step step) {
+    steps.set(steps.indexOf(step(step.id())), step);
+  }
+
+  private Step step(String id) {
+    return steps.stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  /// The steps of which a rule speaks as they stand, so severely or more so.
+  private Set<String> objectedTo(Objection.Severity least) {
+    Objections.Run run = new Objections.Run(setting.script(region, List.copyOf(steps)), setting);
+    return Objections.of(List.of(run), Optional.empty()).stream()
+        .filter(objection -> objection.severity().compareTo(least) >= 0)
+        .map(Objection::step)
+        .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
   private void ready() {
@@ -202,6 +251,10 @@ public final class Composer {
   }
 
   private Optional<CareProduct> product(Role role) {
+    return products(role).findFirst();
+  }
+
+  private Stream<CareProduct> products(Role role) {
     Predicate<CareProduct> suits =
         product ->
             product.role() == role
@@ -211,6 +264,6 @@ public final class Composer {
                 && product.thermal() != Thermal.WARMS
                 && product.filter() != Filter.CHEMICAL
                 && !product.fragrance();
-    return setting.catalogue().products().stream().filter(suits).findFirst();
+    return setting.catalogue().products().stream().filter(suits);
   }
 }

@@ -11,6 +11,7 @@ import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.formula.Library;
 import ivesk.core.plan.Objection.Edit;
 import ivesk.core.plan.Objection.Severity;
 import ivesk.core.practice.Policies;
@@ -79,6 +80,40 @@ class ScriptRulesTest {
 
   private static CareProduct serum(String code, ActiveIngredient... in) {
     return own(code, Role.SERUM, Filter.NONE, Thermal.NEITHER, false, in);
+  }
+
+  private static List<String> composed(Clients client, Catalogue catalogue, String allergies) {
+    TreatmentPlan plan =
+        Planning.plan(
+            Library.get("LAC-30"), Optional.empty(), Scripts.facts(client), Planning.Wishes.NONE);
+    return Composer.steps(plan, List.of(), Scripts.client(client, catalogue, allergies)).stream()
+        .flatMap(
+            step -> step.what() instanceof What.Use(var code) ? Stream.of(code) : Stream.empty())
+        .toList();
+  }
+
+  /// A cleanser and a cream of the practice's own come first, but not where a rule shuts them: with
+  /// salicylic acid for who is allergic to it, with retinol on a fresh peel.
+  @Test
+  void theComposerTakesNoProductThatARuleShuts() {
+    CareProduct cleanser =
+        own("FOAM", Role.CLEANSER, Filter.NONE, Thermal.NEITHER, false, ActiveIngredient.SALICYLIC);
+    CareProduct cream =
+        own(
+            "NIGHT",
+            Role.MOISTURISER,
+            Filter.NONE,
+            Thermal.NEITHER,
+            false,
+            ActiveIngredient.RETINOL);
+    Catalogue catalogue = Catalogue.with(List.of(cleanser, cream), List.of());
+    Clients allergic = easy().answering(Question.SALICYLATE_ALLERGY, "yes");
+    assertThat(composed(allergic, catalogue, "aspirin")).doesNotContain("FOAM", "NIGHT");
+    assertThat(composed(allergic, catalogue, "aspirin"))
+        .as("others stand in their place")
+        .hasSameSizeAs(composed(allergic, Catalogue.SHIPPED, ""));
+    CareProduct plain = own("FOAM", Role.CLEANSER, Filter.NONE, Thermal.NEITHER, false);
+    assertThat(composed(allergic, Catalogue.with(List.of(plain), List.of()), "")).contains("FOAM");
   }
 
   static final Catalogue CATALOGUE =
