@@ -201,7 +201,7 @@ class LanTest {
     "TLS_ECDHE_ECDSA_WITH_AES_256_CBC_SHA384, false",
     "TLS_ECDHE_ECDSA_WITH_AES_128_CBC_SHA, false"
   })
-  void ofTls12OnlyWhatIsGoodIsSpoken(String suite, boolean spoken) throws Exception {
+  void onlyWhatIsGoodOfTlsIsSpoken(String suite, boolean spoken) throws Exception {
     try (SSLSocket socket =
         (SSLSocket) trustingTls.getSocketFactory().createSocket("localhost", port)) {
       socket.setEnabledProtocols(new String[] {"TLSv1.2"});
