@@ -86,7 +86,7 @@ function words(state: Outcome): string {
     ADAPT: `Go on within ${plural(state.limits.length, "limit")}.`,
     WAIT: state.until
       ? `Not before ${day(state.until)}.`
-      : state.open === 0 && state.opensMost
+      : state.findings.every(({ verdict, settled }) => settled || verdict !== "WAIT")
         ? "Nothing is open within these limits."
         : "Not until what is named is done.",
     REFER: `Only with a named clinician’s clearance.${state.until ? ` Not before ${day(state.until)}.` : ""}`,
