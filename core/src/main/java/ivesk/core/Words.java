@@ -7,6 +7,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
@@ -83,6 +84,11 @@ public final class Words {
   public static String list(List<String> things) {
     if (things.size() < 2) return String.join("", things);
     return String.join(", ", things.subList(0, things.size() - 1)) + " and " + things.getLast();
+  }
+
+  /// What was typed into a field, without the blanks around it; empty where there is nothing else.
+  public static Optional<String> typed(Optional<String> field) {
+    return field.map(String::strip).filter(words -> !words.isEmpty());
   }
 
   /// Whether what somebody told names a thing, in whole words: "rose" is not in "rosemary".

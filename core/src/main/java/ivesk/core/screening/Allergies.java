@@ -142,7 +142,7 @@ public record Allergies(List<Entry> entries) {
   /// What one entry tells and another denies.
   Set<Substance> disputed() {
     Set<Substance> both = EnumSet.noneOf(Substance.class);
-    both.addAll(named(false));
+    both.addAll(substances());
     both.retainAll(named(true));
     return both;
   }

@@ -1,6 +1,7 @@
 package ivesk.server.client;
 
 import ivesk.core.Language;
+import ivesk.core.Words;
 import ivesk.core.plan.Comfort;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -77,11 +78,6 @@ class ClientController {
           mail.or(before::mail));
     }
 
-    /// An empty field takes away what was there.
-    private static Optional<String> given(Optional<String> typed) {
-      return typed.map(String::strip).filter(words -> !words.isEmpty());
-    }
-
     Client as(UUID id, Optional<LocalDate> archivedOn, int version) {
       return new Client(
           id,
@@ -96,8 +92,9 @@ class ClientController {
           comfort.orElse(""),
           guardian.orElse(""),
           language.orElse(Language.EN),
-          given(telephone),
-          given(mail),
+          // An empty field takes away what was there.
+          Words.typed(telephone),
+          Words.typed(mail),
           archivedOn,
           Optional.empty(),
           version);

@@ -5,7 +5,6 @@ import java.net.InetAddress;
 import java.net.NetworkInterface;
 import java.net.SocketException;
 import java.net.UnknownHostException;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -43,7 +42,7 @@ public class PhoneAddress {
     try {
       return NetworkInterface.networkInterfaces()
           .filter(PhoneAddress::up)
-          .flatMap(one -> List.copyOf(one.inetAddresses().toList()).stream())
+          .flatMap(NetworkInterface::inetAddresses)
           .filter(Inet4Address.class::isInstance)
           .filter(address -> !address.isLoopbackAddress() && !address.isLinkLocalAddress())
           .map(InetAddress::getHostAddress)

@@ -1,6 +1,7 @@
 package ivesk.server.practice;
 
 import ivesk.core.Require;
+import ivesk.core.Words;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
@@ -90,16 +91,12 @@ class PracticeController {
     }
 
     private Reached reached() {
-      Optional<String> number = given(telephone);
-      Optional<String> when = given(hours);
+      Optional<String> number = Words.typed(telephone);
+      Optional<String> when = Words.typed(hours);
       number.ifPresent(
           one -> BadInput.check("telephone", () -> Require.telephone("the telephone", one)));
       when.ifPresent(one -> BadInput.check("hours", () -> Require.atMost("hours", one, 120)));
       return new Reached(number, when);
-    }
-
-    private static Optional<String> given(Optional<String> typed) {
-      return typed.map(String::strip).filter(words -> !words.isEmpty());
     }
   }
 

@@ -1,5 +1,6 @@
 package ivesk.server.screening;
 
+import ivesk.core.Words;
 import ivesk.core.screening.PastPeel.Outside;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Region;
@@ -67,11 +68,7 @@ class OutsidePeelController {
     }
     Outside outside =
         BadInput.in(
-            "higherBecause",
-            () ->
-                new Outside(
-                    body.seen(),
-                    body.higherBecause().map(String::strip).filter(s -> !s.isEmpty())));
+            "higherBecause", () -> new Outside(body.seen(), Words.typed(body.higherBecause())));
     Kept peel =
         new Kept(
             UUID.randomUUID(), body.formula(), body.region(), body.on(), body.outcome(), outside);
