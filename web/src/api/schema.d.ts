@@ -2100,22 +2100,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/consents/asked": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["consentsAsked"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/visits/{id}/consult": {
         parameters: {
             query?: never;
@@ -3782,6 +3766,7 @@ export interface components {
             text: string;
         };
         FamilyView: {
+            asked: boolean;
             /** Format: uuid */
             consentId?: string;
             guardian?: string;
@@ -10060,28 +10045,6 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
-            };
-        };
-    };
-    consentsAsked: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
-                };
             };
         };
     };

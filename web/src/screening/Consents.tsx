@@ -5,14 +5,13 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
 import type { Family, FamilyConsent, ScreeningState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { dayOfYear } from "../parts/words";
-import { consentsAskedQuery } from "./queries";
 import { SignConsent } from "./SignConsent";
 import screenStyles from "./Screen.module.css";
 import styles from "./Consents.module.css";
@@ -23,9 +22,8 @@ const cx = classNames.bind({ ...screenStyles, ...styles });
 export function Consents({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const [signing, setSigning] = useState<Family[] | null>(null);
   const [reading, setReading] = useState<FamilyConsent | null>(null);
-  const asked = useQuery(consentsAskedQuery(visit.id));
   const missing = state.consents.filter((family) => !family.signed);
-  const toSign = missing.filter((family) => asked.data?.includes(family.id));
+  const toSign = missing.filter((family) => family.asked);
   return (
     <div className={cx("group")}>
       <Strip

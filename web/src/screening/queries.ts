@@ -13,15 +13,6 @@ export function screeningQuery(id: string) {
   });
 }
 
-/** The families whose consent is asked for at a visit. */
-export function consentsAskedQuery(id: string) {
-  return queryOptions({
-    queryKey: ["visit", id, "consents-asked"],
-    queryFn: async () =>
-      body(await api.GET("/api/visits/{id}/consents/asked", { params: { path: { id } } })),
-  });
-}
-
 /** The text of the consent; its version is signed with it. */
 export const consentWordsQuery = queryOptions({
   queryKey: ["words", "consent"],

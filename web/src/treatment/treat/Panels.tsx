@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { type FormEvent, type ReactNode, useState } from "react";
+import { type FormEvent, type ReactNode, useEffect, useRef, useState } from "react";
 import type { Fact, Row, Treatment, Zone } from "../../api/types";
 import { FaceLegend } from "../../parts/FaceMap";
 import { KeyHelp } from "../../parts/KeyHelp";
@@ -186,8 +186,11 @@ function Frame({
   onClose: () => void;
   children: ReactNode;
 }) {
+  const frame = useRef<HTMLDivElement>(null);
+  // Where the screen scrolls, what was opened does not lie behind the keys that stay.
+  useEffect(() => frame.current?.scrollIntoView?.({ block: "nearest" }), []);
   return (
-    <div className={cx("panel")} role="group" aria-label={title}>
+    <div className={cx("panel")} ref={frame} role="group" aria-label={title}>
       <div className="row">
         <h2 className="grow">{title}</h2>
         <button type="button" className={cx("close")} onClick={onClose}>

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.server.Practice.Answer;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -164,12 +166,24 @@ class BookingApiTest {
   /// Strong families are signed for once they may be used.
   @Test
   void consentIsAskedForWhatMayBeUsed() {
-    String visit = practice.visit("Adaeze Orland").get("id").asString();
-    assertThat(practice.get("/api/visits/" + visit + "/consents/asked").body().toString())
+    String screening =
+        "/api/visits/" + practice.visit("Adaeze Orland").get("id").asString() + "/screening";
+    assertThat(asked(practice.get(screening).body()))
+        .contains("MANDELIC", "SALICYLIC")
+        .doesNotContain("TCA", "PYRUVIC");
+    assertThat(
+            asked(practice.put(screening + "/SALICYLATE_ALLERGY", "{\"choice\":\"yes\"}").body()))
+        .as("each answer says anew which are asked for")
         .contains("MANDELIC")
-        .contains("SALICYLIC")
-        .doesNotContain("TCA")
-        .doesNotContain("PYRUVIC");
+        .doesNotContain("SALICYLIC");
+  }
+
+  private static List<String> asked(JsonNode screening) {
+    List<String> asked = new ArrayList<>();
+    for (JsonNode family : screening.get("consents")) {
+      if (family.get("asked").asBoolean()) asked.add(family.get("id").asString());
+    }
+    return asked;
   }
 
   @Test

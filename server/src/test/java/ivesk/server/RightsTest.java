@@ -143,7 +143,6 @@ class RightsTest {
       PUT /api/visits/{id}/choice
       POST /api/visits/{id}/clearances
       POST /api/visits/{id}/consents
-      GET /api/visits/{id}/consents/asked
       GET /api/visits/{id}/consult
       PUT /api/visits/{id}/consult
       POST /api/visits/{id}/overrides

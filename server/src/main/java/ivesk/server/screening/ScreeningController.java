@@ -28,6 +28,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,6 +44,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ScreeningController {
   private final ScreeningService screening;
   private final ConsentStore consents;
+  private final ConsentsAsked consentsAsked;
   private final PatchTestStore patchTests;
   private final OutsidePeelStore outsidePeels;
   private final VisitStore visits;
@@ -56,6 +58,7 @@ class ScreeningController {
   ScreeningController(
       ScreeningService screening,
       ConsentStore consents,
+      ConsentsAsked consentsAsked,
       PatchTestStore patchTests,
       OutsidePeelStore outsidePeels,
       VisitStore visits,
@@ -67,6 +70,7 @@ class ScreeningController {
       Clock clock) {
     this.screening = screening;
     this.consents = consents;
+    this.consentsAsked = consentsAsked;
     this.patchTests = patchTests;
     this.outsidePeels = outsidePeels;
     this.visits = visits;
@@ -103,6 +107,7 @@ class ScreeningController {
     Map<Question, Seen> seen = screening.seen(id);
     ScreeningFacts facts = screening.facts(visit, answers);
     List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
+    Set<Family> asked = consentsAsked.at(id);
     Map<String, String> names =
         accounts.accounts().stream()
             .collect(Collectors.toMap(AccountStore.Account::username, AccountStore.Account::name));
@@ -126,7 +131,7 @@ class ScreeningController {
         !answers.lastTime().isEmpty(),
         clients.get(visit.clientId()).guardian(),
         Family.covering().stream()
-            .map(family -> ScreeningView.FamilyView.of(family, kept, facts))
+            .map(family -> ScreeningView.FamilyView.of(family, asked.contains(family), kept, facts))
             .toList(),
         patchTests.ofClient(visit.clientId()).stream()
             .map(placed -> ScreeningView.PatchView.of(placed, clock.instant()))

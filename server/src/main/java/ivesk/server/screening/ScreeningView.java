@@ -187,12 +187,14 @@ record ScreeningView(
   }
 
   /// @param signed a consent covers the family on the day of the peel
+  /// @param asked the family may be used at this visit
   /// @param consentId the newest that was signed
   /// @param picture the signature that was drawn
   record FamilyView(
       Family id,
       String label,
       boolean signed,
+      boolean asked,
       Optional<UUID> consentId,
       Optional<LocalDate> signedOn,
       Optional<LocalDate> validUntil,
@@ -202,7 +204,8 @@ record ScreeningView(
       Optional<String> guardian,
       Optional<UUID> guardianPicture,
       Optional<LocalDate> withdrawnOn) {
-    static FamilyView of(Family family, List<ConsentStore.Kept> kept, ScreeningFacts facts) {
+    static FamilyView of(
+        Family family, boolean asked, List<ConsentStore.Kept> kept, ScreeningFacts facts) {
       List<ConsentStore.Kept> own =
           kept.stream().filter(k -> k.consent().family() == family).toList();
       Optional<ConsentStore.Kept> covering =
@@ -215,6 +218,7 @@ record ScreeningView(
           family,
           family.label(),
           covering.isPresent(),
+          asked,
           newest.map(ConsentStore.Kept::id),
           newest.map(k -> k.consent().signedOn()),
           newest.map(k -> k.consent().signedOn().plusMonths(12)),

@@ -1,6 +1,5 @@
 package ivesk.server.selection;
 
-import ivesk.core.formula.Family;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Strength.Convention;
 import ivesk.core.quantity.Ph;
@@ -27,7 +26,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -89,13 +87,6 @@ class SelectionController {
             body.contactSeconds().map(Duration::ofSeconds),
             body.layers()),
         facts);
-  }
-
-  /// The families whose consent is asked for: those that may be used at this visit.
-  @May(Right.RECORD)
-  @GetMapping("/visits/{id}/consents/asked")
-  Set<Family> consentsAsked(@PathVariable UUID id) {
-    return Selection.choose(selection.facts(id)).toConsent();
   }
 
   /// All that selection reads of a client, as a caller gives it. What is left out is not asked.

@@ -1,8 +1,10 @@
 package ivesk.server.selection;
 
+import ivesk.core.formula.Family;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
 import ivesk.core.selection.Ladders;
+import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;
 import ivesk.core.skin.Areas;
@@ -10,6 +12,7 @@ import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Region;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.screening.ConsentsAsked;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.Consult;
 import ivesk.server.skin.ConsultService;
@@ -17,11 +20,12 @@ import ivesk.server.skin.SameScores;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 @Service
-public class SelectionService {
+public class SelectionService implements ConsentsAsked {
   private final ScreeningService screening;
   private final VisitStore visits;
   private final ClientStore clients;
@@ -49,6 +53,11 @@ public class SelectionService {
   /// As [#facts(UUID)], for a run elsewhere on the body.
   public SelectionFacts facts(UUID visitId, Region region) {
     return facts(visitId, screening.facts(visitId).in(region));
+  }
+
+  @Override
+  public Set<Family> at(UUID visitId) {
+    return Selection.choose(facts(visitId)).toConsent();
   }
 
   private SelectionFacts facts(UUID visitId, ScreeningFacts facts) {
