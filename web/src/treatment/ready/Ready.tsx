@@ -2,7 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { REDNESS } from "../../api/enumWords";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { type ReactNode, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../../api/client";
 import type { Fact, Treatment, Visit, Zone } from "../../api/types";
@@ -14,7 +14,7 @@ import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
 import type { StationProps } from "../../parts/StationProps";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { BesideNotes } from "../Beside";
+import { besideKeys, BesideNotes } from "../Beside";
 import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack } from "../Couch";
 import { panelKeys, type PanelName } from "../panels";
 import { Panel } from "../treat/Panels";
@@ -22,6 +22,7 @@ import { answerKeys } from "../useCouchKeys";
 import { type LiveTreatment, treatmentQuery, useTreatment } from "../useTreatment";
 import { AcidPrep } from "./AcidPrep";
 import { ClinicianPresent } from "./ClinicianPresent";
+import { Briefing } from "./Briefing";
 import { GateA } from "./GateA";
 import couchStyles from "../Couch.module.css";
 import styles from "./Ready.module.css";
@@ -81,6 +82,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   const navigate = useNavigate();
   const { treatment, say } = live;
   const [looking, setLooking] = useState<string | null>(null);
+  const [said, setSaid] = useState<string[]>([]);
   const open = treatment?.steps.find((step) => !step.doneAt);
   const here = treatment?.steps.find((step) => step.id === looking) ?? open;
   const armed =
@@ -93,6 +95,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   useEffect(() => {
     if (seenOff) void navigate(`/visits/${visit.id}/settle`, { replace: true });
   }, [navigate, seenOff, visit.id]);
+  const unsaid = treatment?.briefing.find((line) => !said.includes(line));
   const done = () => {
     if (!ready || treatment?.noMoreAcid) return;
     if (open === undefined) {
@@ -102,6 +105,8 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
       return;
     } else if (here.id === "PREP" && treatment && prepWaits(treatment)) {
       say({ type: "AcidPrepStarted" });
+    } else if (here.id === "BRIEFING" && unsaid !== undefined) {
+      setSaid([...said, unsaid]);
     } else if (!ANSWERED.includes(here.id)) {
       const left = together(treatment, here).filter(({ doneAt }) => !doneAt);
       if (left.length > 0) say(...left.map(doneFact));
@@ -123,6 +128,7 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
           },
         }))
       : []),
+    ...(treatment ? besideKeys(treatment, () => setPanel("beside")) : []),
     { on: "a", says: "alarm", does: () => setPanel("alarm") },
     {
       on: "u",
@@ -175,6 +181,14 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
               <AfterAlarm treatment={treatment} live={live} />
             ) : panel === "handset" ? (
               <h1>{firstName(visit.clientName)} may answer by phone</h1>
+            ) : here?.id === "BRIEFING" && !armed ? (
+              <Briefing
+                lines={treatment.briefing}
+                said={here.doneAt ? treatment.briefing : said}
+                done={here.doneAt !== undefined}
+                onSaid={setSaid}
+                onNext={done}
+              />
             ) : here && !armed ? (
               <StepNow
                 key={here.id}
@@ -342,26 +356,6 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
   if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
   const steps = together(treatment, step);
   const left = steps.filter(({ doneAt }) => !doneAt);
-  const next = (
-    <Button
-      variant="contained"
-      autoFocus
-      key={step.together}
-      disabled={left.length === 0}
-      onClick={() => {
-        live.say(...left.map(doneFact));
-        onDone();
-      }}
-    >
-      {left.length === 0
-        ? "Done"
-        : left.length > 1
-          ? "All done, next"
-          : step.id === "BRIEFING"
-            ? "All lines said, next"
-            : "Done, next"}
-    </Button>
-  );
   return (
     <>
       <h1 className="hidden">{steps.map(({ label }) => label).join(", ")}</h1>
@@ -378,7 +372,7 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
                 <i aria-hidden="true" />
                 <span>
                   <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
-                  {one.id !== "BRIEFING" && <span className={cx("how")}>{one.how}</span>}
+                  <span className={cx("how")}>{one.how}</span>
                 </span>
               </button>
             </li>
@@ -392,11 +386,20 @@ function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
           Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
         </p>
       )}
-      {step.together === "TOLD" ? (
-        <Briefing lines={treatment.briefing}>{next}</Briefing>
-      ) : (
-        <div className="row">{next}</div>
-      )}
+      <div className="row">
+        <Button
+          variant="contained"
+          autoFocus
+          key={step.together}
+          disabled={left.length === 0}
+          onClick={() => {
+            live.say(...left.map(doneFact));
+            onDone();
+          }}
+        >
+          {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
+        </Button>
+      </div>
     </>
   );
 }
@@ -421,60 +424,6 @@ function Covered({ treatment }: { treatment: Treatment }) {
         label="Under barrier"
       />
     </div>
-  );
-}
-
-/** What the client is told, line by line; each is ticked when it was said, or all are read aloud. */
-function Briefing({ lines, children }: { lines: string[]; children: ReactNode }) {
-  const [said, setSaid] = useState<string[]>([]);
-  const [reading, setReading] = useState(false);
-  const voice = typeof window.speechSynthesis === "undefined" ? undefined : window.speechSynthesis;
-  useEffect(() => () => voice?.cancel(), [voice]);
-  const tick = (line: string, told: boolean) =>
-    setSaid((was) => (told ? [...was, line] : was.filter((one) => one !== line)));
-  function read() {
-    if (!voice) return;
-    voice.cancel();
-    if (reading) {
-      setReading(false);
-      return;
-    }
-    setReading(true);
-    lines.forEach((line, i) => {
-      const words = new SpeechSynthesisUtterance(line);
-      words.lang = "en";
-      words.onend = () => {
-        tick(line, true);
-        if (i === lines.length - 1) setReading(false);
-      };
-      voice.speak(words);
-    });
-  }
-  return (
-    <>
-      <ul className={cx("briefing")} aria-label="What is told">
-        {lines.map((line) => (
-          <li key={line}>
-            <label>
-              <input
-                type="checkbox"
-                checked={said.includes(line)}
-                onChange={(e) => tick(line, e.target.checked)}
-              />
-              {line}
-            </label>
-          </li>
-        ))}
-      </ul>
-      <div className="row">
-        {children}
-        {voice && (
-          <Button color="inherit" aria-pressed={reading} onClick={read}>
-            {reading ? "Stop reading" : "Read it aloud"}
-          </Button>
-        )}
-      </div>
-    </>
   );
 }
 

@@ -188,7 +188,9 @@ function Frame({
 }) {
   const frame = useRef<HTMLDivElement>(null);
   // Where the screen scrolls, what was opened does not lie behind the keys that stay.
-  useEffect(() => frame.current?.scrollIntoView?.({ block: "nearest" }), []);
+  useEffect(() => {
+    frame.current?.scrollIntoView?.({ block: "nearest" });
+  }, []);
   return (
     <div className={cx("panel")} ref={frame} role="group" aria-label={title}>
       <div className="row">

@@ -45,10 +45,7 @@ class CouchJourney extends Journey {
     phone.axe("the handset");
     assertThat(phone.text()).contains("Hello Yara").doesNotContain("Minhas");
     browser.press("close Esc");
-    for (String next : READY_TO_THE_PREP) {
-      browser.press(next);
-      browser.saved();
-    }
+    readyToThePrep(browser::press);
     browser.press("0 none");
     browser.saved();
     long before = System.nanoTime();

@@ -3,6 +3,9 @@ package ivesk.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.openqa.selenium.By;
@@ -11,16 +14,6 @@ import org.openqa.selenium.Keys;
 /// What all journeys share: a demo practice on a Wednesday afternoon and a browser in it.
 abstract class Journey {
   static final Instant NOW = Instant.parse("2026-11-25T14:02:00Z");
-
-  /// What changed, consent and photo each by itself, told, cleansed, prepped.
-  static final java.util.List<String> READY_TO_THE_PREP =
-      java.util.List.of(
-          "Done, next",
-          "Done, next",
-          "Done, next",
-          "All lines said, next",
-          "All done, next",
-          "Done, next");
 
   RunningServer server;
   Browser browser;
@@ -138,10 +131,7 @@ abstract class Journey {
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
   void ready(String keep) {
     browser.press("Begin");
-    for (String next : READY_TO_THE_PREP) {
-      browser.press(next);
-      browser.saved();
-    }
+    readyToThePrep(browser::press);
     browser.press("0 none");
     browser.saved();
     browser.click(key(1));
@@ -154,6 +144,26 @@ abstract class Journey {
     browser.press("Arm the timer");
     browser.at("/treat");
     browser.see("Start the first layer");
+  }
+
+  /// What changed, consent and photo each by itself; told line by line; cleansed, prepped.
+  ///
+  /// @param press presses the button with these words
+  void readyToThePrep(Consumer<String> press) {
+    for (int i = 0; i < 3; i++) next(press, "Done, next");
+    browser.see("Said, line 1 of ");
+    Matcher lines = Pattern.compile("Said, line 1 of (\\d+)").matcher(browser.text());
+    assertThat(lines.find()).isTrue();
+    int told = Integer.parseInt(lines.group(1));
+    for (int line = 1; line <= told; line++) press.accept("Said, line " + line + " of " + told);
+    next(press, "All lines said, next");
+    next(press, "All done, next");
+    next(press, "Done, next");
+  }
+
+  private void next(Consumer<String> press, String words) {
+    press.accept(words);
+    browser.saved();
   }
 
   /// The layer that is advised goes on, and is covered 20 s later; by keys.

@@ -170,11 +170,11 @@ class Pictures extends Journey {
 
   private void readyToTheGate() {
     browser.press("Begin");
-    for (String next : READY_TO_THE_PREP) {
-      browser.press(next);
+    readyToThePrep(words -> {
+      browser.press(words);
       browser.saved();
-      server.pass(50);
-    }
+      server.pass(20);
+    });
     browser.press("0 none");
     browser.saved();
     browser.see("Ask Oumar how it feels");

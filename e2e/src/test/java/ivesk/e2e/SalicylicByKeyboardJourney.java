@@ -101,10 +101,7 @@ class SalicylicByKeyboardJourney extends Journey {
     browser.see("Adaeze Orland is here");
     browser.axe("Ready, before it begins");
     browser.tabTo("Begin", Keys.ENTER);
-    for (String next : READY_TO_THE_PREP) {
-      browser.tabTo(next, Keys.ENTER);
-      browser.saved();
-    }
+    readyToThePrep(words -> browser.tabTo(words, Keys.ENTER));
     browser.tabTo("0 none", Keys.ENTER);
     browser.saved();
     browser.see("Ask Adaeze how it feels");
