@@ -18,6 +18,7 @@ import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
 import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { Contact } from "./Contact";
+import { Given } from "./Given";
 import { HomePlan } from "./HomePlan";
 import { DayList } from "./DayList";
 import { afterQuery } from "./queries";
@@ -46,6 +47,7 @@ export default function After({ visit }: StationProps) {
             One page, printed or sent, in {LANGUAGES[after.data.language]}. Dates, not day numbers.
           </p>
           <DayList days={after.data.sheet.days} />
+          <Given visitId={visit.id} />
           <div className="row">
             <Button variant="contained" component={Link} to={`/visits/${visit.id}/sheet`}>
               Sheet to give

@@ -1,75 +1,191 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useParams } from "react-router";
-import type { After, HomePlanState, Language } from "../api/types";
+import { flushSync } from "react-dom";
+import { useParams, useSearchParams } from "react-router";
+import { api, body } from "../api/client";
+import type { After, GivenSheet, GivenWay, HomePlanState, Language } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { LanguageChoice } from "../parts/LanguageChoice";
 import { DayList } from "./DayList";
-import { afterQuery } from "./queries";
+import { givenWords } from "./Given";
+import { afterQuery, givenQuery, givenSheetQuery } from "./queries";
 import styles from "./Sheet.module.css";
 
 const cx = classNames.bind(styles);
 
-/** The client's own page, in the client's language; it prints on one side of A4 or Letter. */
+/**
+ * The client's own page, in the client's language; it prints on one side of A4 or Letter. What
+ * leaves is kept first, and made of what was kept.
+ */
 export default function Sheet() {
   const { visitId = "" } = useParams();
+  const [search] = useSearchParams();
+  const given = search.get("given");
+  return (
+    <main className={cx("sheet")}>
+      {given ? <AsGiven visitId={visitId} given={given} /> : <ToGive visitId={visitId} />}
+    </main>
+  );
+}
+
+/** What the client has in hand. */
+function AsGiven({ visitId, given }: { visitId: string; given: string }) {
+  const kept = useQuery(givenSheetQuery(visitId, given));
+  return (
+    <>
+      <ErrorNote error={kept.error} />
+      {kept.data && (
+        <>
+          <div className={cx("tools", "no-print")}>
+            <p className="grow">
+              As it was given {givenWords(kept.data.given)}
+              {!kept.data.given.holds && ". The sheet says something else now"}
+            </p>
+            <Back />
+          </div>
+          <div className={cx("tools", "no-print")}>
+            <Button onClick={() => window.print()}>Print this one</Button>
+            <Button href={pdf(visitId, given, "A4")} target="_blank">
+              PDF, A4
+            </Button>
+            <Button href={pdf(visitId, given, "LETTER")} target="_blank">
+              PDF, Letter
+            </Button>
+          </div>
+          {kept.data.given.way === "SHORT_FORM" ? (
+            <p className={cx("brief")}>{kept.data.sheet.brief}</p>
+          ) : (
+            <Page sheet={kept.data.sheet} />
+          )}
+        </>
+      )}
+    </>
+  );
+}
+
+function ToGive({ visitId }: { visitId: string }) {
+  const queries = useQueryClient();
   const [language, setLanguage] = useState<Language>();
   const [brief, setBrief] = useState(false);
   const after = useQuery({
     ...afterQuery(visitId, language),
     placeholderData: (shown) => shown,
   });
-  const shown = after.data?.sheet;
-  const file = (name: string, more = "") =>
-    `/api/visits/${visitId}/aftercare/${name}?in=${shown?.language}${more}`;
+  const [kept, setKept] = useState<GivenSheet>();
+  const giving = useMutation({
+    mutationFn: async ({ way, language }: { way: GivenWay; language: Language }) =>
+      body(
+        await api.POST("/api/visits/{id}/aftercare/given", {
+          params: { path: { id: visitId } },
+          body: { id: crypto.randomUUID(), way, language },
+        }),
+      ),
+    onSuccess: (now) => {
+      // What is printed is what was kept.
+      flushSync(() => setKept(now));
+      void queries.invalidateQueries({ queryKey: givenQuery(visitId).queryKey });
+    },
+  });
+  const shown = kept?.sheet ?? after.data?.sheet;
+  if (!shown) return <ErrorNote error={after.error} />;
+  const give = (way: GivenWay, then: (id: string) => unknown) =>
+    giving.mutate(
+      { way, language: shown.language },
+      { onSuccess: ({ given }) => void then(given.id) },
+    );
   return (
-    <main className={cx("sheet")}>
-      <ErrorNote error={after.error} />
-      {shown && (
-        <>
-          <div className={cx("tools", "no-print")}>
-            <LanguageChoice value={shown.language} onChange={setLanguage} />
-            <span className="grow" />
-            <Button color="inherit" onClick={() => window.history.back()}>
-              Back
-            </Button>
-          </div>
-          <div className={cx("tools", "no-print")}>
-            <Button variant="contained" onClick={() => window.print()}>
-              Print
-            </Button>
-            <Button href={file("sheet.pdf", "&paper=A4")} target="_blank">
-              PDF, A4
-            </Button>
-            <Button href={file("sheet.pdf", "&paper=LETTER")} target="_blank">
-              PDF, Letter
-            </Button>
-            <Button href={file("sheet.ics")} download>
-              Calendar file
-            </Button>
-            <Button color="inherit" aria-expanded={brief} onClick={() => setBrief(!brief)}>
-              Short form
-            </Button>
-          </div>
-          {brief && <Brief words={shown.brief} />}
-          <Page sheet={shown} />
-        </>
+    <>
+      <ErrorNote error={after.error ?? giving.error} />
+      <div className={cx("tools", "no-print")}>
+        <LanguageChoice
+          value={shown.language}
+          onChange={(chosen) => {
+            setKept(undefined);
+            setLanguage(chosen);
+          }}
+        />
+        <span className="grow" />
+        <Back />
+      </div>
+      <div className={cx("tools", "no-print")}>
+        <Button
+          variant="contained"
+          disabled={giving.isPending}
+          onClick={() => give("PRINTED", () => window.print())}
+        >
+          Print
+        </Button>
+        {(["A4", "LETTER"] as const).map((paper) => (
+          <Button
+            key={paper}
+            disabled={giving.isPending}
+            onClick={() => give("PDF", (id) => opened(pdf(visitId, id, paper)))}
+          >
+            PDF, {paper === "A4" ? "A4" : "Letter"}
+          </Button>
+        ))}
+        <Button
+          disabled={giving.isPending}
+          onClick={() =>
+            give("CALENDAR", (id) => window.location.assign(`${address(visitId, id)}/sheet.ics`))
+          }
+        >
+          Calendar file
+        </Button>
+        <Button color="inherit" aria-expanded={brief} onClick={() => setBrief(!brief)}>
+          Short form
+        </Button>
+      </div>
+      {brief && (
+        <Brief
+          words={shown.brief}
+          copied={kept?.given.way === "SHORT_FORM"}
+          onCopy={() =>
+            void navigator.clipboard
+              .writeText(shown.brief)
+              .then(() => give("SHORT_FORM", () => undefined))
+          }
+        />
       )}
-    </main>
+      {kept && (
+        <p role="status" className="no-print small soft">
+          Kept as it was given, {givenWords(kept.given)}.
+        </p>
+      )}
+      <Page sheet={shown} />
+    </>
   );
 }
 
+function Back() {
+  return (
+    <Button color="inherit" onClick={() => window.history.back()}>
+      Back
+    </Button>
+  );
+}
+
+function address(visitId: string, given: string) {
+  return `/api/visits/${visitId}/aftercare/given/${given}`;
+}
+
+function pdf(visitId: string, given: string, paper: "A4" | "LETTER") {
+  return `${address(visitId, given)}/sheet.pdf?paper=${paper}`;
+}
+
+/** In a tab of its own; in this one where the browser lets none be opened. */
+function opened(file: string) {
+  if (!window.open(file, "_blank")) window.location.assign(file);
+}
+
 /** A few lines for the client's phone. */
-function Brief({ words }: { words: string }) {
-  const [copied, setCopied] = useState(false);
+function Brief({ words, copied, onCopy }: { words: string; copied: boolean; onCopy: () => void }) {
   return (
     <section className={cx("brief", "no-print")} aria-label="Short form">
       <p>{words}</p>
-      <Button onClick={() => void navigator.clipboard.writeText(words).then(() => setCopied(true))}>
-        {copied ? "Copied" : "Copy"}
-      </Button>
+      <Button onClick={onCopy}>{copied ? "Copied" : "Copy"}</Button>
     </section>
   );
 }

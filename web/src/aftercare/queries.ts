@@ -14,3 +14,25 @@ export function afterQuery(id: string, language?: Language) {
       ),
   });
 }
+
+/** What the client was given, the oldest first. */
+export function givenQuery(id: string) {
+  return queryOptions({
+    queryKey: ["visit", id, "given"],
+    queryFn: async () =>
+      body(await api.GET("/api/visits/{id}/aftercare/given", { params: { path: { id } } })),
+  });
+}
+
+/** One of them, word for word. */
+export function givenSheetQuery(id: string, given: string) {
+  return queryOptions({
+    queryKey: ["visit", id, "given", given],
+    queryFn: async () =>
+      body(
+        await api.GET("/api/visits/{id}/aftercare/given/{given}", {
+          params: { path: { id, given } },
+        }),
+      ),
+  });
+}

@@ -1956,15 +1956,31 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/aftercare/home-plan/{item}": {
+    "/api/visits/{id}/aftercare/given": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put: operations["say"];
+        get: operations["given"];
+        put?: never;
+        post: operations["give"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/aftercare/given/{given}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kept"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1972,7 +1988,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/aftercare/sheet.ics": {
+    "/api/visits/{id}/aftercare/given/{given}/sheet.ics": {
         parameters: {
             query?: never;
             header?: never;
@@ -1988,7 +2004,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/aftercare/sheet.pdf": {
+    "/api/visits/{id}/aftercare/given/{given}/sheet.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1997,6 +2013,22 @@ export interface paths {
         };
         get: operations["pdf"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/aftercare/home-plan/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3950,6 +3982,22 @@ export interface components {
             id: "A" | "B" | "C";
             label: string;
         };
+        GivenSheet: {
+            given: components["schemas"]["GivenView"];
+            sheet: components["schemas"]["SheetView"];
+        };
+        GivenView: {
+            /** Format: date-time */
+            at: string;
+            holds: boolean;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
+            /** @enum {string} */
+            way: "PRINTED" | "PDF" | "CALENDAR" | "SHORT_FORM";
+            who: string;
+        };
         GlogauWords: {
             /** @enum {string} */
             id: "I" | "II" | "III" | "IV";
@@ -4508,6 +4556,14 @@ export interface components {
             id: string;
             /** Format: date-time */
             sentAt?: string;
+        };
+        NewGiven: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            language: "EN" | "ES" | "FR" | "DE" | "PT";
+            /** @enum {string} */
+            way: "PRINTED" | "PDF" | "CALENDAR" | "SHORT_FORM";
         };
         NewNumber: {
             number: string;
@@ -9818,6 +9874,125 @@ export interface operations {
             };
         };
     };
+    given: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenView"][];
+                };
+            };
+        };
+    };
+    give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenSheet"];
+                };
+            };
+        };
+    };
+    kept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                given: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GivenSheet"];
+                };
+            };
+        };
+    };
+    ics: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                given: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "LETTER";
+            };
+            header?: never;
+            path: {
+                id: string;
+                given: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     say: {
         parameters: {
             query?: never;
@@ -9841,55 +10016,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HomePlanView"];
-                };
-            };
-        };
-    };
-    ics: {
-        parameters: {
-            query?: {
-                in?: "EN" | "ES" | "FR" | "DE" | "PT";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/calendar": string;
-                };
-            };
-        };
-    };
-    pdf: {
-        parameters: {
-            query?: {
-                in?: "EN" | "ES" | "FR" | "DE" | "PT";
-                paper?: "A4" | "LETTER";
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
                 };
             };
         };

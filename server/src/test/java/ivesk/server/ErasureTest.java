@@ -105,8 +105,13 @@ class ErasureTest {
             .param(greta)
             .query(UUID.class)
             .list());
+    String visit = practice.visit("Greta Sollund").get("id").asString();
+    practice.post(
+        "/api/visits/" + visit + "/aftercare/given",
+        "{\"id\":\"%s\",\"way\":\"PRINTED\",\"language\":\"EN\"}".formatted(UUID.randomUUID()));
     long signatures = count("signature");
-    assertThat(left(ids)).contains("TREATMENT_EVENT.TREATMENT_ID", "CONSENT.CLIENT_ID");
+    assertThat(left(ids))
+        .contains("TREATMENT_EVENT.TREATMENT_ID", "CONSENT.CLIENT_ID", "GIVEN_SHEET.VISIT_ID");
     assertThat(practice.delete("/api/past-time/" + greta).status()).isEqualTo(200);
     assertThat(left(ids)).isEmpty();
     assertThat(count("signature")).isLessThan(signatures);

@@ -136,8 +136,11 @@ class RightsTest {
       GET /api/treatments/{id}/stream
       GET /api/visits/{id}/aftercare
       GET /api/visits/{id}/aftercare/answers
-      GET /api/visits/{id}/aftercare/sheet.ics
-      GET /api/visits/{id}/aftercare/sheet.pdf
+      GET /api/visits/{id}/aftercare/given
+      POST /api/visits/{id}/aftercare/given
+      GET /api/visits/{id}/aftercare/given/{given}
+      GET /api/visits/{id}/aftercare/given/{given}/sheet.ics
+      GET /api/visits/{id}/aftercare/given/{given}/sheet.pdf
       PUT /api/visits/{id}/aftercare/home-plan/{item}
       POST /api/visits/{id}/chain
       PUT /api/visits/{id}/choice

@@ -21,10 +21,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -42,7 +38,6 @@ class AftercareController {
   private final HomePlanStore homePlans;
   private final VisitStore visits;
   private final Audit audit;
-  private final SheetPdf pdf;
   private final Clock clock;
 
   AftercareController(
@@ -50,13 +45,11 @@ class AftercareController {
       HomePlanStore homePlans,
       VisitStore visits,
       Audit audit,
-      SheetPdf pdf,
       Clock clock) {
     this.aftercare = aftercare;
     this.homePlans = homePlans;
     this.visits = visits;
     this.audit = audit;
-    this.pdf = pdf;
     this.clock = clock;
   }
 
@@ -146,38 +139,5 @@ class AftercareController {
     homePlans.say(client, item, body.having(), clock.instant(), who.getName());
     audit.noteOnce(who.getName(), "home plan", client);
     return SheetView.of(aftercare.done(id), Language.EN).home();
-  }
-
-  /// One page of A4 or Letter in black and white.
-  @GetMapping(path = "/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-  ResponseEntity<byte[]> pdf(
-      @PathVariable UUID id,
-      @RequestParam Optional<Language> in,
-      @RequestParam(defaultValue = "A4") SheetPdf.Paper paper) {
-    Done done = aftercare.done(id);
-    SheetView sheet = SheetView.of(done, in.orElse(done.language()));
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.inline()
-                .filename("after-" + done.sheet().on() + ".pdf")
-                .build()
-                .toString())
-        .contentType(MediaType.APPLICATION_PDF)
-        .body(pdf.of(sheet, paper));
-  }
-
-  @GetMapping(path = "/sheet.ics", produces = "text/calendar")
-  ResponseEntity<byte[]> ics(@PathVariable UUID id, @RequestParam Optional<Language> in) {
-    Done done = aftercare.done(id);
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename("after-" + done.sheet().on() + ".ics")
-                .build()
-                .toString())
-        .contentType(MediaType.parseMediaType("text/calendar; charset=utf-8"))
-        .body(SheetIcs.of(id, SheetView.of(done, in.orElse(done.language())), clock.instant()));
   }
 }

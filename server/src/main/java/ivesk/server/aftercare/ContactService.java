@@ -59,6 +59,7 @@ public class ContactService {
   private final DiaryStore diaries;
   private final OutboxStore outbox;
   private final HomePlanStore homePlans;
+  private final GivenSheetStore givenSheets;
   private final AftercareService aftercare;
   private final FlakesTold flakes;
   private final VisitStore visits;
@@ -72,6 +73,7 @@ public class ContactService {
       DiaryStore diaries,
       OutboxStore outbox,
       HomePlanStore homePlans,
+      GivenSheetStore givenSheets,
       AftercareService aftercare,
       FlakesTold flakes,
       VisitStore visits,
@@ -83,6 +85,7 @@ public class ContactService {
     this.diaries = diaries;
     this.outbox = outbox;
     this.homePlans = homePlans;
+    this.givenSheets = givenSheets;
     this.aftercare = aftercare;
     this.flakes = flakes;
     this.visits = visits;
@@ -95,7 +98,17 @@ public class ContactService {
   /// The same service on another clock: what the demo heard in the past.
   public ContactService on(Clock other) {
     return new ContactService(
-        store, diaries, outbox, homePlans, aftercare, flakes, visits, clients, accounts, audit,
+        store,
+        diaries,
+        outbox,
+        homePlans,
+        givenSheets,
+        aftercare,
+        flakes,
+        visits,
+        clients,
+        accounts,
+        audit,
         other);
   }
 
@@ -397,6 +410,7 @@ public class ContactService {
     store.erase(ofVisits);
     diaries.erase(ofVisits);
     outbox.erase(ofVisits);
+    givenSheets.erase(ofVisits);
   }
 
   private LocalDate today() {
