@@ -472,11 +472,7 @@ public final class Nouns {
           new Phrase("bland cream", "crema neutra", "crème neutre", "milde Creme", "creme neutro");
       case EYE_CARE ->
           new Phrase(
-              "eye and lip care",
-              "cuidado de ojos y labios",
-              "soin des yeux et des lèvres",
-              "Augen- und Lippenpflege",
-              "cuidado de olhos e lábios");
+              "eye care", "cuidado de ojos", "soin des yeux", "Augenpflege", "cuidado de olhos");
       case LIP_CARE ->
           new Phrase(
               "lip care",

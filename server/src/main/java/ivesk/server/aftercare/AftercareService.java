@@ -443,7 +443,7 @@ public class AftercareService {
         Instant at = state.care().done().get(step.id());
         boolean stays = step.kind() == StepKind.PRODUCT || step.kind() == StepKind.SUNSCREEN;
         if (at != null && stays && step.name().isPresent()) {
-          all.add(new At(at, new Done.Put(step.name().get(), step.role())));
+          for (Done.Put put : Done.Put.of(step)) all.add(new At(at, put));
         }
       }
       if (state.care().addOnOn()) {

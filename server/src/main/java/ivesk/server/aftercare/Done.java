@@ -7,6 +7,7 @@ import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Nouns;
 import ivesk.core.aftercare.Reach;
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.CareStep;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;
@@ -51,6 +52,14 @@ record Done(
   ///
   /// @param name as the practice calls it; may be empty
   record Put(String name, Optional<Role> role) {
+    /// @param step that puts a product on; the usual care of eyes and lips puts on two
+    static List<Put> of(CareStep step) {
+      String name = step.name().orElseThrow();
+      Put put = new Put(name, step.role());
+      boolean both = name.isEmpty() && step.role().filter(Role.EYE_CARE::equals).isPresent();
+      return both ? List.of(put, new Put(name, Optional.of(Role.LIP_CARE))) : List.of(put);
+    }
+
     String in(Language language) {
       Optional<Role> ships =
           GenericProducts.ALL.stream()

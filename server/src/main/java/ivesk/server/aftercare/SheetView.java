@@ -70,7 +70,7 @@ record SheetView(
             say(NOT_BEFORE, language),
             say(YOU_MAY_ASK, language),
             say(CALL_US, language)),
-        done.onTheSkin().stream().map(one -> one.in(language)).toList(),
+        done.onTheSkin().stream().map(one -> one.in(language)).distinct().toList(),
         sheet.days().stream()
             .map(day ->
                 new SheetDay(

@@ -15,7 +15,9 @@ import ivesk.core.aftercare.Reach;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.CareStep;
 import ivesk.core.practice.Policies;
+import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;
 import ivesk.core.screening.Restriction.Care;
 import ivesk.core.skin.Condition;
@@ -36,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -231,5 +234,28 @@ class SheetTest {
           .as(language.label())
           .isLessThan(1300);
     }
+  }
+
+  /// The usual step is for eyes and lips; two products of a sheet are one each.
+  @Test
+  void lipCareIsNamedOnce() {
+    CareStep usual =
+        CareStep.usual(List.of(Zone.CHIN)).stream()
+            .filter(step -> step.role().equals(Optional.of(Role.EYE_CARE)))
+            .findFirst()
+            .orElseThrow();
+    List<Done.Put> written =
+        Stream.of(Role.EYE_CARE, Role.LIP_CARE)
+            .map(role -> GenericProducts.ALL.stream().filter(one -> one.role() == role).findFirst())
+            .map(product ->
+                new Done.Put(product.orElseThrow().name(), Optional.of(product.get().role())))
+            .toList();
+    for (List<Done.Put> put : List.of(Done.Put.of(usual), written)) {
+      assertThat(put.stream().map(one -> one.in(Language.ES)))
+          .containsExactly("cuidado de ojos", "cuidado de labios");
+    }
+    assertThat(new Done.Put("Calm 5", Optional.of(Role.SERUM)).in(Language.FR))
+        .as("an own product keeps its name")
+        .isEqualTo("Calm 5");
   }
 }
