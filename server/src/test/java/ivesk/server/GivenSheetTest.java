@@ -2,7 +2,11 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.aftercare.HomeItem;
 import ivesk.server.Practice.Answer;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -71,6 +75,40 @@ class GivenSheetTest {
     assertThat(all.get(0).get("who").asString()).isNotBlank();
     assertThat(all.get(1).get("holds").asBoolean()).isTrue();
     telephone("");
+  }
+
+  /// The throat swelled under mandelic acid: nothing active at home, and the sheet names the acid.
+  @Test
+  void afterASwollenThroatOnlyBlandThingsAreGiven() {
+    JsonNode visit = practice.visit("Jonas Arkwright");
+    for (String fact :
+        List.of(
+            "{\"type\":\"SignSeen\",\"sign\":\"SWELLING_MOUTH\"}",
+            "{\"type\":\"EndingStarted\"}")) {
+      String event =
+          "{\"id\":\"%s\",\"at\":\"%s\",\"fact\":%s}"
+              .formatted(UUID.randomUUID(), Instant.now().truncatedTo(ChronoUnit.MILLIS), fact);
+      Answer said =
+          practice.post(
+              "/api/treatments/" + visit.get("treatmentId").asString() + "/events", event);
+      assertThat(said.status()).as(said.detail()).isEqualTo(200);
+    }
+    JsonNode sheet =
+        practice.get("/api/visits/" + visit.get("id").asString() + "/aftercare?in=EN").body();
+    assertThat(sheet.get("sheet").get("days").get(0).get("lines").toString())
+        .contains("mandelic acid");
+    JsonNode items = sheet.get("sheet").get("home").get("items");
+    assertThat(items.size()).isPositive();
+    for (JsonNode item : items) {
+      assertThat(HomeItem.valueOf(item.get("item").asString()).active())
+          .as(item.get("words").asString())
+          .isFalse();
+    }
+    assertThat(
+            sheet.get("next").get("held").asBoolean()
+                || sheet.get("next").get("step").asString().equals("WAIT"))
+        .as("no date before a clinician has looked")
+        .isTrue();
   }
 
   @Test

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /// The shelf over HTTP: labels by version, bottles, openings, tables in and out, scanner and meter.
@@ -97,6 +98,28 @@ class ShelfApiTest {
       assertThat(save(changed, 0).status()).as("back under the next version").isEqualTo(200);
       assertThat(item(shelf(), "HBR-LAC").get("version").asInt()).isEqualTo(4);
       practice.delete("/api/shelf/products/HBR-LAC");
+    }
+
+    /// What is signed for is what may be on the skin.
+    @Test
+    void ofTwoAcidsAreReadOfInTheConsentToo() {
+      ObjectNode label = label("LAC-30", "HBR-MIX");
+      ArrayNode components = (ArrayNode) label.get("components");
+      components.add(item(shelf(), "TCA-10").get("label").get("components").get(0).deepCopy());
+      assertThat(alsoHeldByLactic()).doesNotContain("TCA");
+      assertThat(save(label, 0).status()).isEqualTo(200);
+      assertThat(alsoHeldByLactic()).contains("TCA");
+      practice.delete("/api/shelf/products/HBR-MIX");
+      assertThat(alsoHeldByLactic()).doesNotContain("TCA");
+    }
+
+    private static String alsoHeldByLactic() {
+      for (JsonNode family : practice.get("/api/words/consent").body().get("families")) {
+        if (family.get("family").asString().equals("LACTIC")) {
+          return family.get("alsoHolds").toString();
+        }
+      }
+      throw new AssertionError("no text of lactic acid");
     }
 
     @Test

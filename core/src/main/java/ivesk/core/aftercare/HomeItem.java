@@ -79,7 +79,7 @@ public enum HomeItem {
   }
 
   /// It works on the skin, so that it waits after an incident.
-  boolean active() {
+  public boolean active() {
     return switch (this) {
       case CLEANSER, CREAM, SUNSCREEN, CERAMIDES -> false;
       case VITAMIN_C, NIACINAMIDE, INHIBITOR, AZELAIC, MANDELIC, SALICYLIC, PEROXIDE, RETINOL ->

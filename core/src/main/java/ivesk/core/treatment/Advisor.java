@@ -341,18 +341,28 @@ public final class Advisor {
   /// watched.
   private static Optional<Advice> longUnrest(
       TreatmentPlan plan, TreatmentState state, Instant now) {
-    boolean unrest = state.phase() == Phase.SETTLING || state.phase() == Phase.ENDING;
-    if (!unrest || state.care().addOnOn() || CareState.running(plan, state).isPresent()) {
+    if (state.care().addOnOn() || CareState.running(plan, state).isPresent()) {
       return Optional.empty();
     }
-    return state
-        .endedAt()
-        .filter(end -> !now.isBefore(end.plus(LONG_REST)))
-        .map(_ ->
+    return longUnrest(state, now)
+        ? Optional.of(
             advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
                 .because("Fifteen minutes since the end and not at rest.")
                 .key(state.phase() == Phase.ENDING ? Action.ENDING_STEP : Action.ASK)
-                .build());
+                .build())
+        : Optional.empty();
+  }
+
+  private static boolean longUnrest(TreatmentState state, Instant now) {
+    boolean unrest = state.phase() == Phase.SETTLING || state.phase() == Phase.ENDING;
+    return unrest && state.endedAt().filter(end -> !now.isBefore(end.plus(LONG_REST))).isPresent();
+  }
+
+  /// What is to be done first, and the call where it is due.
+  private static String andCall(String first, TreatmentState state, Instant now) {
+    return longUnrest(state, now)
+        ? first + " Fifteen minutes since the end and not at rest: call the clinician."
+        : first;
   }
 
   /// A region that is settled beside comes to its own rest before the client leaves.
@@ -397,7 +407,7 @@ public final class Advisor {
     if (!owed.isEmpty()) {
       return Optional.of(
           advice(Kind.WIPE_TEST, "Wipe test: damp swab over the white")
-              .because("Comes off: crystals, harmless. Stays: frost.")
+              .because(andCall("Comes off: crystals, harmless. Stays: frost.", state, now))
               .on(owed)
               .key(Action.WIPE)
               .build());
@@ -416,9 +426,12 @@ public final class Advisor {
       return Optional.of(
           advice(Kind.SETTLE, "Incident: cool, write it down")
               .because(
-                  "Deep or patchy redness: "
-                      + names(deep)
-                      + ". The clinician hears of it before the client leaves.")
+                  andCall(
+                      "Deep or patchy redness: "
+                          + names(deep)
+                          + ". The clinician hears of it before the client leaves.",
+                      state,
+                      now))
               .on(deep)
               .key(ask)
               .build());
@@ -433,7 +446,11 @@ public final class Advisor {
                 EndingSteps.neutralised(plan)
                     ? "Press neutraliser on it, look again in 60 s"
                     : "Press a cool cloth on it, look again in 60 s")
-            .because("Pinpoint white on " + names(pinpoint) + ". More than that is an incident.")
+            .because(
+                andCall(
+                    "Pinpoint white on " + names(pinpoint) + ". More than that is an incident.",
+                    state,
+                    now))
             .on(pinpoint)
             .until(clocks(plan, state).askAt().orElseThrow())
             .key(Action.ASK)
@@ -605,23 +622,22 @@ public final class Advisor {
         });
   }
 
+  private static String aboveRest(TreatmentState state) {
+    return state.lastAnswer().map(told -> told.value() + " is above rest.").orElse("");
+  }
+
   private static Advice settle(TreatmentPlan plan, TreatmentState state, Instant now) {
     if (state.care().addOnOn()) {
       String code = plan.addOn().orElseThrow().formula().code();
       return advice(Kind.SETTLE, "Wipe the " + code + " off, then cool")
-          .because(
-              state
-                  .lastAnswer()
-                  .map(Told::value)
-                  .map(value -> value + " is above rest.")
-                  .orElse(""))
+          .because(andCall(aboveRest(state), state, now))
           .key(Action.WIPE_ADD_ON)
           .build();
     }
     Optional<CareStep> on = CareState.running(plan, state);
     if (on.isPresent()) {
       return advice(Kind.SETTLE, "Take it off, then cool: " + on.get().label())
-          .because(state.lastAnswer().map(told -> told.value() + " is above rest.").orElse(""))
+          .because(andCall(aboveRest(state), state, now))
           .key(Action.CARE_OFF)
           .build();
     }
