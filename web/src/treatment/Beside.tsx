@@ -21,7 +21,8 @@ export function BesideNotes({
   now: number;
   onAsk: () => void;
 }) {
-  return treatment.beside.map(({ region, where, told, askAt, atRest, advice, wipeOwed }) => {
+  if (treatment.beside.length === 0) return null;
+  const notes = treatment.beside.map(({ region, where, told, askAt, atRest, advice, wipeOwed }) => {
     const due = askAt === undefined ? undefined : Date.parse(askAt) - now;
     return (
       <p key={region} className={cx("beside", due !== undefined && due <= 0 && "due")}>
@@ -37,6 +38,7 @@ export function BesideNotes({
       </p>
     );
   });
+  return <aside aria-label="Settled beside">{notes}</aside>;
 }
 
 /** The key that asks there, while a region is settled beside. */

@@ -34,20 +34,24 @@ class AfterTheDoorJourney extends Journey {
     browser.see(client);
   }
 
-  /// The PDF behind a link of the page, read back by a library that others would read it with.
-  private String pdf(String link) {
+  /// The PDF that a key of the page opens, read back by a library that others would read it with.
+  private String pdf(String key) {
+    browser.driver.executeScript(
+        "window.opened = undefined; window.open = file => { window.opened = file; return {}; }");
+    browser.press(key);
     Object base64 =
         script(
             """
-            const [name, done] = arguments;
-            const link = [...document.querySelectorAll("a")].find(a => a.textContent === name);
-            fetch(link.href).then(r => r.arrayBuffer()).then(file => {
-              let bytes = "";
-              new Uint8Array(file).forEach(b => { bytes += String.fromCharCode(b); });
-              done(btoa(bytes));
-            });
-            """,
-            link);
+            const [done] = arguments;
+            const read = () => window.opened === undefined
+              ? setTimeout(read, 50)
+              : fetch(window.opened).then(r => r.arrayBuffer()).then(file => {
+                  let bytes = "";
+                  new Uint8Array(file).forEach(b => { bytes += String.fromCharCode(b); });
+                  done(btoa(bytes));
+                });
+            read();
+            """);
     try (PDDocument file = Loader.loadPDF(Base64.getDecoder().decode(base64.toString()))) {
       assertThat(file.getNumberOfPages()).isEqualTo(1);
       return new PDFTextStripper().getText(file).replaceAll("\\s+", " ");
@@ -72,6 +76,22 @@ class AfterTheDoorJourney extends Journey {
     browser.axe("the sheet in German");
     assertThat(pdf("PDF, Letter"))
         .contains("Nach Ihrem Peeling", "Milchsäure 10 %, eine Schicht", "Notrufnummer: 112");
+
+    browser.open(browser.driver.getCurrentUrl().replaceAll(".*(/visits/.*)/sheet", "$1/after"));
+    browser.see("as PDF, in Deutsch, by Ines Kov");
+    browser.press("Given Wed 25 Nov, 14:02, as PDF, in English, by Ines Kov");
+    browser.see("As it was given Wed 25 Nov");
+    browser.axe("the sheet as it was given");
+
+    // By telephone: what is an emergency is said before anything else is asked.
+    browser.open("/");
+    browser.click(Browser.containing("Ask Sunniva"));
+    browser.press("trouble with breath");
+    browser.see("Emergency number at once");
+    assertThat(browser.text()).contains("112");
+    assertThat(browser.driver.findElement(Browser.named("Leave it")).isEnabled()).isTrue();
+    browser.axe("an emergency by telephone");
+    browser.press("Leave it");
 
     policy("HANDSET", "on");
     chart("Sunniva Brekke", "");

@@ -160,6 +160,14 @@ final class Browser implements AutoCloseable {
   /// When each key, and the pointer, was last used.
   private final Map<String, Long> used = new HashMap<>();
 
+  /// Pulls the network out of this screen, and puts it back.
+  void offline(boolean is) {
+    driver.executeCdpCommand("Network.enable", Map.of());
+    driver.executeCdpCommand(
+        "Network.emulateNetworkConditions",
+        Map.of("offline", is, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+  }
+
   /// How often something was tapped so far.
   int taps() {
     return taps;

@@ -97,6 +97,80 @@ class PowerCutJourney extends Journey {
     browser.see("End now");
     browser.keys("e");
     browser.see("Ended. Kept on this screen");
+    theEndingGoesOnWithoutAServer();
+  }
+
+  /// Its steps stand at every size, Space ticks them, and no clock of acid runs on.
+  private void theEndingGoesOnWithoutAServer() {
+    String clocks = browser.driver.findElement(By.cssSelector("[class*=clocks]")).getText();
+    Browser.settle(2_500);
+    assertThat(browser.driver.findElement(By.cssSelector("[class*=clocks]")).getText())
+        .as("contact and limit stand still")
+        .startsWith(clocks.substring(0, clocks.indexOf("ask again")));
+    for (int[] size : new int[][] {{1280, 800}, {820, 1180}, {640, 400}}) {
+      browser.size(size[0], size[1]);
+      Browser.settle(300);
+      assertThat(
+              browser.driver.executeScript(
+                  """
+                  const advice = document.querySelector("[aria-label=Now] h1");
+                  const { top, bottom, left, right } = advice.getBoundingClientRect();
+                  return top >= 0 && bottom <= innerHeight && left >= 0 && right <= innerWidth;
+                  """))
+          .as("the step at %dx%d", size[0], size[1])
+          .isEqualTo(true);
+    }
+    String first = step();
+    browser.keys(Keys.SPACE);
+    Browser.settle(300);
+    assertThat(step()).as("Space ticks it").isNotEqualTo(first);
+    browser.see("Not saved yet: 2");
+  }
+
+  private String step() {
+    return browser.driver.findElement(By.cssSelector("[aria-label=Now] h1")).getText();
+  }
+
+  /// STOP and END are said where the network is gone, while the other screen puts on a coat.
+  @Test
+  void endSaidOfflineStandsAgainstACoatOfTheOtherScreen() {
+    show("Yara Minhas", "choose");
+    browser.press("JES-RF");
+    browser.press("Plan this");
+    browser.type("Why this one", "rolling scars, and seven mandelic peels went well");
+    browser.press("Plan JES-RF");
+    browser.press("Keep and go to Ready");
+    ready("KeepJES-RF");
+    layer();
+    for (int i = 0; i < 6; i++) {
+      browser.keys("3");
+      browser.saved();
+      browser.pass(31);
+    }
+    browser.keys("2");
+    browser.saved();
+    browser.see("Layer 2 of 2");
+    try (Browser second = new Browser(server, 1024, 768)) {
+      second.signIn();
+      second.press("Yara Minhas");
+      second.see("Layer 2 of 2");
+      second.offline(true);
+      second.keys("a");
+      second.keys("x");
+      second.keys("e");
+      second.see("Ended. Kept on this screen");
+      Browser.settle(1_500);
+      browser.keys(Keys.SPACE);
+      browser.saved();
+      browser.see("Finish this layer");
+      second.offline(false);
+      second.saved();
+      browser.see("END was said by ines");
+      browser.see("put a layer on");
+      browser.at("/settle");
+      browser.see("since END");
+      second.at("/settle");
+    }
   }
 
   /// The line about the server is up, and the advice stands whole above the keys.

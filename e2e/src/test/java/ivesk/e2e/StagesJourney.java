@@ -26,8 +26,8 @@ class StagesJourney extends Journey {
     sign();
   }
 
-  /// A layer, an answer and END; the steps of the ending and rest, all by keys.
-  private void peel(int feels) {
+  /// A layer, an answer and END; the steps of the ending and the answer after it, all by keys.
+  private void peel(int feels, int afterwards) {
     browser.see("Start the first layer");
     layer();
     browser.pass(30);
@@ -45,13 +45,13 @@ class StagesJourney extends Journey {
       browser.saved();
     }
     browser.pass(60);
-    browser.keys("1");
+    browser.keys(String.valueOf(afterwards));
     browser.saved();
-    browser.see("At rest");
+    browser.see(afterwards > 1 ? afterwards + " is above rest" : "At rest");
   }
 
   private void firstStage() {
-    peel(2);
+    peel(2, 1);
     browser.see("Look at the redness first");
     browser.keys("r");
     browser.keys("1");
@@ -85,18 +85,26 @@ class StagesJourney extends Journey {
     browser.see("stage 2 of 3, hands next");
     assertThat(browser.clock("contact")).as("a clock of its own").isEqualTo("0:00");
     browser.axe("Treat, the second stage");
-    peel(3);
+    peel(3, 3);
     browser.keys("r");
     browser.keys("1");
     browser.saved();
-    care();
-    browser.see("Stage 3 of 3");
-    browser.press("Ready the hands");
+    browser.press("next stage");
+    browser.saved();
     browser.at("/ready");
     browser.see("stage 3 of 3");
   }
 
   private void hands() {
+    // The face is asked to rest beside the hands.
+    browser.see("told 3");
+    browser.see("Cool, then ask again");
+    browser.axe("Ready, the face beside");
+    browser.keys("b");
+    browser.see("How the face feels now");
+    browser.keys("1");
+    browser.saved();
+    browser.see("told 1");
     for (String next : java.util.List.of("Done, next", "All done, next", "Done, next")) {
       browser.press(next);
       browser.saved();
@@ -111,7 +119,7 @@ class StagesJourney extends Journey {
     browser.saved();
     browser.press("Arm the timer");
     browser.at("/treat");
-    peel(2);
+    peel(2, 1);
     care();
   }
 }
