@@ -38,7 +38,7 @@ export function BesideNotes({
       </p>
     );
   });
-  return <aside aria-label="Settled beside">{notes}</aside>;
+  return <section aria-label="Settled beside">{notes}</section>;
 }
 
 /** The key that asks there, while a region is settled beside. */
