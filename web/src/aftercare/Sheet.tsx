@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { useParams, useSearchParams } from "react-router";
 import { api, body } from "../api/client";
@@ -67,10 +67,10 @@ function AsGiven({ visitId, given }: { visitId: string; given: string }) {
 
 function ToGive({ visitId }: { visitId: string }) {
   const queries = useQueryClient();
-  const [language, setLanguage] = useState<Language>();
+  const [chosen, setChosen] = useState<Language>();
   const [brief, setBrief] = useState(false);
   const after = useQuery({
-    ...afterQuery(visitId, language),
+    ...afterQuery(visitId, chosen),
     placeholderData: (shown) => shown,
   });
   const [kept, setKept] = useState<GivenSheet>();
@@ -89,6 +89,22 @@ function ToGive({ visitId }: { visitId: string }) {
     },
   });
   const shown = kept?.sheet ?? after.data?.sheet;
+  const language = shown?.language;
+  // Printed by the browser's own menu it leaves as well.
+  const byKey = useRef(false);
+  const { mutate } = giving;
+  useEffect(() => {
+    const printed = () => {
+      if (!byKey.current && language) mutate({ way: "PRINTED", language });
+    };
+    window.addEventListener("beforeprint", printed);
+    return () => window.removeEventListener("beforeprint", printed);
+  }, [language, mutate]);
+  function print() {
+    byKey.current = true;
+    window.print();
+    byKey.current = false;
+  }
   if (!shown) return <ErrorNote error={after.error} />;
   const give = (way: GivenWay, then: (id: string) => unknown) =>
     giving.mutate(
@@ -101,9 +117,9 @@ function ToGive({ visitId }: { visitId: string }) {
       <div className={cx("tools", "no-print")}>
         <LanguageChoice
           value={shown.language}
-          onChange={(chosen) => {
+          onChange={(next) => {
             setKept(undefined);
-            setLanguage(chosen);
+            setChosen(next);
           }}
         />
         <span className="grow" />
@@ -113,7 +129,7 @@ function ToGive({ visitId }: { visitId: string }) {
         <Button
           variant="contained"
           disabled={giving.isPending}
-          onClick={() => give("PRINTED", () => window.print())}
+          onClick={() => give("PRINTED", print)}
         >
           Print
         </Button>

@@ -23,12 +23,7 @@ class CouchJourney extends Journey {
   @Test
   void aLayeredPeelByTheClientsPhone() {
     policy("HANDSET", "on");
-    show("Yara Minhas", "choose");
-    browser.press("JES-RF");
-    browser.press("Plan this");
-    browser.type("Why this one", "rolling scars, and seven mandelic peels went well");
-    browser.press("Plan JES-RF");
-    browser.press("Keep and go to Ready");
+    jessnerIsPlanned();
     browser.press("Begin");
     browser.press("Client's handset");
     browser.press("Show a code");

@@ -128,6 +128,16 @@ abstract class Journey {
     browser.see("HANDS");
   }
 
+  /// Yara's visit: a Jessner of two layers against the first choice, up to Ready.
+  void jessnerIsPlanned() {
+    show("Yara Minhas", "choose");
+    browser.press("JES-RF");
+    browser.press("Plan this");
+    browser.type("Why this one", "rolling scars, and seven mandelic peels went well");
+    browser.press("Plan JES-RF");
+    browser.press("Keep and go to Ready");
+  }
+
   /// All of Ready by touch: each step, the baseline, an easy answer to the prep, the timer.
   void ready(String keep) {
     browser.press("Begin");

@@ -134,12 +134,7 @@ class PowerCutJourney extends Journey {
   /// STOP and END are said where the network is gone, while the other screen puts on a coat.
   @Test
   void endSaidOfflineStandsAgainstACoatOfTheOtherScreen() {
-    show("Yara Minhas", "choose");
-    browser.press("JES-RF");
-    browser.press("Plan this");
-    browser.type("Why this one", "rolling scars, and seven mandelic peels went well");
-    browser.press("Plan JES-RF");
-    browser.press("Keep and go to Ready");
+    jessnerIsPlanned();
     ready("KeepJES-RF");
     layer();
     for (int i = 0; i < 6; i++) {

@@ -46,6 +46,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -402,7 +403,7 @@ class WhatStaysPropertiesTest {
     }
 
     /// Of the last such event; -1 where there is none.
-    int place(List<TreatmentEvent> events, java.util.function.Predicate<Fact> which) {
+    int place(List<TreatmentEvent> events, Predicate<Fact> which) {
       for (int i = events.size() - 1; i >= 0; i--) {
         if (which.test(events.get(i).fact())) return i;
       }

@@ -90,6 +90,7 @@ class GivenSheetController {
   }
 
   /// Keeps the sheet of this moment.
+  @May(Right.TREAT)
   @PostMapping
   @Transactional
   GivenSheet give(@PathVariable UUID id, @RequestBody NewGiven body, Principal who) {
