@@ -94,6 +94,11 @@ class RetiredConnectionsTest {
                   + " SELECT (SELECT id FROM course LIMIT 1), 1, id, 'MAN-20', 1, 'FIRST'"
                   + " FROM visit LIMIT 1"),
           Map.entry(
+              "GIVEN_SHEET",
+              "INSERT INTO given_sheet (id, visit_id, way, language, sheet, at, who)"
+                  + " SELECT RANDOM_UUID(), id, 'PRINTED', 'EN', '{}' FORMAT JSON,"
+                  + " CURRENT_TIMESTAMP, 'ines' FROM visit LIMIT 1"),
+          Map.entry(
               "ADDENDUM",
               "INSERT INTO addendum (id, visit_id, kind, why, words, at, who)"
                   + " SELECT RANDOM_UUID(), id, 'CORRECTION', 'a', 'b', CURRENT_TIMESTAMP, 'ines'"

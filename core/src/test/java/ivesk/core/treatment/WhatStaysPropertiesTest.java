@@ -61,7 +61,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /// What a key foretells, and that cues say what the advice will be, stand in [RandomPeelsTest].
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class WhatStaysPropertiesTest {
-  private static final int PEELS = 1_500;
+  private static final int PEELS = 900;
   private static final Set<Kind> ENDS =
       EnumSet.of(Kind.EMERGENCY, Kind.EYE, Kind.END_NOW, Kind.END);
 
