@@ -63,6 +63,19 @@ class ChooseApiTest {
     assertThat(practice.get("/api/visits/" + yara + "/plan").body().toString()).isEqualTo(before);
   }
 
+  /// It goes on after an acid, and is no peel of its own.
+  @Test
+  void anAddOnIsNeitherOnTheRackNorChosenAlone() {
+    JsonNode rack = practice.get("/api/visits/" + yara + "/selection").body();
+    for (JsonNode tile : rack.get("tiles")) {
+      if (!tile.get("code").asString().equals("RET-1")) continue;
+      assertThat(tile.get("shut").isEmpty()).as("open on the rack").isFalse();
+    }
+    Answer alone =
+        practice.put("/api/visits/" + yara + "/choice", "{\"formula\":\"RET-1\",\"then\":[]}");
+    assertThat(alone.status()).as(alone.detail()).isEqualTo(422);
+  }
+
   @Test
   void stagesAreJudgedTogetherAndKept() {
     JsonNode chain =
