@@ -95,9 +95,28 @@ class PowerCutJourney extends Journey {
     theAdviceIsReadableInALowWindow();
     Browser.settle(14_000);
     browser.see("End now");
+    endStandsInItsKey();
     browser.keys("e");
     browser.see("Ended. Kept on this screen");
     theEndingGoesOnWithoutAServer();
+  }
+
+  /// It grows past the limit, and leaves its key at no size.
+  private void endStandsInItsKey() {
+    for (int[] size : new int[][] {{1280, 800}, {1024, 768}, {820, 1180}, {390, 844}, {640, 400}}) {
+      browser.size(size[0], size[1]);
+      Browser.settle(300);
+      assertThat(
+              browser.driver.executeScript(
+                  """
+                  const word = [...document.querySelectorAll("button > b")].find(b => b.textContent === "END");
+                  const inner = word.getBoundingClientRect();
+                  const outer = word.parentElement.getBoundingClientRect();
+                  return inner.left >= outer.left && inner.right <= outer.right;
+                  """))
+          .as("END at %dx%d", size[0], size[1])
+          .isEqualTo(true);
+    }
   }
 
   /// Its steps stand at every size, Space ticks them, and no clock of acid runs on.
