@@ -212,19 +212,18 @@ class WhatStaysPropertiesTest {
     JESSNER_BY_LAYERS_F2_AFTER_END_IS_AN_INCIDENT(told -> {
       if (told.plan.formula().family() != Family.JESSNER || told.plan.firstFrostEnds())
         return false;
-      if (told.state.layers().isEmpty() || told.state.endedAt().isEmpty()) return false;
-      if (!(told.newest().fact() instanceof WipeTested(var zones, var cameOff)) || cameOff) {
+      if (told.state.layers().isEmpty() || told.state.phase() != Phase.SETTLING) return false;
+      List<Zone> white = List.of(told.state.layers().getFirst().zones().getFirst());
+      // What was white before the end has not risen since.
+      if (told.stage(WhiteningSeen.class).anyMatch(seen -> seen.zones().containsAll(white))) {
         return false;
       }
-      boolean white =
-          told.sinceEnd(WhiteningSeen.class)
-              .filter(seen -> seen.zones().containsAll(zones))
-              .reduce((_, newest) -> newest)
-              .filter(seen -> seen.grade() == Whitening.F2)
-              .isPresent();
-      if (!white) return false;
-      assertThat(told.state.looks().incident()).isTrue();
-      assertThat(told.outcome()).isEqualTo(PeelOutcome.ADVERSE);
+      List<TreatmentEvent> events = new ArrayList<>(told.all);
+      events.add(told.event(new WhiteningSeen(white, Whitening.F2)));
+      events.add(told.event(new WipeTested(white, false)));
+      TreatmentState seen = Treatment.stages(events).getLast().state();
+      assertThat(seen.looks().incident()).isTrue();
+      assertThat(Outcome.of(told.plan, seen)).isEqualTo(PeelOutcome.ADVERSE);
       return true;
     }),
     THE_CALL_COMES_AFTER_15_MINUTES(told -> {
