@@ -341,16 +341,13 @@ public final class Advisor {
   /// watched.
   private static Optional<Advice> longUnrest(
       TreatmentPlan plan, TreatmentState state, Instant now) {
-    if (state.care().addOnOn() || CareState.running(plan, state).isPresent()) {
-      return Optional.empty();
-    }
-    return longUnrest(state, now)
-        ? Optional.of(
-            advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
-                .because("Fifteen minutes since the end and not at rest.")
-                .key(state.phase() == Phase.ENDING ? Action.ENDING_STEP : Action.ASK)
-                .build())
-        : Optional.empty();
+    boolean comesOffFirst = state.care().addOnOn() || CareState.running(plan, state).isPresent();
+    if (comesOffFirst || !longUnrest(state, now)) return Optional.empty();
+    return Optional.of(
+        advice(Kind.SETTLE, "Cool, check each zone, call the clinician")
+            .because("Fifteen minutes since the end and not at rest.")
+            .key(state.phase() == Phase.ENDING ? Action.ENDING_STEP : Action.ASK)
+            .build());
   }
 
   private static boolean longUnrest(TreatmentState state, Instant now) {

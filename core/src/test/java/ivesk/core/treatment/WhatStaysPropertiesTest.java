@@ -139,6 +139,9 @@ class WhatStaysPropertiesTest {
       return true;
     }),
     END_STANDS_AGAINST_A_COAT_OF_ANOTHER_SCREEN(told -> {
+      if (told.state.endedAt().isPresent()) {
+        assertThat(told.state.phase()).isNotEqualTo(Phase.ACID);
+      }
       if (!(told.newest().fact() instanceof EndingStarted)) return false;
       if (told.state.layers().isEmpty()) return false;
       List<TreatmentEvent> events = new ArrayList<>(told.all);
@@ -288,6 +291,7 @@ class WhatStaysPropertiesTest {
       Map<Zone, Integer> spots = new EnumMap<>(Zone.class);
       told.sinceEnd(HotSpotFelt.class).forEach(spot -> spots.put(spot.zone(), spot.value()));
       assertThat(spots.values()).allMatch(value -> value <= 1);
+      assertThat(told.state.zones().values()).noneMatch(zone -> zone.spotAbove(1));
       return true;
     }),
     SPOTS_AT_HOLD_ARE_FANNED(told -> {
