@@ -228,7 +228,7 @@ class AfterTheDoorJourney extends Journey {
     browser.see("signed");
     Path file = downloaded("All of it, as a file");
     Path bundle = downloaded("HL7 FHIR R4");
-    try (RunningServer server = RunningServer.empty("Elsewhere", NOW);
+    try (ServerProcess server = ServerProcess.empty("Elsewhere", NOW);
         Browser there = new Browser(server, 1280, 800)) {
       there.open(FirstStartJourney.address(server));
       FirstStartJourney.fill(there, "the quince tree by the gate");

@@ -9,7 +9,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -17,8 +19,6 @@ import org.openqa.selenium.WebDriver;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.interactions.Sequence;
@@ -54,35 +54,8 @@ final class Browser implements AutoCloseable {
 
   Browser(RunningServer server, int width, int height) {
     this.server = server;
-    ChromeOptions options = new ChromeOptions();
-    options.setBinary("/usr/bin/chromium");
-    options.addArguments(
-        Boolean.getBoolean("ivesk.seen") ? "--window-position=0,0" : "--headless=new",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        "--hide-scrollbars",
-        "--lang=en-GB",
-        "--user-data-dir=" + profile());
-    driver =
-        new ChromeDriver(
-            new ChromeDriverService.Builder()
-                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
-                .build(),
-            options);
+    driver = Chromium.lend();
     size(width, height);
-  }
-
-  private static Path profile() {
-    try {
-      return Files.createTempDirectory("ivesk-browser-");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   void size(int width, int height) {
@@ -380,6 +353,12 @@ final class Browser implements AutoCloseable {
         .withMessage(
             () -> "to see '" + words + "' on " + driver.getCurrentUrl() + "; it says: " + text())
         .until(d -> text().contains(words));
+    drawn();
+  }
+
+  /// Waits until what is on the page is drawn and listens to keys.
+  private void drawn() {
+    driver.executeAsyncScript("requestAnimationFrame(() => setTimeout(arguments[0]))");
   }
 
   void at(String path) {
@@ -393,7 +372,8 @@ final class Browser implements AutoCloseable {
   }
 
   String text() {
-    return driver.findElement(By.tagName("body")).getText();
+    return (String)
+        driver.executeScript("return document.body.innerText.replaceAll('\\u00a0', ' ')");
   }
 
   /// What a clock shows, by its name.
@@ -463,8 +443,45 @@ final class Browser implements AutoCloseable {
     }
   }
 
+  /// Resident memory of this browser's pages, kB.
+  long pagesKb() {
+    String profile =
+        ((Map<?, ?>) driver.getCapabilities().getCapability("chrome")).get("userDataDir").toString();
+    return ProcessHandle.current()
+        .descendants()
+        .filter(process -> commandLine(process).contains("--type=renderer"))
+        .filter(process -> ofProfile(process, profile))
+        .mapToLong(process -> residentKb(process.pid()))
+        .sum();
+  }
+
+  private static boolean ofProfile(ProcessHandle process, String profile) {
+    return Stream.iterate(process.parent(), Optional::isPresent, one -> one.get().parent())
+        .anyMatch(one -> commandLine(one.get()).contains(profile));
+  }
+
+  private static String commandLine(ProcessHandle process) {
+    return lines(process.pid(), "cmdline").findFirst().orElse("");
+  }
+
+  private static long residentKb(long pid) {
+    return lines(pid, "status")
+        .filter(line -> line.startsWith("VmRSS:"))
+        .mapToLong(line -> Long.parseLong(line.replaceAll("[^0-9]", "")))
+        .sum();
+  }
+
+  /// Nothing once the process is over.
+  private static Stream<String> lines(long pid, String what) {
+    try {
+      return Files.readAllLines(Path.of("/proc/" + pid + "/" + what)).stream();
+    } catch (IOException e) {
+      return Stream.empty();
+    }
+  }
+
   @Override
   public void close() {
-    driver.quit();
+    Chromium.giveBack(driver, server.url(""));
   }
 }

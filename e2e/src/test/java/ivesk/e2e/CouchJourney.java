@@ -146,9 +146,10 @@ class CouchJourney extends Journey {
   }
 
   @Test
+  @OwnProcess
   void tenMinutesWithoutAServerAndAReloadLoseNothing() {
     onTheSkin();
-    server.kill();
+    process().kill();
     browser.keys("3");
     browser.see("Not saved yet: 1");
     browser.driver.navigate().refresh();

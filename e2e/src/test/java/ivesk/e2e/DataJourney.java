@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class DataJourney {
   private static final long MB = 1 << 20;
 
-  private RunningServer server;
+  private ServerProcess server;
   private Browser browser;
   private Optional<Path> disk = Optional.empty();
 
@@ -58,7 +58,7 @@ class DataJourney {
   @Test
   void aFullDiskInMidPeel() throws Exception {
     Path own = disk(256);
-    server = RunningServer.demo(own, Journey.NOW);
+    server = ServerProcess.demo(own, Journey.NOW);
     browser = new Browser(server, 1280, 800);
     browser.signIn();
     browser.press("Jonas Arkwright");
@@ -106,7 +106,7 @@ class DataJourney {
 
   @Test
   void lastNightsBackupTakesThePlaceOfWhatWasDamaged() throws Exception {
-    server = RunningServer.demo("restore", Journey.NOW);
+    server = ServerProcess.demo("restore", Journey.NOW);
     Instant morning = server.pass(Duration.ofHours(15).toSeconds());
     Path backup = lastNights(server.data().resolve("backups"));
     browser = new Browser(server, 1280, 800);

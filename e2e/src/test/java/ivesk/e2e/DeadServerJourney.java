@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.ServerSocket;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -19,12 +17,13 @@ class DeadServerJourney extends Journey {
   private static final long MAY_GROW_KB = 40_000;
 
   @Test
+  @OwnProcess
   void neitherMemoryNorRequestsGrow() throws IOException {
     openVisit("Jonas Arkwright");
     browser.see("Leave it to 8:00");
     browser.keys("3");
     browser.saved();
-    server.kill();
+    process().kill();
     AtomicInteger asked = new AtomicInteger();
     try (ServerSocket dead = new ServerSocket(server.port())) {
       Thread counter = Thread.ofVirtual().start(() -> count(dead, asked));
@@ -32,13 +31,13 @@ class DeadServerJourney extends Journey {
       browser.keys("2");
       browser.see("Not saved yet: 1");
       Browser.settle(20_000);
-      long before = renderersKb();
+      long before = browser.pagesKb();
       int askedBefore = asked.get();
       long most = before;
       long end = System.nanoTime() + AWAY.toNanos();
       while (System.nanoTime() < end) {
         Browser.settle(5_000);
-        most = Math.max(most, renderersKb());
+        most = Math.max(most, browser.pagesKb());
       }
       int requests = asked.get() - askedBefore;
       long perMinute = requests * 60L / AWAY.toSeconds();
@@ -66,34 +65,6 @@ class DeadServerJourney extends Journey {
       } catch (IOException e) {
         return;
       }
-    }
-  }
-
-  /// Resident memory of the browser's pages.
-  private static long renderersKb() {
-    return ProcessHandle.current()
-        .descendants()
-        .filter(process -> commandLine(process.pid()).contains("--type=renderer"))
-        .mapToLong(process -> residentKb(process.pid()))
-        .sum();
-  }
-
-  private static String commandLine(long pid) {
-    try {
-      return Files.readString(Path.of("/proc/" + pid + "/cmdline"));
-    } catch (IOException e) {
-      return "";
-    }
-  }
-
-  private static long residentKb(long pid) {
-    try {
-      return Files.readAllLines(Path.of("/proc/" + pid + "/status")).stream()
-          .filter(line -> line.startsWith("VmRSS:"))
-          .mapToLong(line -> Long.parseLong(line.replaceAll("[^0-9]", "")))
-          .sum();
-    } catch (IOException e) {
-      return 0;
     }
   }
 }

@@ -14,12 +14,12 @@ import org.openqa.selenium.Keys;
 class FirstStartJourney {
   private static final String PASSWORD = "the quince tree by the gate";
 
-  private RunningServer server;
+  private ServerProcess server;
   private Browser browser;
 
   @BeforeEach
   void start() {
-    server = RunningServer.empty("FirstStartJourney", Journey.NOW);
+    server = ServerProcess.empty("FirstStartJourney", Journey.NOW);
     browser = new Browser(server, 1280, 800);
   }
 
@@ -96,7 +96,7 @@ class FirstStartJourney {
   }
 
   /// The one-time address that a server without a practice printed.
-  static String address(RunningServer server) {
+  static String address(ServerProcess server) {
     Matcher address =
         Pattern.compile("http://127\\.0\\.0\\.1:[0-9]+(/first-start#[0-9a-f]{64})")
             .matcher(server.printed());

@@ -2,12 +2,16 @@ package ivesk.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.lang.annotation.Inherited;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
 import java.time.Instant;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.TestInfo;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
@@ -27,9 +31,18 @@ abstract class Journey {
     return 800;
   }
 
+  /// The server gets a process of its own, which the journey kills or measures.
+  @Retention(RetentionPolicy.RUNTIME)
+  @Inherited
+  @interface OwnProcess {}
+
   @BeforeEach
-  void start() {
-    server = RunningServer.demo(getClass().getSimpleName(), NOW);
+  void start(TestInfo journey) {
+    String name = getClass().getSimpleName();
+    boolean own =
+        journey.getTestMethod().orElseThrow().isAnnotationPresent(OwnProcess.class)
+            || getClass().isAnnotationPresent(OwnProcess.class);
+    server = own ? ServerProcess.demo(name, NOW) : RunningServer.demo(name, NOW);
     browser = new Browser(server, width(), height());
     browser.signIn();
   }
@@ -40,6 +53,11 @@ abstract class Journey {
     if (browser == null) return;
     browser.close();
     assertThat(browser.violations()).as("axe-core").isEmpty();
+  }
+
+  /// The server of a journey that is marked `OwnProcess`.
+  ServerProcess process() {
+    return (ServerProcess) server;
   }
 
   void as(String who) {

@@ -32,7 +32,7 @@ class KillBench {
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final List<String> acknowledged = Collections.synchronizedList(new ArrayList<>());
   private final List<String> sent = Collections.synchronizedList(new ArrayList<>());
-  private RunningServer server;
+  private ServerProcess server;
 
   @AfterEach
   void stop() {
@@ -44,7 +44,7 @@ class KillBench {
     long seed = Long.getLong("ivesk.seed", 11);
     Random random = new Random(seed);
     Instant now = Journey.NOW;
-    server = RunningServer.demo("kills", now);
+    server = ServerProcess.demo("kills", now);
     get("/api/session");
     assertThat(post("/api/sign-in", "{\"username\":\"rolf\",\"password\":\"harbour\"}"))
         .isEqualTo(204);

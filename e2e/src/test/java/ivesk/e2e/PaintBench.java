@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 
 /// How soon the desk paints on a device that has kept nothing, beside the least page that MUI
 /// makes, from the same server and in the same browser; run by `./ivesk bench`.
+@Journey.OwnProcess
 class PaintBench extends Journey {
   private static final int LOADS = 15;
 

@@ -11,6 +11,7 @@ import org.openqa.selenium.Keys;
 class PowerCutJourney extends Journey {
 
   @Test
+  @OwnProcess
   void theServerIsKilledInMidPeelAndThePeelGoesOn() {
     openVisit("Maren Holt");
     ready("KeepGLY-35");
@@ -30,7 +31,7 @@ class PowerCutJourney extends Journey {
 
     Instant cut = server.pass(0);
     int atCut = contactSeconds();
-    server.kill();
+    process().kill();
     browser.keys("4");
     browser.see("Not saved yet: 1");
     browser.see("Leave it to 3:00");
@@ -82,6 +83,7 @@ class PowerCutJourney extends Journey {
   }
 
   @Test
+  @OwnProcess
   void withoutTheNetworkTheLimitStillEndsIt() {
     openVisit("Jonas Arkwright");
     browser.see("Leave it to 8:00");
@@ -90,7 +92,7 @@ class PowerCutJourney extends Journey {
     browser.pass(334);
     browser.keys("3");
     browser.saved();
-    server.kill();
+    process().kill();
     browser.see("The server does not answer");
     theAdviceIsReadableInALowWindow();
     Browser.settle(14_000);

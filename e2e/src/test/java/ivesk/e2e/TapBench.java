@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 
 /// How soon the verdict follows a tap, in the browser; run by `./ivesk bench`, beside the time that
 /// the same browser takes for a bare request of the same server.
+@Journey.OwnProcess
 class TapBench extends Journey {
 
   @Test

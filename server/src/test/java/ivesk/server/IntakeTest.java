@@ -23,7 +23,7 @@ class IntakeTest {
   @BeforeAll
   static void open() {
     here = Practice.open().signIn("marit", "harbour");
-    there = Practice.open().signIn("marit", "harbour");
+    there = Practice.elsewhere().signIn("marit", "harbour");
   }
 
   @AfterAll

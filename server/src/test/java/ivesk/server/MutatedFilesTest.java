@@ -54,7 +54,7 @@ class MutatedFilesTest {
       tables = unzipped(file(archive, Form.CSV, client));
       bundle = here.text("/api/clients/" + maren + "/fhir").replace("urn:uuid:" + maren, "");
     }
-    there = Practice.open().signIn("marit", "harbour");
+    there = Practice.elsewhere().signIn("marit", "harbour");
     JdbcClient jdbc = there.bean(JdbcClient.class);
     counts =
         String.join(

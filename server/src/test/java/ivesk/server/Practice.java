@@ -15,8 +15,11 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
@@ -41,16 +44,12 @@ public final class Practice implements AutoCloseable {
   }
 
   static Practice open() {
-    return new Practice(start("demo"));
+    return openIn("UTC");
   }
 
   /// The application alone, with data of its own.
   public static ConfigurableApplicationContext start(String profile) {
-    try {
-      return start(profile, Files.createTempDirectory("ivesk-test-"));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return start("UTC", profile, profile.equals("demo") ? demo("UTC") : folder());
   }
 
   /// The application alone, on data that are there.
@@ -60,8 +59,42 @@ public final class Practice implements AutoCloseable {
 
   /// The demo's practice somewhere else than on the prime meridian.
   static Practice openIn(String zone) {
+    return new Practice(start(zone, "demo", demo(zone)));
+  }
+
+  /// A second practice, with ids of its own.
+  static Practice elsewhere() {
+    return new Practice(start("UTC", "demo", folder()));
+  }
+
+  /// Demo practices as they were made, by their zone: made once in this JVM, then copied.
+  private static final Map<String, Path> MADE = new ConcurrentHashMap<>();
+
+  private static Path demo(String zone) {
+    Path made =
+        MADE.computeIfAbsent(
+            zone,
+            of -> {
+              Path data = folder();
+              start(of, "demo", data).close();
+              return data;
+            });
+    Path copy = folder();
+    try (Stream<Path> files = Files.walk(made)) {
+      for (Path file : files.filter(Files::isRegularFile).toList()) {
+        Path target = copy.resolve(made.relativize(file));
+        Files.createDirectories(target.getParent());
+        Files.copy(file, target, StandardCopyOption.COPY_ATTRIBUTES);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return copy;
+  }
+
+  private static Path folder() {
     try {
-      return new Practice(start(zone, "demo", Files.createTempDirectory("ivesk-test-")));
+      return Files.createTempDirectory("ivesk-test-");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -112,8 +145,7 @@ public final class Practice implements AutoCloseable {
 
   Answer trySignIn(String name, String password) {
     return post(
-        "/api/sign-in",
-        JSON.writeValueAsString(java.util.Map.of("username", name, "password", password)));
+        "/api/sign-in", JSON.writeValueAsString(Map.of("username", name, "password", password)));
   }
 
   /// As somebody who opens the page first.

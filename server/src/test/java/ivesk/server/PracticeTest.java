@@ -2,9 +2,9 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.treatment.Replay;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.TreatmentEvent;
-import ivesk.core.treatment.TreatmentState;
 import ivesk.server.Practice.Answer;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
@@ -123,7 +123,7 @@ class PracticeTest {
       String visit = practice.visit("Greta Sollund").get("treatmentId").asString();
       Live live = practice.bean(Treatments.class).live(UUID.fromString(visit));
       assertThat(live.events()).hasSizeGreaterThan(25);
-      assertThat(TreatmentState.replay(live.events())).isEqualTo(live.state());
+      assertThat(Replay.state(live.events())).isEqualTo(live.state());
     }
   }
 

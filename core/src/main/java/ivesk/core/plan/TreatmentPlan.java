@@ -217,4 +217,21 @@ public record TreatmentPlan(
   public Dose dosePerLayer() {
     return Dose.of(formula.strength(), layer, area);
   }
+
+  /// A neutraliser is laid out to take it off.
+  public boolean neutralised() {
+    return takeOff() == TakeOff.BY_FORMULA
+        && switch (formula.ending()) {
+          case NEUTRALISE, LIFT_THEN_NEUTRALISE -> true;
+          case RINSE,
+              DAMP_PADS,
+              COOL_RINSE,
+              COOL_PADS,
+              WIPE_THEN_COOL_RINSE,
+              SELF_LIMITING,
+              FROST_IS_THE_END,
+              NONE ->
+              false;
+        };
+  }
 }

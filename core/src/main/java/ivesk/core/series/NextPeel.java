@@ -19,7 +19,7 @@ import ivesk.core.selection.Ladders;
 import ivesk.core.selection.OwnFlaking;
 import ivesk.core.selection.Selection;
 import ivesk.core.treatment.Outcome;
-import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentState;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -71,17 +71,13 @@ public record NextPeel(
   /// @param stages in which acid went on; at least one
   /// @param past peels before this visit
   public static NextPeel after(
-      List<Treatment.Stage> stages,
-      ScreeningFacts client,
-      List<PastPeel> past,
-      LocalDate on,
-      Since since) {
-    Treatment.Stage decides = decisive(stages);
-    List<Treatment.Stage> here =
+      List<Stage> stages, ScreeningFacts client, List<PastPeel> past, LocalDate on, Since since) {
+    Stage decides = decisive(stages);
+    List<Stage> here =
         stages.stream().filter(stage -> stage.plan().region() == decides.plan().region()).toList();
     Flaking flaking = expected(here, past);
     NextPeel next = after(decides.plan(), decides.state(), client, past, on, since, flaking);
-    for (Treatment.Stage stage : here) {
+    for (Stage stage : here) {
       if (stage == decides) continue;
       NextPeel other = after(stage.plan(), stage.state(), client, past, on, since, flaking);
       if (!other.earliest.isAfter(next.earliest)) continue;
@@ -92,7 +88,7 @@ public record NextPeel(
     return next;
   }
 
-  private static Flaking expected(List<Treatment.Stage> stages, List<PastPeel> past) {
+  private static Flaking expected(List<Stage> stages, List<PastPeel> past) {
     TreatmentPlan plan = stages.getFirst().plan();
     return OwnFlaking.expected(
         stages.stream().flatMap(stage -> wentOn(stage.plan(), stage.state())).toList(),
@@ -103,7 +99,7 @@ public record NextPeel(
   }
 
   /// The stage for which the visit was planned; one with an adverse outcome comes before it.
-  public static Treatment.Stage decisive(List<Treatment.Stage> stages) {
+  public static Stage decisive(List<Stage> stages) {
     return stages.stream()
         .filter(stage -> Outcome.of(stage.plan(), stage.state()) == PeelOutcome.ADVERSE)
         .findFirst()
@@ -224,7 +220,7 @@ public record NextPeel(
       Ladders ladders,
       ScreeningFacts client) {
     Formula done = plan.formula();
-    if (Outcome.injured(state)) {
+    if (state.injured()) {
       return proposing(
           Step.WAIT,
           Optional.empty(),

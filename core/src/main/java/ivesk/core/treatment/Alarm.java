@@ -86,7 +86,7 @@ public record Alarm(
     return weight.steps().stream()
         .filter(step -> step != AlarmStep.TAKE_OFF || takesOff(state))
         .filter(step -> step != AlarmStep.ADD_ON_OFF || state.care().addOnOn())
-        .filter(step -> step != AlarmStep.CARE_OFF || CareState.running(plan, state).isPresent())
+        .filter(step -> step != AlarmStep.CARE_OFF || state.careRunning(plan).isPresent())
         .filter(step -> step != AlarmStep.POISON_CENTRE || plan.formula().mayCrystallise())
         .toList();
   }
@@ -100,7 +100,7 @@ public record Alarm(
     List<String> words = new ArrayList<>();
     for (AlarmStep step : steps(weight, plan, state)) {
       if (step == AlarmStep.TAKE_OFF) {
-        EndingSteps.of(plan, state).stream()
+        state.endingSteps(plan).stream()
             .filter(one -> !state.ending().steps().contains(one))
             .map(EndingStep::words)
             .forEach(words::add);

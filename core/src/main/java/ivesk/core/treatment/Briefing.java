@@ -79,7 +79,7 @@ public final class Briefing {
   }
 
   private static String ends(TreatmentPlan plan) {
-    if (EndingSteps.neutralised(plan)) {
+    if (plan.neutralised()) {
       return "A neutraliser ends it: it stings for a moment, then it is over.";
     }
     return switch (plan.formula().ending()) {

@@ -96,32 +96,9 @@ public record CareState(
 
   /// What may go on once the skin is at rest, in order: as the steps have it, else what every
   /// practice has. Nothing where the peel stays as it is, for the hours that the sheet says.
-  public static List<CareStep> offered(TreatmentPlan plan, TreatmentState state) {
-    if (EndingSteps.of(plan, state).contains(EndingStep.LEAVE_AS_IT_IS)) return List.of();
+  static List<CareStep> offered(TreatmentPlan plan, EndingState ending) {
+    if (EndingSteps.of(plan, ending).contains(EndingStep.LEAVE_AS_IT_IS)) return List.of();
     boolean written = !plan.staging().after().isEmpty() || plan.staging().next().isPresent();
     return written ? plan.staging().after() : CareStep.usual(plan.zones());
-  }
-
-  /// Steps as they were written that are not done, in order.
-  static List<CareStep> open(TreatmentPlan plan, TreatmentState state) {
-    return plan.staging().after().isEmpty()
-        ? List.of()
-        : offered(plan, state).stream()
-            .filter(step -> !state.care().done().containsKey(step.id()))
-            .toList();
-  }
-
-  /// The step whose time runs; empty where none does.
-  static Optional<CareStep> running(TreatmentPlan plan, TreatmentState state) {
-    return offered(plan, state).stream()
-        .filter(step -> state.care().started().containsKey(step.id()))
-        .filter(step -> !state.care().done().containsKey(step.id()))
-        .findFirst();
-  }
-
-  /// When the time of the running step is over.
-  static Optional<Instant> runsUntil(TreatmentPlan plan, TreatmentState state) {
-    return running(plan, state)
-        .flatMap(step -> step.time().map(time -> state.care().started().get(step.id()).plus(time)));
   }
 }

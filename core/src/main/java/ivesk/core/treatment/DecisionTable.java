@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /// The decision after every look, one line after the other: the first that matches answers. Common
 /// practice; the maker's label, the law, the licence and the supervising clinician come before it.
@@ -30,14 +31,26 @@ public final class DecisionTable {
   private static final Duration APART = Duration.ofSeconds(20);
   private static final int STEPPED_LAYERS_MOST = 3;
 
+  /// What one row was matched by.
+  ///
+  /// @param what it is, in words
+  /// @param value with its unit
+  public record Value(String what, String value) {}
+
   /// @param when it matches, as a clinician reads it
   /// @param then what it advises
+  /// @param changes every instant at which the line may come, go or say something else
   public record Line(
       Row row,
       String when,
       String then,
       Predicate<Look> matches,
-      Function<Look, AdviceDraft> advises) {
+      Function<Look, AdviceDraft> advises,
+      Function<Look, Stream<Instant>> changes) {
+
+    private Line changingAt(Function<Look, Stream<Instant>> instants) {
+      return new Line(row, when, then, matches, advises, instants);
+    }
 
     /// Rows 1 to 3 hold before, during and after the acid; the others while it is on.
     boolean always() {
@@ -55,25 +68,29 @@ public final class DecisionTable {
               look -> look.alarm(Sign.Weight.EMERGENCY).isPresent(),
               look -> alarm(look, Sign.Weight.EMERGENCY, Kind.EMERGENCY)),
           line(
-              Row.EYE,
-              "eye exposure",
-              "EYE",
-              look -> look.alarm(Sign.Weight.EYE).isPresent(),
-              DecisionTable::eye),
+                  Row.EYE,
+                  "eye exposure",
+                  "EYE",
+                  look -> look.alarm(Sign.Weight.EYE).isPresent(),
+                  DecisionTable::eye)
+              .changingAt(look -> look.alarm(Sign.Weight.EYE).flatMap(Alarm::until).stream()),
           line(
-              Row.INJURY,
-              "F3, F4, blister, local swelling or wheals (salicylic F3 once the wipe test shows"
-                  + " frost, or after 15 s without one); with acid on also after an alarm of rows 1"
-                  + " to 3 that was closed",
-              "END NOW, cool, incident, clinician; END, no more acid in this visit",
-              look ->
-                  !look.state().phase().closed()
-                      && (look.alarm(Sign.Weight.INJURY).isPresent()
-                          || look.acidOn() && look.noMoreAcid()
-                          || !look.state().phase().beforeAcid()
-                              && !look.injured().isEmpty()
-                              && (look.acidOn() || untested(look))),
-              DecisionTable::injury),
+                  Row.INJURY,
+                  "F3, F4, blister, local swelling or wheals (salicylic F3 once the wipe test shows"
+                      + " frost, or after 15 s without one); with acid on also after an alarm of rows 1"
+                      + " to 3 that was closed",
+                  "END NOW, cool, incident, clinician; END, no more acid in this visit",
+                  look ->
+                      !look.state().phase().closed()
+                          && (look.alarm(Sign.Weight.INJURY).isPresent()
+                              || look.acidOn() && look.state().noMoreAcid()
+                              || !look.state().phase().beforeAcid()
+                                  && !look.injured().isEmpty()
+                                  && (look.acidOn() || untested(look))),
+                  DecisionTable::injury)
+              .changingAt(look ->
+                  look.state().zones().values().stream()
+                      .flatMap(zone -> zone.untestedFrom().stream())),
           line(
               Row.WISH,
               "client asks to stop",
@@ -81,21 +98,25 @@ public final class DecisionTable {
               look -> look.state().signs().contains(Sign.ASKS_TO_STOP),
               look -> end("The client asks to stop.")),
           line(
-              Row.LIMIT,
-              "contact limit reached",
-              "END NOW",
-              look -> look.over(look.state().limitAt()),
-              look ->
-                  advice(Kind.END_NOW, "End now")
-                      .because("The limit of " + limit(look) + " is reached.")
-                      .key(Action.END)),
+                  Row.LIMIT,
+                  "contact limit reached",
+                  "END NOW",
+                  look -> look.over(look.state().limitAt()),
+                  look ->
+                      advice(Kind.END_NOW, "End now")
+                          .because("The limit of " + limit(look) + " is reached.")
+                          .key(Action.END))
+              .changingAt(look -> look.state().limitAt().stream()),
           line(
-              Row.STOP_LINE,
-              "sensation at or above the stop line",
-              "END",
-              look -> look.atStopLine() && look.open(Row.STOP_LINE),
-              look ->
-                  end("The answer %s is at the stop line, %s.", look.feels(), look.lines().stop())),
+                  Row.STOP_LINE,
+                  "sensation at or above the stop line",
+                  "END",
+                  look -> look.atStopLine() && look.open(Row.STOP_LINE),
+                  look ->
+                      end(
+                          "The answer %s is at the stop line, %s.",
+                          look.feels(), look.lines().stop()))
+              .changingAt(look -> SensationLines.changes(look.plan(), look.state()).stream()),
           line(
               Row.WHITENING,
               "ending whitening on half the treated area or more (ended zones count)",
@@ -127,67 +148,75 @@ public final class DecisionTable {
                       .on(look.where(look.active(), ZoneState::wipeOwed))
                       .key(Action.WIPE)),
           line(
-              Row.SPENT_ZONE,
-              "ending whitening, redness 3 or a hot spot of 7 or more in fewer zones, or a zone's own"
-                  + " planned time is over",
-              "END THAT ZONE; the rest goes on",
-              look -> !look.spent().isEmpty() && look.open(Row.SPENT_ZONE),
-              look ->
-                  advice(Kind.END_ZONE, "End the " + look.spent().getFirst().label())
-                      .because(whySpent(look, look.spent().getFirst()) + " The rest goes on.")
-                      .on(look.spent().subList(0, 1))
-                      .key(Action.END_ZONE)),
+                  Row.SPENT_ZONE,
+                  "ending whitening, redness 3 or a hot spot of 7 or more in fewer zones, or a zone's own"
+                      + " planned time is over",
+                  "END THAT ZONE; the rest goes on",
+                  look -> !look.spent().isEmpty() && look.open(Row.SPENT_ZONE),
+                  look ->
+                      advice(Kind.END_ZONE, "End the " + look.spent().getFirst().label())
+                          .because(whySpent(look, look.spent().getFirst()) + " The rest goes on.")
+                          .on(look.spent().subList(0, 1))
+                          .key(Action.END_ZONE))
+              .changingAt(look -> Look.earlier(look.plan(), look.state()).values().stream()),
           line(
-              Row.NOT_LOOKED,
-              "no look for check-in + 15 s; from check-in + 60 s on, where the check-in is 30 s",
-              "LOOK NOW; then END, nobody has looked",
-              look -> look.carries() && look.over(askAt(look).map(at -> at.plus(GRACE))),
-              DecisionTable::notLooked),
+                  Row.NOT_LOOKED,
+                  "no look for check-in + 15 s; from check-in + 60 s on, where the check-in is 30 s",
+                  "LOOK NOW; then END, nobody has looked",
+                  look -> look.carries() && look.over(askAt(look).map(at -> at.plus(GRACE))),
+                  DecisionTable::notLooked)
+              .changingAt(DecisionTable::unlooked),
           line(
-              Row.HOLD_LINE,
-              "sensation at or above the hold line; twice running without falling, at least 20 s"
-                  + " apart (single-pass salicylic: fan until it falls)",
-              "HOLD: fan, no layer, ask again in 30 s; then END",
-              look -> look.carries() && look.atHoldLine() && look.open(Row.HOLD_LINE),
-              DecisionTable::hold),
+                  Row.HOLD_LINE,
+                  "sensation at or above the hold line; twice running without falling, at least 20 s"
+                      + " apart (single-pass salicylic: fan until it falls)",
+                  "HOLD: fan, no layer, ask again in 30 s; then END",
+                  look -> look.carries() && look.atHoldLine() && look.open(Row.HOLD_LINE),
+                  DecisionTable::hold)
+              .changingAt(look -> heldTwiceFrom(look.plan(), look.state()).stream()),
           line(
-              Row.DWELL,
-              "dwell not over and the planned endpoint not reached",
-              "WAIT, with the time left, never past the limit",
-              look ->
-                  look.carries()
-                      && !look.settled()
-                      && (look.state().layerRunning() || !look.endpointReached()),
-              DecisionTable::dwell),
+                  Row.DWELL,
+                  "dwell not over and the planned endpoint not reached",
+                  "WAIT, with the time left, never past the limit",
+                  look ->
+                      look.carries()
+                          && !look.settled()
+                          && (look.state().layerRunning() || !look.endpointReached()),
+                  DecisionTable::dwell)
+              .changingAt(look ->
+                  Stream.of(look.settledAt(), look.state().spreadUntil(look.plan()))
+                      .flatMap(Optional::stream)),
           line(
-              Row.DONE,
-              "planned layers done, or planned endpoint reached",
-              "FINISH: leave to its time, then end",
-              look ->
-                  look.startable().isEmpty()
-                      || !look.carries()
-                      || look.endpointReached()
-                      || look.layersDone() >= look.layersPlanned(),
-              DecisionTable::done),
+                  Row.DONE,
+                  "planned layers done, or planned endpoint reached",
+                  "FINISH: leave to its time, then end",
+                  look ->
+                      look.startable().isEmpty()
+                          || !look.carries()
+                          || look.endpointReached()
+                          || look.layersDone() >= look.layersPlanned(),
+                  DecisionTable::done)
+              .changingAt(look -> look.lastStaysUntil().stream()),
           line(
-              Row.NEXT_RUNG,
-              "strength-stepping policy, sensation up to 1, redness up to 1",
-              "NEXT RUNG (one contact clock, the smaller limit; layers up to 3 in all)",
-              look ->
-                  anotherLayer(look)
-                      && look.plan().nextRung().isPresent()
-                      && !look.state().acid().onNextRung()
-                      && look.feels() <= 1
-                      && look.redCalm()
-                      && look.layersDone() < STEPPED_LAYERS_MOST
-                      && !look.tooLateForNextRung(),
-              look ->
-                  advice(
-                          Kind.NEXT_RUNG,
-                          "Next rung: " + look.plan().nextRung().orElseThrow().code())
-                      .because("Barely felt, no more than pink. The clock runs on.")
-                      .on(look.startable())
-                      .key(Action.START_LAYER)),
+                  Row.NEXT_RUNG,
+                  "strength-stepping policy, sensation up to 1, redness up to 1",
+                  "NEXT RUNG (one contact clock, the smaller limit; layers up to 3 in all)",
+                  look ->
+                      anotherLayer(look)
+                          && look.plan().nextRung().isPresent()
+                          && !look.state().acid().onNextRung()
+                          && look.feels() <= 1
+                          && look.redCalm()
+                          && look.layersDone() < STEPPED_LAYERS_MOST
+                          && !look.tooLateForNextRung(),
+                  look ->
+                      advice(
+                              Kind.NEXT_RUNG,
+                              "Next rung: " + look.plan().nextRung().orElseThrow().code())
+                          .because("Barely felt, no more than pink. The clock runs on.")
+                          .on(look.startable())
+                          .key(Action.START_LAYER))
+              .changingAt(look -> Look.tooLateForNextRungAt(look.plan(), look.state()).stream()),
           line(
               Row.FELT,
               "sensation from 4 to below hold",
@@ -196,12 +225,13 @@ public final class DecisionTable {
               look -> anotherLayer(look) && look.feels() >= 4,
               DecisionTable::felt),
           line(
-              Row.AGAIN,
-              "otherwise, sensation below hold",
-              "SAME AGAIN (at 1 and less stopping is equally fine); less than the dwell and 30 s"
-                  + " before the limit: FINISH",
-              look -> true,
-              DecisionTable::again));
+                  Row.AGAIN,
+                  "otherwise, sensation below hold",
+                  "SAME AGAIN (at 1 and less stopping is equally fine); less than the dwell and 30 s"
+                      + " before the limit: FINISH",
+                  look -> true,
+                  DecisionTable::again)
+              .changingAt(look -> Look.tooLateAt(look.plan(), look.state()).stream()));
 
   private DecisionTable() {}
 
@@ -211,7 +241,7 @@ public final class DecisionTable {
       String then,
       Predicate<Look> matches,
       Function<Look, AdviceDraft> advises) {
-    return new Line(row, when, then, matches, advises);
+    return new Line(row, when, then, matches, advises, look -> Stream.empty());
   }
 
   /// The advice of the first line that matches; the last one always does while acid is on.
@@ -223,9 +253,16 @@ public final class DecisionTable {
         .map(line -> line.advises().apply(look).build(line.row()));
   }
 
+  /// Every instant that the lines name which hold now.
+  static Stream<Instant> changes(Look look) {
+    return LINES.stream()
+        .filter(line -> line.always() || look.acidOn())
+        .flatMap(line -> line.changes().apply(look));
+  }
+
   /// What the rows look at, as it is now.
-  static List<Advisor.Value> values(Look look) {
-    List<Advisor.Value> values = new ArrayList<>();
+  static List<Value> values(Look look) {
+    List<Value> values = new ArrayList<>();
     look.told()
         .ifPresent(told -> {
           values.add(value("sensation", String.valueOf(told.value())));
@@ -261,8 +298,8 @@ public final class DecisionTable {
     return List.copyOf(values);
   }
 
-  private static Advisor.Value value(String what, String value) {
-    return new Advisor.Value(what, value);
+  private static Value value(String what, String value) {
+    return new Value(what, value);
   }
 
   private static int worstRedness(Look look) {
@@ -315,7 +352,7 @@ public final class DecisionTable {
   private static Action stillToDo(Look look) {
     return switch (look.state().phase()) {
       case ACID -> Action.END;
-      case ENDING -> Advisor.takeOff(look.plan(), look.state()).action();
+      case ENDING -> EndingAdvice.takeOff(look).build().action();
       case SETTLING -> look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.ASK;
       case AT_REST, CHECKED -> look.state().care().addOnOn() ? Action.WIPE_ADD_ON : Action.NONE;
       case READY, ARMED, SIGNED, STOPPED -> Action.NONE;
@@ -348,12 +385,21 @@ public final class DecisionTable {
   }
 
   private static Optional<Instant> askAt(Look look) {
-    return Advisor.clocks(look.plan(), look.state()).askAt();
+    return Clocks.of(look.plan(), look.state()).askAt();
   }
 
   /// The check-in is so close that a missing look ends the peel.
   static boolean endsUnseen(TreatmentPlan plan, TreatmentState state) {
-    return Advisor.checkIn(plan, state).compareTo(Advisor.CLOSE_CHECK_IN) <= 0;
+    return Clocks.checkIn(plan, state).compareTo(Clocks.CLOSE_CHECK_IN) <= 0;
+  }
+
+  /// When a missing look is due, is said, and ends the peel.
+  private static Stream<Instant> unlooked(Look look) {
+    Stream<Duration> later =
+        endsUnseen(look.plan(), look.state())
+            ? Stream.of(Duration.ZERO, GRACE, NOBODY_LOOKS)
+            : Stream.of(Duration.ZERO, GRACE);
+    return askAt(look).stream().flatMap(at -> later.map(at::plus));
   }
 
   private static AdviceDraft notLooked(Look look) {

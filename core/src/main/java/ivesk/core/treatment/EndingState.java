@@ -1,6 +1,5 @@
 package ivesk.core.treatment;
 
-import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.TreatmentEvent.Acting;
 import ivesk.core.treatment.TreatmentEvent.Caring;
 import ivesk.core.treatment.TreatmentEvent.EarlyEndExplained;
@@ -52,23 +51,36 @@ public record EndingState(
     steps = List.copyOf(steps);
   }
 
-  /// @param before everything as it was before the event
+  /// How END is judged as it is pressed.
+  ///
+  /// @param how it stood
+  /// @param calledFine row of the advice that ends, or calls ending fine, at that moment
+  public record Judged(AtEnd how, Optional<Row> calledFine) {}
+
+  /// @param judged where the event is the END that counts
+  /// @param answeredAt when the last number was told
   /// @param next the phase that the event led to
-  EndingState after(TreatmentEvent event, TreatmentPlan plan, TreatmentState before, Phase next) {
+  /// @throws IllegalArgumentException where the first END comes without its judgement
+  EndingState after(
+      TreatmentEvent event, Optional<Judged> judged, Optional<Instant> answeredAt, Phase next) {
     return switch (event.fact()) {
       case Ending fact ->
           switch (fact) {
             // The first END is when the acid came off; one that another screen said later is not.
             case EndingStarted _ when startedAt.isPresent() -> this;
-            case EndingStarted(var row) ->
-                new EndingState(
-                    Optional.of(event.at()),
-                    row.or(() -> AtEnd.calledFine(plan, before, event.at())),
-                    Optional.of(AtEnd.of(plan, before, event.at())),
-                    why,
-                    steps,
-                    lookedAt,
-                    restAt);
+            case EndingStarted(var row) -> {
+              Judged end =
+                  judged.orElseThrow(
+                      () -> new IllegalArgumentException("END comes without its judgement"));
+              yield new EndingState(
+                  Optional.of(event.at()),
+                  row.or(end::calledFine),
+                  Optional.of(end.how()),
+                  why,
+                  steps,
+                  lookedAt,
+                  restAt);
+            }
             case EarlyEndExplained(var reason) ->
                 new EndingState(
                     startedAt, byRow, how, Optional.of(reason), steps, lookedAt, restAt);
@@ -78,8 +90,7 @@ public record EndingState(
               yield new EndingState(startedAt, byRow, how, why, more, lookedAt, restAt);
             }
             // Records from before hot spots counted: who was let go had come to rest.
-            case LeavingChecked _ when restAt.isEmpty() ->
-                restedAt(before.lastAnswer().map(Looks.Told::at));
+            case LeavingChecked _ when restAt.isEmpty() -> restedAt(answeredAt);
             case LeavingChecked _, Signed _ -> this;
           };
       case Looking fact -> {
@@ -116,10 +127,5 @@ public record EndingState(
   boolean inTrouble() {
     return byRow.filter(row -> !row.asPlanned()).isPresent()
         || how.filter(end -> !end.calm()).isPresent();
-  }
-
-  /// With this step every one of the formula's ending is done.
-  boolean doneWith(EndingStep step, TreatmentPlan plan) {
-    return EndingSteps.of(plan, this).stream().allMatch(one -> one == step || steps.contains(one));
   }
 }

@@ -25,7 +25,6 @@ import static ivesk.core.treatment.EndingStep.WIPE_PASTE;
 import static ivesk.core.treatment.EndingStep.WIPE_THEN_RINSE;
 
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.TakeOff;
 import ivesk.core.plan.TreatmentPlan;
 import java.util.List;
 
@@ -38,11 +37,7 @@ public final class EndingSteps {
 
   private EndingSteps() {}
 
-  public static List<EndingStep> of(TreatmentPlan plan, TreatmentState state) {
-    return of(plan, state.ending());
-  }
-
-  static List<EndingStep> of(TreatmentPlan plan, EndingState ended) {
+  public static List<EndingStep> of(TreatmentPlan plan, EndingState ended) {
     return switch (plan.takeOff()) {
       case BY_FORMULA -> byFormula(plan, ended);
       case COOL_WATER ->
@@ -59,21 +54,9 @@ public final class EndingSteps {
     return of(plan, EndingState.NONE).contains(LEAVE_AS_IT_IS);
   }
 
-  /// A neutraliser is laid out for it.
-  static boolean neutralised(TreatmentPlan plan) {
-    return plan.takeOff() == TakeOff.BY_FORMULA
-        && switch (plan.formula().ending()) {
-          case NEUTRALISE, LIFT_THEN_NEUTRALISE -> true;
-          case RINSE,
-              DAMP_PADS,
-              COOL_RINSE,
-              COOL_PADS,
-              WIPE_THEN_COOL_RINSE,
-              SELF_LIMITING,
-              FROST_IS_THE_END,
-              NONE ->
-              false;
-        };
+  /// With this step every one of the formula's ending is done.
+  static boolean doneWith(EndingStep step, TreatmentPlan plan, EndingState ended) {
+    return of(plan, ended).stream().allMatch(one -> one == step || ended.steps().contains(one));
   }
 
   private static List<EndingStep> byFormula(TreatmentPlan plan, EndingState ended) {

@@ -6,7 +6,6 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
 import java.util.Collection;
-import java.util.List;
 import java.util.Optional;
 
 /// Which whitening is the planned endpoint and which ends a peel, by formula. Common practice;
@@ -66,21 +65,6 @@ public final class Endpoints {
   /// Ending whitening in a zone. White that may be crystals counts only after the wipe test.
   public static boolean ends(TreatmentPlan plan, ZoneState zone) {
     return !zone.wipeOwed() && zone.whitening().atLeast(ending(plan));
-  }
-
-  /// TCA: on half the area that still carries acid. Jessner by first frost: anywhere, also where
-  /// the zone was ended for it.
-  static boolean reachedPlanned(TreatmentPlan plan, TreatmentState state) {
-    Optional<Whitening> aim = planned(plan);
-    if (aim.isEmpty()) return false;
-    boolean firstFrost = plan.formula().frost() == Family.Frost.BY_POLICY;
-    List<Zone> counted = firstFrost ? state.treated(plan) : state.active(plan);
-    List<Zone> there =
-        counted.stream()
-            .filter(zone -> !state.zones().get(zone).wipeOwed())
-            .filter(zone -> state.zones().get(zone).whitening().atLeast(aim.get()))
-            .toList();
-    return firstFrost ? !there.isEmpty() : halfOrMore(there, counted);
   }
 
   /// By area, not by number of zones.

@@ -7,7 +7,6 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.TreatmentEvent.GateA;
 import ivesk.core.treatment.TreatmentEvent.Response;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
@@ -22,53 +21,18 @@ import java.util.Set;
 /// Gate C, before tools and masks: at rest, redness at most 1 there, no frost, no barrier left.
 /// Common practice.
 public final class Gate {
-  /// From here the skin is awake before any acid.
-  public static final int AWAKE = 4;
-
-  /// From here the plan cannot be kept as it is.
-  public static final int NOT_TO_BE_KEPT = 8;
-
-  /// A shorter contact than this shuts the formula.
-  private static final Duration SHORTEST = Duration.ofSeconds(60);
-
   private static final String SHUT =
       "shortened there would be nothing left, or less than 60 s: another formula, or stop";
 
   private Gate() {}
-
-  /// Whether an answer lets the plan go on unchanged.
-  public static boolean passes(int sensation, boolean hotSpot) {
-    return sensation < AWAKE && !hotSpot;
-  }
-
-  /// What an answer to the prep leads to.
-  public enum Leads {
-    /// The plan goes on.
-    GO,
-    /// A decision: barrier, shorter, lower rung, another formula or stop.
-    HOLD,
-    /// The plan cannot be kept as it is.
-    END
-  }
-
-  public static Leads leads(int sensation, boolean hotSpot) {
-    if (sensation >= NOT_TO_BE_KEPT) return Leads.END;
-    return passes(sensation, hotSpot) ? Leads.GO : Leads.HOLD;
-  }
 
   /// Why the next stage may not begin; empty when it may.
   static Optional<String> b(TreatmentPlan plan, TreatmentState state) {
     return injured(state).or(() -> skin(state, plan.zones())).or(() -> awake(state));
   }
 
-  /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later,
-  /// unless the supervising clinician lets it.
-  public static boolean noMoreAcid(TreatmentState state) {
-    return Outcome.injured(state) && !state.looks().stays().allowed();
-  }
-
   private static Optional<String> injured(TreatmentState state) {
-    return Outcome.injured(state)
+    return state.injured()
         ? Optional.of("an injury or alarm was seen: the clinician decides")
         : Optional.empty();
   }
@@ -88,7 +52,7 @@ public final class Gate {
   private static Optional<String> awake(TreatmentState state) {
     return state
         .lastAnswer()
-        .filter(told -> told.numbed() || told.value() >= AWAKE)
+        .filter(told -> told.numbed() || told.value() >= PrepAnswer.AWAKE)
         .map(told ->
             told.numbed()
                 ? "the last number was told numbed or asleep: ask"
@@ -97,7 +61,7 @@ public final class Gate {
 
   /// Why the next stage may not begin; empty when it may. On another region only the number counts:
   /// the acid is off and reads 3 at most.
-  static Optional<String> next(TreatmentPlan plan, TreatmentState state) {
+  public static Optional<String> next(TreatmentPlan plan, TreatmentState state) {
     if (plan.staging().next().isEmpty()) return Optional.of("no other stage is planned");
     switch (state.phase()) {
       case SETTLING, AT_REST -> {}
@@ -120,7 +84,7 @@ public final class Gate {
             .isPresent();
     if (!told) return Optional.of("ask how it feels first");
     Optional<String> on =
-        CareState.running(plan, state).map(step -> "the " + step.label() + " is still on");
+        state.careRunning(plan).map(step -> "the " + step.label() + " is still on");
     if (on.isPresent()) return on;
     if (state.care().addOnOn()) return Optional.of("the add-on is on");
     TreatmentPlan next = plan.staging().next().get();
@@ -134,10 +98,7 @@ public final class Gate {
   /// A shortening at gate A holds for every later acid on that region in this visit.
   private static boolean shortenedAway(TreatmentPlan next, TreatmentState state) {
     return next.regions().stream().anyMatch(state.ready().shortened()::contains)
-        && next.contactLimit()
-            .map(Gate::shortened)
-            .filter(left -> left.compareTo(SHORTEST) < 0)
-            .isPresent();
+        && Shortened.tooShort(next);
   }
 
   private static Optional<String> wiped(TreatmentState state) {
@@ -164,7 +125,7 @@ public final class Gate {
   /// Gate C before tools and masks: at rest, pink at most and no frost there, no barrier left.
   static Optional<String> c(TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
     if (state.phase() != Phase.AT_REST) return Optional.of("the skin is not at rest");
-    if (Outcome.injured(state) || state.looks().incident()) {
+    if (state.injured() || state.looks().incident()) {
       return Optional.of("an incident was seen: the clinician decides");
     }
     return seenSinceEnd(state)
@@ -172,7 +133,24 @@ public final class Gate {
         .or(() -> state.barrierOn() ? Optional.of("wipe the barrier off first") : Optional.empty());
   }
 
-  /// Why a step on calm skin may not begin; empty when it may.
+  /// Why a step on calm skin may not begin now; empty when it may.
+  public static Optional<String> careNotNow(
+      TreatmentPlan plan, TreatmentState state, CareStep step) {
+    if (!state.phase().afterAcid()) return Optional.of("the acid is not off yet");
+    if (state.care().done().containsKey(step.id())) return Optional.of("it is done already");
+    return before(step, plan, state);
+  }
+
+  /// Why the add-on may not go on now; empty when it may.
+  public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
+    if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
+    if (state.care().addOnAt().isPresent()) return Optional.of("the add-on was put on already");
+    if (state.phase() == Phase.CHECKED) return Optional.of("the leaving check is done");
+    if (state.phase() != Phase.AT_REST) return Optional.of("the skin is not at rest");
+    return b(plan, state);
+  }
+
+  /// Why a step on calm skin may not begin, wherever the visit is; empty when it may.
   static Optional<String> before(CareStep step, TreatmentPlan plan, TreatmentState state) {
     if (step.current()) {
       Optional<String> wet =
@@ -188,7 +166,7 @@ public final class Gate {
   private static Optional<CareStep> wet(TreatmentPlan plan, TreatmentState state) {
     Map<String, Instant> done = state.care().done();
     List<CareStep> steps =
-        CareState.offered(plan, state).stream()
+        state.careOffered(plan).stream()
             .filter(step -> done.containsKey(step.id()))
             .sorted(Comparator.comparing((CareStep step) -> done.get(step.id())))
             .toList();
@@ -202,7 +180,7 @@ public final class Gate {
 
   /// Why gate A cannot be decided so; empty when it can.
   static Optional<String> a(TreatmentPlan plan, TreatmentState state, GateA choice) {
-    Optional<Integer> answer = Treatment.prepAnswer(state);
+    Optional<Integer> answer = state.prepAnswer();
     if (answer.isEmpty() && choice != GateA.STOP) {
       return Optional.of("ask how the prep feels first");
     }
@@ -214,12 +192,12 @@ public final class Gate {
               ? tooAwake(answer.get())
               : Optional.of("no spot is hot: keep it as it is");
       case LOWER_RUNG, OTHER_FORMULA -> Optional.of("say which formula takes its place");
-      case SHORTEN -> shortensTo(plan).isPresent() ? Optional.empty() : Optional.of(SHUT);
+      case SHORTEN -> Shortened.of(plan).isPresent() ? Optional.empty() : Optional.of(SHUT);
     };
   }
 
   private static Optional<String> tooAwake(int answer) {
-    return answer < NOT_TO_BE_KEPT
+    return answer < PrepAnswer.NOT_TO_BE_KEPT
         ? Optional.empty()
         : Optional.of(answer + " before any acid: shorten, choose another formula or stop");
   }
@@ -227,36 +205,12 @@ public final class Gate {
   /// Why another plan may not take the place of this one; empty when it may.
   static Optional<String> change(TreatmentPlan plan, TreatmentState state, TreatmentPlan other) {
     if (state.phase() != Phase.READY) return Optional.of("Ready is over: the timer is armed");
-    if (Treatment.prepAnswer(state).isEmpty()) return Optional.of("ask how the prep feels first");
+    if (state.prepAnswer().isEmpty()) return Optional.of("ask how the prep feels first");
     if (!Set.copyOf(other.zones()).equals(Set.copyOf(plan.zones()))) {
       return Optional.of("the other plan is for other zones");
     }
     return other.formula().equals(plan.formula())
         ? Optional.of("that is the formula planned")
         : Optional.empty();
-  }
-
-  /// What shortening leaves: a contact of 60 s and more, or one layer fewer. Empty when that is
-  /// less than the formula can do.
-  public static Optional<Shortened> shortensTo(TreatmentPlan plan) {
-    Shortened shorter = new Shortened(plan.contactLimit().map(Gate::shortened), fewer(plan));
-    boolean tooShort =
-        shorter.contact().filter(contact -> contact.compareTo(SHORTEST) < 0).isPresent();
-    boolean nothing = shorter.contact().isEmpty() && plan.layersAtMost() == 1;
-    return tooShort || nothing ? Optional.empty() : Optional.of(shorter);
-  }
-
-  public record Shortened(Optional<Duration> contact, int layers) {}
-
-  /// Three quarters, rounded down to 5 s; Ivesk's own default.
-  static Duration shortened(Duration limit) {
-    return Duration.ofSeconds(limit.toSeconds() * 3 / 4 / 5 * 5);
-  }
-
-  /// Formulas without minutes take one layer less instead; never below 1.
-  static int fewer(TreatmentPlan plan) {
-    return plan.contactLimit().isPresent()
-        ? plan.layersPlanned()
-        : Math.max(1, plan.layersPlanned() - 1);
   }
 }

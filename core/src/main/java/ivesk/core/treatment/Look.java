@@ -1,5 +1,6 @@
 package ivesk.core.treatment;
 
+import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
@@ -155,7 +156,7 @@ record Look(
   }
 
   Optional<Instant> settledAt() {
-    return Advisor.clocks(plan, state).settledAt();
+    return Clocks.of(plan, state).settledAt();
   }
 
   /// The layer is covered and its dwell is over.
@@ -180,8 +181,16 @@ record Look(
         .map(until -> state.limitAt().filter(until::isAfter).orElse(until));
   }
 
+  /// The planned endpoint. TCA: on half the area that still carries acid. Jessner by first frost:
+  /// anywhere, also where the zone was ended for it.
   boolean endpointReached() {
-    return Endpoints.reachedPlanned(plan, state);
+    Optional<Whitening> aim = Endpoints.planned(plan);
+    if (aim.isEmpty()) return false;
+    boolean firstFrost = plan.formula().frost() == Family.Frost.BY_POLICY;
+    List<Zone> counted = firstFrost ? treated : active;
+    List<Zone> there =
+        where(counted, zone -> !zone.wipeOwed() && zone.whitening().atLeast(aim.get()));
+    return firstFrost ? !there.isEmpty() : Endpoints.halfOrMore(there, counted);
   }
 
   int layersDone() {
@@ -220,11 +229,6 @@ record Look(
     }
     return answers.size() > 1
         && answers.getLast().value() < answers.get(answers.size() - 2).value();
-  }
-
-  /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later.
-  boolean noMoreAcid() {
-    return Gate.noMoreAcid(state);
   }
 
   boolean redCalm() {

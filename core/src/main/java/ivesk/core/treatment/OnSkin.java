@@ -31,8 +31,8 @@ public record OnSkin(
     boolean neutralised) {
 
   /// @param stages of the treatment up to now
-  public static OnSkin of(List<Treatment.Stage> stages) {
-    Treatment.Stage now = stages.getLast();
+  public static OnSkin of(List<Stage> stages) {
+    Stage now = stages.getLast();
     double salicylate =
         stages.stream().mapToDouble(stage -> salicylate(stage.plan(), stage.state())).sum();
     return of(now.plan(), now.state(), salicylate, false);
@@ -71,7 +71,7 @@ public record OnSkin(
         next(plan, nextRung),
         !state.layers().isEmpty()
             && state.layers().stream().allMatch(layer -> layer.delivered().isPresent()),
-        EndingSteps.neutralised(plan) && plan.staging().base().isPresent());
+        plan.neutralised() && plan.staging().base().isPresent());
   }
 
   /// One more layer would need more base than is laid out, mole by mole.

@@ -30,7 +30,7 @@ public final class Outcome {
   /// taken; what nobody could foresee as one of the other kinds counts as too strong.
   public static PeelOutcome of(TreatmentPlan plan, TreatmentState state) {
     boolean white = Endpoints.whiteIsInjury(plan) && !state.looks().stays().white().isEmpty();
-    if (white || injured(state) || state.looks().incident()) return PeelOutcome.ADVERSE;
+    if (white || state.injured() || state.looks().incident()) return PeelOutcome.ADVERSE;
     Optional<AtEnd> end = state.ending().how();
     if (end.isEmpty()) return PeelOutcome.CUT_SHORT;
     Optional<Row> row = state.ending().byRow();
@@ -44,11 +44,6 @@ public final class Outcome {
       return PeelOutcome.WELL_TAKEN;
     }
     return end.get().calm() && !late ? PeelOutcome.CUT_SHORT : PeelOutcome.TOO_STRONG;
-  }
-
-  /// An alarm, or frost beyond any endpoint.
-  public static boolean injured(TreatmentState state) {
-    return state.looks().seenSigns().stream().anyMatch(sign -> sign.weight().alarm());
   }
 
   /// An allergic sign was seen.
@@ -90,10 +85,10 @@ public final class Outcome {
   ///
   /// @param stages in which acid went on, in order
   /// @param days on which each first touched
-  public static List<PastPeel> peels(List<Treatment.Stage> stages, List<LocalDate> days) {
+  public static List<PastPeel> peels(List<Stage> stages, List<LocalDate> days) {
     Map<String, PastPeel> peels = new LinkedHashMap<>();
     for (int i = 0; i < stages.size(); i++) {
-      Treatment.Stage stage = stages.get(i);
+      Stage stage = stages.get(i);
       for (Region region : stage.plan().regions()) {
         PastPeel peel = peel(stage.plan(), region, stage.state(), days.get(i));
         peels.merge(peel.formula().code() + " " + region, peel, Outcome::together);
@@ -117,9 +112,9 @@ public final class Outcome {
   }
 
   /// All stages of a visit, one paragraph each, and what was planned but not done.
-  public static String summary(List<Treatment.Stage> stages, Instant now) {
+  public static String summary(List<Stage> stages, Instant now) {
     List<String> paragraphs = new ArrayList<>();
-    for (Treatment.Stage stage : stages) {
+    for (Stage stage : stages) {
       boolean begun = stages.size() == 1 || !stage.state().layers().isEmpty();
       paragraphs.add(
           begun
@@ -255,7 +250,7 @@ public final class Outcome {
     }
     String care =
         Words.list(
-            CareState.offered(plan, state).stream()
+            state.careOffered(plan).stream()
                 .filter(step -> state.care().done().containsKey(step.id()))
                 .map(CareStep::label)
                 .toList());

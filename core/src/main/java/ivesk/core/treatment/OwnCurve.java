@@ -35,8 +35,8 @@ public record OwnCurve(int peels, List<Felt> points, Optional<Rest> rest) {
 
   /// @param past stages of this client's earlier visits, the oldest first
   /// @return empty with fewer than three of this family on this region
-  public static Optional<OwnCurve> of(TreatmentPlan plan, List<Treatment.Stage> past) {
-    List<Treatment.Stage> alike =
+  public static Optional<OwnCurve> of(TreatmentPlan plan, List<Stage> past) {
+    List<Stage> alike =
         past.stream()
             .filter(stage -> stage.plan().formula().family() == plan.formula().family())
             .filter(stage -> stage.plan().region() == plan.region())
@@ -56,7 +56,7 @@ public record OwnCurve(int peels, List<Felt> points, Optional<Rest> rest) {
 
   /// The newest answer at a minute while the acid was on, scaled to today's dose; nothing had been
   /// felt at the first touch.
-  private static OptionalDouble felt(Treatment.Stage stage, TreatmentPlan plan, int minute) {
+  private static OptionalDouble felt(Stage stage, TreatmentPlan plan, int minute) {
     Instant start = stage.state().firstTouch().orElseThrow();
     Instant at = start.plus(Duration.ofMinutes(minute));
     if (stage.state().endedAt().filter(at::isAfter).isPresent()) return OptionalDouble.empty();
@@ -74,7 +74,7 @@ public record OwnCurve(int peels, List<Felt> points, Optional<Rest> rest) {
     return mg > 0 ? mg : 1;
   }
 
-  private static Optional<Rest> rest(List<Treatment.Stage> alike) {
+  private static Optional<Rest> rest(List<Stage> alike) {
     List<Duration> rests =
         alike.stream().flatMap(stage -> stage.state().timeToRest().stream()).sorted().toList();
     return rests.size() < LEAST_PEELS

@@ -96,9 +96,9 @@ public record ReadyState(
         kept,
         sameSkin && !fresh ? Optional.of(shorter ? GateA.SHORTEN : GateA.KEEP) : Optional.empty(),
         sameSkin && !fresh ? prepTouchedAt : Optional.empty(),
-        shorter ? next.contactLimit().map(Gate::shortened) : next.contactLimit(),
-        shorter ? Gate.fewer(next) : next.layersPlanned(),
-        shorter && next.contactLimit().isEmpty() ? Gate.fewer(next) : next.layersAtMost(),
+        shorter ? Shortened.contact(next) : next.contactLimit(),
+        shorter ? Shortened.layers(next) : next.layersPlanned(),
+        shorter && next.contactLimit().isEmpty() ? Shortened.layers(next) : next.layersAtMost(),
         shortened);
   }
 
@@ -126,7 +126,8 @@ public record ReadyState(
           switch (fact) {
             case RednessSeen seen when phase == Phase.READY -> done(ReadyStep.BASELINE, event.at());
             case SensationAnswered(var value)
-                when phase == Phase.READY || phase == Phase.ARMED && !Gate.passes(value, false) ->
+                when phase == Phase.READY
+                    || phase == Phase.ARMED && !PrepAnswer.passes(value, false) ->
                 reopened();
             case HotSpotFelt(var zone, var value)
                 when phase == Phase.READY || phase == Phase.ARMED && value > 0 ->
@@ -183,9 +184,9 @@ public record ReadyState(
               stepsDone,
               Optional.of(choice),
               prepTouchedAt,
-              plan.contactLimit().map(Gate::shortened),
-              Gate.fewer(plan),
-              plan.contactLimit().isPresent() ? plan.layersAtMost() : Gate.fewer(plan),
+              Shortened.contact(plan),
+              Shortened.layers(plan),
+              plan.contactLimit().isPresent() ? plan.layersAtMost() : Shortened.layers(plan),
               more(shortened, plan.regions()));
     };
   }

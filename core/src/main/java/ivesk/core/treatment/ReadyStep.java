@@ -210,8 +210,7 @@ public enum ReadyStep {
   }
 
   private static String howItEnds(TreatmentPlan plan) {
-    if (EndingSteps.neutralised(plan))
-      return "The neutraliser ends it: a short sting, then relief.";
+    if (plan.neutralised()) return "The neutraliser ends it: a short sting, then relief.";
     return switch (plan.formula().ending()) {
       case FROST_IS_THE_END -> "The frost is the end; cool compresses follow, nothing undoes it.";
       case SELF_LIMITING -> "It ends by itself and stays as it is.";

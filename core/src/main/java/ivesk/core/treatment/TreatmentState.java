@@ -1,10 +1,17 @@
 package ivesk.core.treatment;
 
+import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.AcidState.Layer;
 import ivesk.core.treatment.Looks.Told;
+import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.TreatmentEvent.IncidentReported;
+import ivesk.core.treatment.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.TreatmentEvent.Response;
+import ivesk.core.treatment.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
@@ -60,14 +67,6 @@ public record TreatmentState(
         Optional.empty());
   }
 
-  /// The state after all events, the first of which opened the treatment, as corrected: that of the
-  /// stage which they have come to.
-  ///
-  /// @throws IllegalArgumentException when there is no event, or the first opened nothing
-  public static TreatmentState replay(List<TreatmentEvent> events) {
-    return Treatment.stages(events).getLast().state();
-  }
-
   /// As the next stage begins, on clocks of its own.
   TreatmentState onTo(TreatmentPlan plan, TreatmentPlan next, TreatmentEvent opened) {
     boolean sameSkin = next.sharesSkin(plan);
@@ -96,7 +95,19 @@ public record TreatmentState(
   ///
   /// @param plan of the stage so far: with [TreatmentEvent.StageOpened] the state is that of the
   ///   next
+  /// @throws IllegalArgumentException for the END that counts: see [#ended]
   public TreatmentState after(TreatmentPlan plan, TreatmentEvent event) {
+    return after(plan, event, Optional.empty());
+  }
+
+  /// The state after the END that counts, with its judgement, which needs the advice of that
+  /// moment.
+  public TreatmentState ended(TreatmentPlan plan, TreatmentEvent event, EndingState.Judged judged) {
+    return after(plan, event, Optional.of(judged));
+  }
+
+  private TreatmentState after(
+      TreatmentPlan plan, TreatmentEvent event, Optional<EndingState.Judged> judged) {
     if (event.fact() instanceof TreatmentEvent.TakenBack(var mistaken)) {
       return last.filter(one -> one.event().equals(mistaken))
           .map(one -> one.before().at(event.at()))
@@ -108,24 +119,26 @@ public record TreatmentState(
     }
     List<Beside> others = beside.stream().map(one -> one.after(event)).toList();
     Optional<TreatmentEvent.Fact> own =
-        beside.isEmpty() ? Optional.of(event.fact()) : Beside.only(event.fact(), plan.zones());
+        beside.isEmpty() ? Optional.of(event.fact()) : ZoneFacts.only(event.fact(), plan.zones());
     TreatmentState folded =
-        own.map(fact -> folded(plan, new TreatmentEvent(event.id(), event.at(), event.who(), fact)))
+        own.map(fact ->
+                folded(plan, new TreatmentEvent(event.id(), event.at(), event.who(), fact), judged))
             .orElse(this);
     Optional<Last> undo = Optional.of(new Last(event.id(), event.at(), at(lastEventAt)));
     return folded.with(others, folded.alarmed(others, event.at()), event.at(), undo);
   }
 
-  private TreatmentState folded(TreatmentPlan plan, TreatmentEvent event) {
+  private TreatmentState folded(
+      TreatmentPlan plan, TreatmentEvent event, Optional<EndingState.Judged> judged) {
     Looks seen = looks.after(event, plan, phase, acid);
-    Phase next = phase.after(event.fact(), plan, ending, seen);
+    Phase next = PhaseFold.after(phase, event.fact(), plan, ending, seen);
     boolean off = phase.afterAcid() && phase != Phase.ENDING;
     return new TreatmentState(
         next,
         ready.after(event, plan, phase),
         acid.after(event, phase, looks.response()),
         seen,
-        ending.after(event, plan, this, next),
+        ending.after(event, judged, lastAnswer().map(Told::at), next),
         care.after(event),
         endedZones.after(event, plan, off, looks.response() == Response.AWAKE),
         beside,
@@ -265,5 +278,124 @@ public record TreatmentState(
   /// The highest number told with the acid on; empty when nobody was asked.
   public Optional<Integer> worstSensation() {
     return underAcid().stream().map(Told::value).max(Comparator.naturalOrder());
+  }
+
+  /// An alarm, or frost beyond any endpoint, was seen.
+  public boolean injured() {
+    return looks.seenSigns().stream().anyMatch(sign -> sign.weight().alarm());
+  }
+
+  /// After a line of rows 1 to 3 no acid goes on in this visit, whatever was said of it later,
+  /// unless the supervising clinician lets it.
+  public boolean noMoreAcid() {
+    return injured() && !looks.stays().allowed();
+  }
+
+  /// The number told after the prep wipe; empty when it was not asked.
+  public Optional<Integer> prepAnswer() {
+    return Optional.ofNullable(ready.stepsDone().get(ReadyStep.PREP))
+        .flatMap(
+            prepped -> lastAnswer().filter(told -> !told.numbed() && !told.at().isBefore(prepped)))
+        .map(Told::value);
+  }
+
+  /// Steps of Ready that are still open, in order.
+  public List<ReadyStep> openSteps(TreatmentPlan plan) {
+    return ReadyStep.of(plan).stream()
+        .filter(step -> !ready.stepsDone().containsKey(step))
+        .toList();
+  }
+
+  /// It was ended by hand before the least time of its label, and nobody has said why.
+  public boolean whyOwed() {
+    return ending.why().isEmpty()
+        && ending.byRow().isEmpty()
+        && ending.how().filter(AtEnd::beforeLeast).isPresent();
+  }
+
+  /// Steps of the ending, in order.
+  public List<EndingStep> endingSteps(TreatmentPlan plan) {
+    return EndingSteps.of(plan, ending);
+  }
+
+  /// What may go on once the skin is at rest, in order.
+  public List<CareStep> careOffered(TreatmentPlan plan) {
+    return CareState.offered(plan, ending);
+  }
+
+  /// Steps on calm skin as they were written that are not done, in order.
+  public List<CareStep> careOpen(TreatmentPlan plan) {
+    return plan.staging().after().isEmpty()
+        ? List.of()
+        : careOffered(plan).stream().filter(step -> !care.done().containsKey(step.id())).toList();
+  }
+
+  /// The step on calm skin whose time runs; empty where none does.
+  public Optional<CareStep> careRunning(TreatmentPlan plan) {
+    return careOffered(plan).stream()
+        .filter(step -> care.started().containsKey(step.id()))
+        .filter(step -> !care.done().containsKey(step.id()))
+        .findFirst();
+  }
+
+  /// When an add-on that is to come off in the room was put on; empty where none is on.
+  public Optional<Instant> shortContact(TreatmentPlan plan) {
+    return plan.addOn()
+        .filter(after -> after.shortContact() && care.addOnOn())
+        .flatMap(after -> care.addOnAt());
+  }
+
+  /// When the time of the running step is over.
+  public Optional<Instant> careRunsUntil(TreatmentPlan plan) {
+    return careRunning(plan)
+        .flatMap(step -> step.time().map(time -> care.started().get(step.id()).plus(time)));
+  }
+
+  /// A region whose acid is off and which is settled while another region is treated: it is asked
+  /// each minute to its own rest, and what is seen on it is kept until the client leaves.
+  ///
+  /// @param plan of its last stage
+  /// @param state of that stage, which goes on
+  public record Beside(TreatmentPlan plan, TreatmentState state) {
+
+    Beside after(TreatmentEvent event) {
+      return fact(event.fact())
+          .map(fact ->
+              new Beside(
+                  plan,
+                  state.after(plan, new TreatmentEvent(event.id(), event.at(), event.who(), fact))))
+          .orElse(this);
+    }
+
+    boolean holds(Zone zone) {
+      return plan.zones().contains(zone);
+    }
+
+    boolean holds(Region region) {
+      return plan.regions().contains(region);
+    }
+
+    public boolean atRest() {
+      return state.phase() == Phase.AT_REST || state.phase() == Phase.CHECKED;
+    }
+
+    /// At rest, and no white waits for the swab: it keeps nobody here.
+    boolean settled() {
+      return atRest() && !state.wipeOwed();
+    }
+
+    /// What a fact says of this region; empty where it says nothing.
+    private Optional<Fact> fact(Fact fact) {
+      return switch (fact) {
+        case RegionAnswered(var region, var value) when holds(region) ->
+            Optional.of(new SensationAnswered(value));
+        case RegionAnswered _, SensationAnswered _ -> Optional.empty();
+        case ResponseNoted _, IncidentReported _ -> Optional.of(fact);
+        default ->
+            ZoneFacts.named(fact).isPresent()
+                ? ZoneFacts.only(fact, plan.zones())
+                : Optional.empty();
+      };
+    }
   }
 }

@@ -33,6 +33,7 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.Briefing;
 import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Replay;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateADecided;
@@ -45,7 +46,6 @@ import ivesk.core.treatment.TreatmentEvent.StepDone;
 import ivesk.core.treatment.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.TreatmentEvent.WipeTested;
-import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import java.time.Duration;
 import java.time.Instant;
@@ -282,7 +282,7 @@ class PoliciesTest {
   }
 
   private static String line(TreatmentPlan plan, List<TreatmentEvent> events, Instant at) {
-    var advice = Advisor.advise(plan, TreatmentState.replay(events), at);
+    var advice = Advisor.advise(plan, Replay.state(events), at);
     return advice.line() + ": " + advice.reason() + " " + advice.other();
   }
 }

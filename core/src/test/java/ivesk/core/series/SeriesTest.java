@@ -32,9 +32,10 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.Replay;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
-import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -370,7 +371,7 @@ class SeriesTest {
         Instant at = end ? limit : start.plusSeconds(30L * i);
         events.add(new TreatmentEvent(new UUID(0, i), at, "ines", facts.get(i)));
       }
-      return TreatmentState.replay(events);
+      return Replay.state(events);
     }
 
     private NextPeel next(
@@ -411,7 +412,7 @@ class SeriesTest {
         Clients client,
         List<PastPeel> past,
         Since since) {
-      Treatment.Stage stage = new Treatment.Stage(plan, state, state.lastEventAt());
+      Stage stage = new Stage(plan, state, state.lastEventAt());
       return NextPeel.after(List.of(stage), client.facts(), past, T, since);
     }
 

@@ -429,7 +429,7 @@ class AdvisorTest {
       row(peel.advice(120), 10, Kind.END_ZONE);
       assertThat(peel.advice(120).line()).isEqualTo("End the chin");
       assertThat(peel.advice(120).reason()).startsWith("Its planned time is over.");
-      assertThat(Advisor.cues(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(120)));
+      assertThat(Cues.of(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(120)));
       peel.say(121, new ZoneEnded(CHIN));
       assertThat(peel.rowAt(122)).isNotEqualTo(10);
     }
@@ -612,7 +612,7 @@ class AdvisorTest {
       assertThat(peel.advice(412).until()).contains(at(630));
       assertThat(peel.advice(412).action()).isEqualTo(Action.NONE);
       peel.feels(470, 2).feels(530, 2).feels(590, 2);
-      assertThat(Advisor.cues(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(630)));
+      assertThat(Cues.of(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(630)));
       assertThat(peel.advice(630).action()).isEqualTo(Action.END);
     }
 
@@ -745,7 +745,7 @@ class AdvisorTest {
     @Test
     void eachOfTheElevenAnswersIsJudgedAhead() {
       Peel peel = Peel.of("MAN-20").onSkin().feels(60, 3);
-      List<Advice> ahead = Advisor.ifAnswered(peel.plan, peel.state(), at(110));
+      List<Advice> ahead = Cues.ifAnswered(peel.plan, peel.state(), at(110));
       assertThat(ahead).hasSize(11);
       for (int value = 0; value <= 10; value++) {
         Peel told = Peel.of("MAN-20").onSkin().feels(60, 3).feels(110, value);
@@ -759,7 +759,7 @@ class AdvisorTest {
     @Test
     void cuesNameEveryComingChange() {
       Peel peel = Peel.of("SAL-10").contact(180).onSkin().feels(30, 3);
-      List<Cue> cues = Advisor.cues(peel.plan, peel.state());
+      List<Cue> cues = Cues.of(peel.plan, peel.state());
       assertThat(cues)
           .extracting(cue -> Duration.between(Peel.ZERO, cue.at()).toSeconds())
           .as("ask, look, window, too late for a layer, limit")
@@ -772,11 +772,11 @@ class AdvisorTest {
     void theKeysChangeWhereTheWindowEnds() {
       Peel peel = Peel.of("SAL-10").contact(300).onSkin().feels(90, 5);
       Cue window =
-          Advisor.cues(peel.plan, peel.state()).stream()
+          Cues.of(peel.plan, peel.state()).stream()
               .filter(cue -> cue.at().equals(at(120)))
               .findFirst()
               .orElseThrow();
-      assertThat(Advisor.ifAnswered(peel.plan, peel.state(), at(100)).get(5).kind())
+      assertThat(Cues.ifAnswered(peel.plan, peel.state(), at(100)).get(5).kind())
           .isEqualTo(Kind.FINISH);
       assertThat(window.ifAnswered().get(5).kind()).isEqualTo(Kind.HOLD);
     }

@@ -68,7 +68,7 @@ class IndependentCheckTest {
   private static Peel taken(Peel peel, double end, Optional<Row> row) {
     peel.say(end, new EndingStarted(row));
     double at = end + 10;
-    for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
+    for (EndingStep step : peel.state().endingSteps(peel.plan)) {
       peel.say(at, new EndingStepDone(step));
       at += 5;
     }
@@ -126,7 +126,7 @@ class IndependentCheckTest {
       assertThat(peel.rowAt(50)).isEqualTo(9);
       assertThat(peel.rowAt(64.9)).isEqualTo(9);
       assertThat(peel.rowAt(65)).isEqualTo(3);
-      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(at(65));
+      assertThat(Cues.of(peel.plan, peel.state())).extracting(Cue::at).contains(at(65));
       assertThat(peel.say(60, new WipeTested(List.of(CHIN), false)).rowAt(61)).isEqualTo(3);
       Peel crystals = Peel.of("SAL-20").onSkin().white(50, Whitening.F3, CHIN);
       crystals.say(60, new WipeTested(List.of(CHIN), true));
@@ -249,14 +249,14 @@ class IndependentCheckTest {
       assertThat(Peel.opened(Peel.of("GLY-35")).refuses(-45, change)).as("not asked").isPresent();
       assertThat(Peel.of("GLY-35").armed().refuses(-5, change)).as("armed").isPresent();
       peel.say(-45, change);
-      assertThat(Treatment.plan(peel.events())).isEqualTo(lower);
-      TreatmentState state = TreatmentState.replay(peel.events());
+      assertThat(Replay.plan(peel.events())).isEqualTo(lower);
+      TreatmentState state = Replay.state(peel.events());
       assertThat(state.ready().gateA()).contains(GateA.LOWER_RUNG);
       assertThat(state.ready().contactLimit()).isEqualTo(lower.contactLimit());
-      assertThat(Treatment.openSteps(lower, state)).doesNotContain(ReadyStep.GATE_A);
+      assertThat(state.openSteps(lower)).doesNotContain(ReadyStep.GATE_A);
       UUID mistaken = peel.events().getLast().id();
       peel.say(-40, new TakenBack(mistaken));
-      assertThat(Treatment.plan(peel.events())).isEqualTo(peel.plan);
+      assertThat(Replay.plan(peel.events())).isEqualTo(peel.plan);
     }
 
     @Test
@@ -357,9 +357,9 @@ class IndependentCheckTest {
       Peel peel = prepped(Peel.of("PYR-40").contact(60), 4);
       assertThat(peel.refuses(-45, new GateADecided(GateA.SHORTEN, "")).orElseThrow())
           .contains("less than 60 s");
-      assertThat(Gate.shortensTo(Peel.of("GLY-35").plan()).orElseThrow().contact())
+      assertThat(Shortened.of(Peel.of("GLY-35").plan()).orElseThrow().contact())
           .contains(Duration.ofSeconds(180));
-      assertThat(Gate.shortensTo(Peel.of("TCA-10").plan())).as("one coat of one").isEmpty();
+      assertThat(Shortened.of(Peel.of("TCA-10").plan())).as("one coat of one").isEmpty();
     }
   }
 
@@ -367,7 +367,7 @@ class IndependentCheckTest {
   class HowOftenToAsk {
 
     private static Duration checkIn(Peel peel) {
-      return Advisor.checkIn(peel.plan, peel.state());
+      return Clocks.checkIn(peel.plan, peel.state());
     }
 
     @Test
@@ -386,14 +386,14 @@ class IndependentCheckTest {
       Peel peel = Peel.of("LAC-30").sensitivity(Sensitivity.SENSITIVE).onSkin().feels(40, 3);
       assertThat(peel.advice(41).kind()).isEqualTo(Kind.HOLD);
       assertThat(peel.advice(41).reason()).contains("30 seconds");
-      assertThat(Advisor.clocks(peel.plan, peel.state()).askAt()).contains(at(70));
+      assertThat(Clocks.of(peel.plan, peel.state()).askAt()).contains(at(70));
     }
 
     @Test
     void endBeforeTheLeastTimeAsksWhy() {
       Peel peel = taken(Peel.of("LWC-8").onSkin().feels(60, 2), 1200).feels(1300, 0);
       peel.say(1310, new LeavingChecked(true, List.of()));
-      assertThat(Treatment.whyOwed(peel.state())).isTrue();
+      assertThat(peel.state().whyOwed()).isTrue();
       assertThat(peel.refuses(1320, new Signed("s", "n")).orElseThrow()).contains("least time");
       peel.say(1321, new EarlyEndExplained("had to leave"));
       assertThat(peel.refuses(1322, new Signed("s", "n"))).isEmpty();
@@ -593,7 +593,7 @@ class IndependentCheckTest {
     void theEyeHasAClock() {
       Peel peel = Peel.of("MAN-20").onSkin().say(40, new SignSeen(Sign.EYE));
       assertThat(peel.advice(41).until()).contains(at(940));
-      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(at(940));
+      assertThat(Cues.of(peel.plan, peel.state())).extracting(Cue::at).contains(at(940));
       assertThat(peel.advice(940).reason()).contains("go on to emergency care");
     }
 
@@ -693,7 +693,7 @@ class IndependentCheckTest {
     void restIsNeverAboveItself() {
       Peel peel =
           Peel.of("MAN-20").onSkin().feels(60, 2).say(100, new EndingStarted(Optional.empty()));
-      for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
+      for (EndingStep step : peel.state().endingSteps(peel.plan)) {
         peel.feels(105, 1).say(106, new EndingStepDone(step));
       }
       assertThat(peel.advice(107).reason()).doesNotContain("above rest");
@@ -712,16 +712,16 @@ class IndependentCheckTest {
       for (Optional<Row> row : List.of(Optional.of(Row.DONE), Optional.<Row>empty())) {
         Peel peel = Peel.of("JES-RF").layers(2, 2).onSkin().feels(206, 4);
         peel.say(208, new EndingStarted(row));
-        assertThat(EndingSteps.of(peel.plan, peel.state())).contains(EndingStep.LEAVE_AS_IT_IS);
-        assertThat(CareState.offered(peel.plan, peel.state())).isEmpty();
+        assertThat(peel.state().endingSteps(peel.plan)).contains(EndingStep.LEAVE_AS_IT_IS);
+        assertThat(peel.state().careOffered(peel.plan)).isEmpty();
       }
       Peel held =
           Peel.of("JES-RF")
               .onSkin()
               .feels(60, 9)
               .say(62, new EndingStarted(Optional.of(Row.STOP_LINE)));
-      assertThat(EndingSteps.of(held.plan, held.state())).contains(EndingStep.WIPE_THEN_RINSE);
-      assertThat(CareState.offered(held.plan, held.state())).isNotEmpty();
+      assertThat(held.state().endingSteps(held.plan)).contains(EndingStep.WIPE_THEN_RINSE);
+      assertThat(held.state().careOffered(held.plan)).isNotEmpty();
     }
   }
 
@@ -733,10 +733,10 @@ class IndependentCheckTest {
       Peel peel =
           Peel.of("GLY-20").layers(3, 3).stepping("GLY-35").contact(300).onSkin().feels(60, 1);
       assertThat(peel.advice(61).kind()).isEqualTo(Kind.NEXT_RUNG);
-      assertThat(Advisor.checkIn(peel.plan, peel.state())).hasSeconds(60);
+      assertThat(Clocks.checkIn(peel.plan, peel.state())).hasSeconds(60);
       peel.say(62, new LayerStarted(FACE, true)).covered(80);
       assertThat(peel.state().limitAt()).contains(at(240));
-      assertThat(Advisor.checkIn(peel.plan, peel.state())).hasSeconds(30);
+      assertThat(Clocks.checkIn(peel.plan, peel.state())).hasSeconds(30);
       Peel late =
           Peel.of("GLY-20").layers(3, 3).stepping("GLY-35").contact(300).onSkin().feels(215, 1);
       assertThat(late.advice(216).kind()).as("too near to four minutes").isEqualTo(Kind.SAME_AGAIN);
@@ -745,12 +745,12 @@ class IndependentCheckTest {
     @Test
     void coolWaterAndTheCompressAreEndingsOfTheirOwn() {
       Peel cool = taken(Peel.of("GLY-20").takenOff(TakeOff.COOL_WATER).onSkin(), 100);
-      assertThat(EndingSteps.of(cool.plan, cool.state()))
+      assertThat(cool.state().endingSteps(cool.plan))
           .containsExactly(EndingStep.COOL_WATER, EndingStep.PAT_DRY);
       Peel gel = taken(Peel.of("MAN-20").takenOff(TakeOff.COOL_WATER).onSkin(), 100);
-      assertThat(EndingSteps.of(gel.plan, gel.state())).startsWith(EndingStep.LIFT_GEL);
+      assertThat(gel.state().endingSteps(gel.plan)).startsWith(EndingStep.LIFT_GEL);
       Peel compress = taken(Peel.of("LAC-10").takenOff(TakeOff.COMPRESS).onSkin(), 100);
-      assertThat(EndingSteps.of(compress.plan, compress.state()))
+      assertThat(compress.state().endingSteps(compress.plan))
           .startsWith(EndingStep.COMPRESS, EndingStep.LIFT_WITH_COMPRESS);
     }
 
@@ -787,7 +787,7 @@ class IndependentCheckTest {
       peel.white(90, Whitening.F3, CHIN);
       peel.say(92, new TakenBack(peel.events().getLast().id()));
       assertThat(peel.rowAt(93)).isNotEqualTo(3);
-      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(peel.state().injured()).isFalse();
       peel.say(100, new EndingStarted(Optional.empty()));
       peel.say(104, new TakenBack(peel.events().getLast().id()));
       assertThat(peel.state().phase()).isEqualTo(Phase.ACID);
@@ -831,7 +831,7 @@ class IndependentCheckTest {
       TreatmentEvent late =
           new TreatmentEvent(UUID.randomUUID(), at(72), "rolf", new RednessSeen(Map.of(CHIN, 1)));
       log.add(log.size() - 1, late);
-      TreatmentState state = TreatmentState.replay(log);
+      TreatmentState state = Replay.state(log);
       assertThat(state.looks().answers().getLast().value()).isEqualTo(3);
       assertThat(state.zones().get(CHIN).redness()).isEqualTo(1);
     }
@@ -876,7 +876,7 @@ class IndependentCheckTest {
       assertThat(peel.events()).hasSize(entries + 1).contains(mistaken);
       assertThat(peel.state().zones().get(CHIN).whitening()).isEqualTo(Whitening.NONE);
       assertThat(peel.rowAt(96)).isEqualTo(14);
-      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(peel.state().injured()).isFalse();
       assertThat(Correction.gone(peel.events())).containsExactly(mistaken.id());
       assertThat(refused(peel, correction).orElseThrow()).contains("nothing follows");
       // A correction is not taken back by the key of a mis-tap.
@@ -922,7 +922,7 @@ class IndependentCheckTest {
       assertThat(refused(peel, mistapped)).isEmpty();
       peel.say(60, mistapped);
       assertThat(Alarm.standing(peel.plan, peel.state())).isEmpty();
-      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(peel.state().injured()).isFalse();
       assertThat(peel.events()).as("both stay in the log").contains(peel.events().getLast());
       assertThat(
               refused(

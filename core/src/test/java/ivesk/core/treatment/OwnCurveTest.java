@@ -11,17 +11,18 @@ import org.junit.jupiter.api.Test;
 
 /// A client's own curve: worked by hand.
 class OwnCurveTest {
-  private static Treatment.Stage felt(String code, int first, int second, int endsAt, int restAt) {
+  private static Stage felt(String code, int first, int second, int endsAt, int restAt) {
     Peel peel = Peel.of(code).onSkin().feels(50, first).feels(110, second);
     peel.say(endsAt, new EndingStarted(Optional.of(Row.LIMIT)));
-    EndingSteps.of(peel.now(), peel.state())
+    peel.state()
+        .endingSteps(peel.now())
         .forEach(step -> peel.say(endsAt + 1, new EndingStepDone(step)));
     return peel.feels(restAt, 1).stages().getFirst();
   }
 
   @Test
   void isTheMedianAndTheRangeOfThreePeelsByMinute() {
-    List<Treatment.Stage> past =
+    List<Stage> past =
         List.of(
             felt("LAC-30", 2, 4, 150, 210),
             felt("LAC-30", 3, 3, 170, 260),
@@ -41,7 +42,7 @@ class OwnCurveTest {
 
   @Test
   void isScaledByTheDoseAndStaysWithinTheScale() {
-    List<Treatment.Stage> past =
+    List<Stage> past =
         List.of(
             felt("LAC-10", 2, 4, 150, 210),
             felt("LAC-10", 2, 4, 150, 210),
@@ -54,7 +55,7 @@ class OwnCurveTest {
 
   @Test
   void needsThreeOfTheFamilyOnTheRegion() {
-    List<Treatment.Stage> past =
+    List<Stage> past =
         List.of(
             felt("LAC-30", 2, 4, 150, 210),
             felt("LAC-30", 3, 3, 170, 260),

@@ -43,7 +43,7 @@ final class Peel {
   final TreatmentPlan plan;
   private final List<TreatmentEvent> events = new ArrayList<>();
   private int ids;
-  private List<Treatment.Stage> stages = List.of();
+  private List<Stage> stages = List.of();
 
   private Peel(TreatmentPlan plan) {
     this.plan = plan;
@@ -304,8 +304,8 @@ final class Peel {
     return stages().getLast().state();
   }
 
-  List<Treatment.Stage> stages() {
-    if (stages.isEmpty()) stages = Treatment.stages(events);
+  List<Stage> stages() {
+    if (stages.isEmpty()) stages = Replay.stages(events);
     return stages;
   }
 
@@ -324,6 +324,6 @@ final class Peel {
   }
 
   Optional<String> refuses(double seconds, Fact fact) {
-    return Treatment.refuse(now(), state(), fact, at(seconds));
+    return Refusal.of(now(), state(), fact, at(seconds));
   }
 }

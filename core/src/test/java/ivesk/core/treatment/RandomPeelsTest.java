@@ -111,10 +111,10 @@ class RandomPeelsTest {
           Peel peel = run(seed, (p, state, now) -> {});
           TreatmentState whole = peel.state();
           assertThat(peel.state()).isEqualTo(whole);
-          TreatmentState stepwise = TreatmentState.replay(peel.events().subList(0, 1));
+          TreatmentState stepwise = Replay.state(peel.events().subList(0, 1));
           TreatmentPlan plan = peel.plan;
           for (TreatmentEvent event : peel.events().subList(1, peel.events().size())) {
-            stepwise = stepwise.after(plan, event);
+            stepwise = Replay.after(plan, stepwise, event);
             if (event.fact() instanceof StageOpened) plan = plan.staging().next().orElseThrow();
           }
           assertThat(stepwise).isEqualTo(whole);
@@ -132,7 +132,7 @@ class RandomPeelsTest {
               (peel, state, now) -> {
                 Instant later = state.lastEventAt().plusMillis(random.nextLong(1_200_000));
                 Advice given = Advisor.advise(peel.now(), state, state.lastEventAt());
-                for (Cue cue : Advisor.cues(peel.now(), state)) {
+                for (Cue cue : Cues.of(peel.now(), state)) {
                   if (!cue.at().isAfter(later)) given = cue.advice();
                 }
                 assertThat(given).isEqualTo(Advisor.advise(peel.now(), state, later));
@@ -149,7 +149,7 @@ class RandomPeelsTest {
             run(
                 seed,
                 (peel, state, now) -> {
-                  List<Advice> foretold = Advisor.ifAnswered(peel.now(), state, now);
+                  List<Advice> foretold = Cues.ifAnswered(peel.now(), state, now);
                   // Two answers within a second are one: the next is given after that.
                   Instant next =
                       state
@@ -393,7 +393,7 @@ class RandomPeelsTest {
         }
         case ENDING_STEP -> {
           return new EndingStepDone(
-              EndingSteps.of(peel.now(), state).stream()
+              state.endingSteps(peel.now()).stream()
                   .filter(step -> !state.ending().steps().contains(step))
                   .findFirst()
                   .orElseThrow());
@@ -414,7 +414,7 @@ class RandomPeelsTest {
           return new BarrierWipedOff();
         }
         case CARE -> {
-          CareStep step = CareState.open(peel.now(), state).getFirst();
+          CareStep step = state.careOpen(peel.now()).getFirst();
           return step.time().isPresent()
               ? new CareStarted(step.id())
               : random.nextBoolean()
@@ -422,7 +422,7 @@ class RandomPeelsTest {
                   : new Extracted(step.id(), List.of(new ExtractedPoint(zone, 500, 500)), 1);
         }
         case CARE_OFF -> {
-          return new CareDone(CareState.running(peel.now(), state).orElseThrow().id());
+          return new CareDone(state.careRunning(peel.now()).orElseThrow().id());
         }
         case BASE -> {
           return random.nextBoolean()
@@ -430,13 +430,13 @@ class RandomPeelsTest {
               : new BaseOutrunPassed("for the test");
         }
         case ARM -> {
-          List<ReadyStep> open = Treatment.openSteps(peel.now(), state);
+          List<ReadyStep> open = state.openSteps(peel.now());
           return open.isEmpty()
               ? new TimerArmed()
               : switch (open.getFirst()) {
                 case BASELINE -> new RednessSeen(Map.of(zone, 0));
                 case GATE_A ->
-                    Treatment.prepAnswer(state).isEmpty()
+                    state.prepAnswer().isEmpty()
                         ? new SensationAnswered(random.nextInt(4))
                         : new GateADecided(GateA.KEEP, "");
                 default -> new StepDone(open.getFirst(), "");

@@ -74,7 +74,7 @@ class SessionTest {
     if (plan.plan().contactLimit().isPresent()) plan.contact(120);
     Peel peel = plan.onSkin().feels(60, 3).say(120, new EndingStarted(row));
     double at = 130;
-    for (EndingStep step : EndingSteps.of(peel.plan, peel.state())) {
+    for (EndingStep step : peel.state().endingSteps(peel.plan)) {
       peel.say(at, new EndingStepDone(step));
       at += 20;
     }
@@ -93,11 +93,11 @@ class SessionTest {
             new TreatmentEvent(
                 new java.util.UUID(1, events.size()), Peel.at(-90 + events.size()), "ines", fact));
       }
-      return TreatmentState.replay(events);
+      return Replay.state(events);
     }
 
     private Optional<String> refuses(TreatmentState state, TreatmentEvent.Fact fact) {
-      return Treatment.refuse(Peel.of("GLY-35").plan(), state, fact, Peel.at(-10));
+      return Refusal.of(Peel.of("GLY-35").plan(), state, fact, Peel.at(-10));
     }
 
     @Test
@@ -120,13 +120,13 @@ class SessionTest {
           .isPresent();
       TreatmentState asked = after(new StepDone(ReadyStep.PREP, ""), new SensationAnswered(2));
       assertThat(refuses(asked, new GateADecided(GateA.KEEP, ""))).isEmpty();
-      assertThat(Treatment.prepAnswer(asked)).contains(2);
+      assertThat(asked.prepAnswer()).contains(2);
     }
 
     @ParameterizedTest
     @CsvSource({"0, false, true", "3, false, true", "4, false, false", "1, true, false"})
     void fourOrAHotSpotDoesNotPass(int answer, boolean hot, boolean passes) {
-      assertThat(Gate.passes(answer, hot)).isEqualTo(passes);
+      assertThat(PrepAnswer.passes(answer, hot)).isEqualTo(passes);
     }
 
     @Test
@@ -137,13 +137,14 @@ class SessionTest {
               new SensationAnswered(4),
               new GateADecided(GateA.SHORTEN, ""));
       assertThat(state.ready().contactLimit()).contains(Duration.ofSeconds(180));
-      assertThat(Gate.shortened(Duration.ofSeconds(95))).isEqualTo(Duration.ofSeconds(70));
+      assertThat(Shortened.contact(Peel.of("GLY-35").contact(95).plan()))
+          .contains(Duration.ofSeconds(70));
     }
 
     @Test
     void shortenTakesALayerWhereThereAreNoMinutes() {
-      assertThat(Gate.fewer(Peel.of("JES-RF").layers(2, 2).plan())).isEqualTo(1);
-      assertThat(Gate.fewer(Peel.of("JES-RF").plan())).isEqualTo(1);
+      assertThat(Shortened.layers(Peel.of("JES-RF").layers(2, 2).plan())).isEqualTo(1);
+      assertThat(Shortened.layers(Peel.of("JES-RF").plan())).isEqualTo(1);
     }
 
     @Test
@@ -281,7 +282,7 @@ class SessionTest {
       for (Optional<Row> row :
           List.of(Optional.of(Row.LIMIT), Optional.of(Row.WHITENING), Optional.<Row>empty())) {
         Peel peel = Peel.of(code).onSkin().say(100, new EndingStarted(row));
-        assertThat(EndingSteps.of(peel.plan, peel.state()))
+        assertThat(peel.state().endingSteps(peel.plan))
             .noneMatch(
                 step -> step.words().toLowerCase(java.util.Locale.ROOT).contains("neutralis"));
       }
@@ -292,7 +293,7 @@ class SessionTest {
       Peel early =
           Peel.of("SAL-10").onSkin().say(100, new EndingStarted(Optional.of(Row.STOP_LINE)));
       assertThat(early.state().ending().early()).isTrue();
-      assertThat(EndingSteps.of(early.plan, early.state()))
+      assertThat(early.state().endingSteps(early.plan))
           .anyMatch(step -> step.words().contains("runs its course"));
       Peel inTime = Peel.of("SAL-10").onSkin().say(300, new EndingStarted(Optional.of(Row.LIMIT)));
       assertThat(inTime.state().ending().early()).isFalse();
@@ -301,7 +302,7 @@ class SessionTest {
     @Test
     void leadsStepByStepToAskingForRest() {
       Peel peel = Peel.of("MAN-20").onSkin().say(120, new EndingStarted(Optional.of(Row.LIMIT)));
-      List<EndingStep> steps = EndingSteps.of(peel.plan, peel.state());
+      List<EndingStep> steps = peel.state().endingSteps(peel.plan);
       assertThat(peel.advice(121).line()).isEqualTo(steps.getFirst().words());
       peel.say(125, new EndingStepDone(steps.getFirst()));
       assertThat(peel.advice(126).line()).isEqualTo(steps.get(1).words());
@@ -338,8 +339,7 @@ class SessionTest {
       Peel peel = ended("MAN-20", Optional.of(Row.LIMIT)).feels(1000, 3);
       assertThat(peel.advice(1019).line()).doesNotContain("clinician");
       assertThat(peel.advice(1020).line()).contains("clinician");
-      assertThat(Advisor.cues(peel.plan, peel.state()))
-          .anyMatch(cue -> cue.at().equals(Peel.at(1020)));
+      assertThat(Cues.of(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(Peel.at(1020)));
     }
 
     @Test
@@ -413,7 +413,7 @@ class SessionTest {
       Peel peel = resting(true).say(270, new AddOnPutOn());
       assertThat(peel.advice(271).line()).isEqualTo("Leave the RET-1 on");
       assertThat(peel.advice(271).until()).contains(Peel.at(570));
-      assertThat(Advisor.cues(peel.plan, peel.state())).extracting(Cue::at).contains(Peel.at(570));
+      assertThat(Cues.of(peel.plan, peel.state())).extracting(Cue::at).contains(Peel.at(570));
       assertThat(peel.advice(570).line()).isEqualTo("Wipe the RET-1 off");
       assertThat(peel.advice(570).until()).contains(Peel.at(870));
       assertThat(peel.refuses(571, new LeavingChecked(true, List.of())))
@@ -457,7 +457,7 @@ class SessionTest {
           ended("MAN-20", Optional.of(Row.LIMIT))
               .say(250, new SignSeen(Sign.EYE))
               .say(1200, new SignResolved(Sign.EYE, "rinsed"));
-      assertThat(Outcome.injured(peel.state())).isTrue();
+      assertThat(peel.state().injured()).isTrue();
       assertThat(Outcome.of(peel.now(), peel.state()) == PeelOutcome.WELL_TAKEN).isFalse();
     }
 

@@ -104,7 +104,8 @@ class StagesOnTheCouchTest {
 
   private static Peel ended(Peel peel, double seconds) {
     peel.say(seconds, new EndingStarted(Optional.of(Row.LIMIT)));
-    EndingSteps.of(peel.now(), peel.state())
+    peel.state()
+        .endingSteps(peel.now())
         .forEach(step -> peel.say(seconds + 1, new EndingStepDone(step)));
     return peel;
   }
@@ -239,7 +240,7 @@ class StagesOnTheCouchTest {
           place + 1,
           new TreatmentEvent(
               java.util.UUID.randomUUID(), at(90), "rolf", new SensationAnswered(7)));
-      List<Treatment.Stage> stages = Treatment.stages(log);
+      List<Stage> stages = Replay.stages(log);
       assertThat(stages.getFirst().state().worstSensation()).contains(7);
       assertThat(stages.getLast().state().worstSensation()).isEmpty();
     }
@@ -286,7 +287,7 @@ class StagesOnTheCouchTest {
       peel.say(400, new CareStarted("mask"));
       assertThat(peel.advice(401).line()).isEqualTo("Leave it on: mask");
       assertThat(peel.advice(401).until()).contains(at(1000));
-      assertThat(Advisor.cues(peel.plan, peel.state()))
+      assertThat(Cues.of(peel.plan, peel.state()))
           .anySatisfy(cue -> {
             assertThat(cue.at()).isEqualTo(at(1000));
             assertThat(cue.advice().line()).isEqualTo("Time is over: mask");
@@ -542,7 +543,7 @@ class StagesOnTheCouchTest {
       Peel peel = Peel.of("GLY-35").armed().layer(0).feels(40, 2);
       assertThat(peel.advice(59.9).reason()).startsWith("Spread within a minute");
       assertThat(peel.advice(60).reason()).startsWith("Spread for over 60 s");
-      assertThat(Advisor.cues(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(60)));
+      assertThat(Cues.of(peel.plan, peel.state())).anyMatch(cue -> cue.at().equals(at(60)));
       peel.covered(75).feels(80, 2);
       assertThat(Outcome.summary(peel.stages(), at(90))).contains("layer 1 spread over 1:15");
     }

@@ -104,9 +104,9 @@ class WhatStaysPropertiesTest {
       return true;
     }),
     NOBODY_LEAVES_BEFORE_THE_OTHER_REGION_RESTS(told -> {
-      List<Beside> beside = told.state.beside();
+      List<TreatmentState.Beside> beside = told.state.beside();
       if (beside.isEmpty() || told.state.phase() != Phase.CHECKED) return false;
-      for (Beside one : beside) {
+      for (TreatmentState.Beside one : beside) {
         List<Integer> answers =
             told.stage(RegionAnswered.class)
                 .filter(answer -> answer.region() == one.plan().region())
@@ -146,7 +146,7 @@ class WhatStaysPropertiesTest {
       if (told.state.layers().isEmpty()) return false;
       List<TreatmentEvent> events = new ArrayList<>(told.all);
       events.add(told.event(new LayerStarted(told.plan.zones(), false)));
-      TreatmentState both = Treatment.stages(events).getLast().state();
+      TreatmentState both = Replay.stages(events).getLast().state();
       assertThat(both.phase()).isNotIn(Phase.ARMED, Phase.ACID);
       assertThat(both.endedAt()).isEqualTo(told.state.endedAt());
       assertThat(Conflict.of(events, Peel.ZERO.minusSeconds(1_000)))
@@ -224,7 +224,7 @@ class WhatStaysPropertiesTest {
       List<TreatmentEvent> events = new ArrayList<>(told.all);
       events.add(told.event(new WhiteningSeen(white, Whitening.F2)));
       events.add(told.event(new WipeTested(white, false)));
-      TreatmentState seen = Treatment.stages(events).getLast().state();
+      TreatmentState seen = Replay.stages(events).getLast().state();
       assertThat(seen.looks().incident()).isTrue();
       assertThat(Outcome.of(told.plan, seen)).isEqualTo(PeelOutcome.ADVERSE);
       return true;
@@ -256,8 +256,8 @@ class WhatStaysPropertiesTest {
       events.add(told.event(correction));
       List<TreatmentEvent> never = new ArrayList<>(told.all);
       never.remove(sign.get());
-      TreatmentState corrected = Treatment.stages(events).getLast().state();
-      TreatmentState unsaid = Treatment.stages(never).getLast().state();
+      TreatmentState corrected = Replay.stages(events).getLast().state();
+      TreatmentState unsaid = Replay.stages(never).getLast().state();
       assertThat(corrected.looks().seenSigns()).isEqualTo(unsaid.looks().seenSigns());
       assertThat(corrected.signs()).isEqualTo(unsaid.signs());
       return true;
@@ -368,7 +368,7 @@ class WhatStaysPropertiesTest {
     }
 
     Optional<String> refuses(Fact fact) {
-      return Treatment.refuse(plan, state, fact, now);
+      return Refusal.of(plan, state, fact, now);
     }
 
     TreatmentEvent event(Fact fact) {

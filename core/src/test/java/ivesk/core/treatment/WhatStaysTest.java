@@ -64,7 +64,8 @@ class WhatStaysTest {
 
   private static Peel ended(Peel peel, double seconds) {
     peel.say(seconds, new EndingStarted(Optional.empty()));
-    EndingSteps.of(peel.now(), peel.state())
+    peel.state()
+        .endingSteps(peel.now())
         .forEach(step -> peel.say(seconds + 1, new EndingStepDone(step)));
     return peel;
   }
@@ -97,7 +98,7 @@ class WhatStaysTest {
     void salicylicF3ThatASwabTakesOffInTimeNeverStood() {
       Peel peel = Peel.of("SAL-20").onSkin().white(60, Whitening.F3, NOSE);
       peel.say(70, new WipeTested(List.of(NOSE), true));
-      assertThat(Outcome.injured(peel.state())).isFalse();
+      assertThat(peel.state().injured()).isFalse();
     }
 
     @Test
@@ -213,14 +214,13 @@ class WhatStaysTest {
     void theKeysShowAnAnswerFromNowOn() {
       Peel gly = Peel.of("GLY-35").onSkin().feels(60, 5);
       Cue apart =
-          Advisor.cues(gly.plan, gly.state()).stream()
+          Cues.of(gly.plan, gly.state()).stream()
               .filter(cue -> cue.at().equals(at(80)))
               .findFirst()
               .orElseThrow();
       assertThat(apart.ifAnswered().get(5).kind()).isEqualTo(Kind.END);
       Peel sal = Peel.of("SAL-20").onSkin().feels(30, 7).feels(60, 5);
-      assertThat(Advisor.ifAnswered(sal.plan, sal.state(), at(60)).get(6).kind())
-          .isEqualTo(Kind.HOLD);
+      assertThat(Cues.ifAnswered(sal.plan, sal.state(), at(60)).get(6).kind()).isEqualTo(Kind.HOLD);
       sal.feels(80, 6);
       assertThat(sal.advice(80).kind()).isEqualTo(Kind.HOLD);
     }
@@ -256,7 +256,7 @@ class WhatStaysTest {
     void guardsThatWereTakenOffAreDoneAgainBeforeTheNextAcid() {
       Peel peel = sandwich().red(320, 0, CHIN).feels(360, 1);
       peel.say(370, new BarrierWipedOff()).say(900, new StageOpened());
-      assertThat(Treatment.openSteps(peel.now(), peel.state()))
+      assertThat(peel.state().openSteps(peel.now()))
           .containsExactly(ReadyStep.BARRIER, ReadyStep.EYES);
       assertThat(peel.state().barrierOn()).isFalse();
       assertThat(peel.state().phase()).isEqualTo(Phase.READY);
@@ -278,7 +278,7 @@ class WhatStaysTest {
       Peel peel = Peel.of("SAL-10").zones(List.of(NOSE, CHIN)).staged(place(1, 2, cheeks)).armed();
       peel.say(0, new LayerStarted(List.of(NOSE, CHIN), false)).covered(20).feels(60, 2);
       ended(peel, 180).red(200, 0, CHIN).feels(240, 1).say(250, new StageOpened());
-      assertThat(Treatment.openSteps(peel.now(), peel.state()))
+      assertThat(peel.state().openSteps(peel.now()))
           .containsExactly(ReadyStep.PREP, ReadyStep.BASELINE, ReadyStep.GATE_A);
       assertThat(peel.refuses(260, new LayerStarted(List.of(CHEEK_LEFT), false))).isPresent();
     }
@@ -472,8 +472,7 @@ class WhatStaysTest {
       steps.feels(200, 5).feels(600, 6).feels(1000, 6);
       assertThat(steps.advice(1019).kind()).isEqualTo(Kind.TAKE_OFF);
       assertThat(steps.advice(1025).line()).contains("call the clinician");
-      assertThat(Advisor.cues(steps.plan, steps.state()))
-          .anyMatch(cue -> cue.at().equals(at(1020)));
+      assertThat(Cues.of(steps.plan, steps.state())).anyMatch(cue -> cue.at().equals(at(1020)));
 
       Peel white = ended(Peel.of("GLY-35").onSkin().feels(60, 4), 120);
       white.white(200, Whitening.F1, CHIN).feels(1000, 3);

@@ -8,6 +8,7 @@ import java.time.ZoneId;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
@@ -23,7 +24,12 @@ import org.springframework.web.servlet.resource.EncodedResourceResolver;
 /// switch of the shipped application can turn it on.
 public class TestServer {
   public static void main(String[] args) {
-    new SpringApplication(IveskApplication.class, MovableTime.class).run(args);
+    run(args);
+  }
+
+  /// Returns when it answers.
+  public static ConfigurableApplicationContext run(String... args) {
+    return new SpringApplication(IveskApplication.class, MovableTime.class).run(args);
   }
 
   @Configuration(proxyBeanMethods = false)

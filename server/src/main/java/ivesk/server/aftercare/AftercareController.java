@@ -7,7 +7,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.Phase;
-import ivesk.core.treatment.Treatment.Stage;
+import ivesk.core.treatment.Stage;
 import ivesk.server.aftercare.AftercareService.After;
 import ivesk.server.aftercare.SheetView.SheetReply;
 import ivesk.server.app.Audit;

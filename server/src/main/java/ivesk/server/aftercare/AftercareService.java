@@ -26,14 +26,13 @@ import ivesk.core.series.Onward;
 import ivesk.core.series.Since;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.CareState;
 import ivesk.core.treatment.EndingStep;
 import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Looks.Told;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Sign;
-import ivesk.core.treatment.Treatment.Stage;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentState;
 import ivesk.server.aftercare.HomePlanStore.Having;
 import ivesk.server.app.Problems.Refused;
@@ -422,7 +421,7 @@ public class AftercareService {
                 Outcome.depth(stage.plan(), stage.state()),
                 local(stage.state().endedAt().orElseThrow()),
                 frosted(stage),
-                EndingSteps.of(stage.plan(), stage.state()).contains(EndingStep.LEAVE_AS_IT_IS)))
+                stage.state().endingSteps(stage.plan()).contains(EndingStep.LEAVE_AS_IT_IS)))
         .toList();
   }
 
@@ -439,7 +438,7 @@ public class AftercareService {
     List<At> all = new ArrayList<>();
     for (Stage stage : live.stages()) {
       TreatmentState state = stage.state();
-      for (CareStep step : CareState.offered(stage.plan(), state)) {
+      for (CareStep step : state.careOffered(stage.plan())) {
         Instant at = state.care().done().get(step.id());
         boolean stays = step.kind() == StepKind.PRODUCT || step.kind() == StepKind.SUNSCREEN;
         if (at != null && stays && step.name().isPresent()) {

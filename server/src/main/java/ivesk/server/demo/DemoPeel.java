@@ -6,8 +6,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
-import ivesk.core.treatment.CareState;
-import ivesk.core.treatment.EndingSteps;
+import ivesk.core.treatment.Cues;
 import ivesk.core.treatment.Phase;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.TreatmentEvent.CareDone;
@@ -160,7 +159,7 @@ final class DemoPeel {
   }
 
   private Instant nextInstant() {
-    return Advisor.cues(live.plan(), live.state()).stream()
+    return Cues.of(live.plan(), live.state()).stream()
         .map(cue -> cue.at())
         .filter(at -> at.isAfter(clock.instant()))
         .findFirst()
@@ -172,7 +171,7 @@ final class DemoPeel {
       clock.pass(Duration.ofSeconds(30));
       say(
           new EndingStepDone(
-              EndingSteps.of(live.plan(), live.state()).stream()
+              live.state().endingSteps(live.plan()).stream()
                   .filter(step -> !live.state().ending().steps().contains(step))
                   .findFirst()
                   .orElseThrow()));
@@ -183,7 +182,7 @@ final class DemoPeel {
       feels = Math.max(live.plan().restAtMost(), feels - 1);
       say(new SensationAnswered(feels));
     }
-    for (CareStep step : CareState.offered(live.plan(), live.state())) {
+    for (CareStep step : live.state().careOffered(live.plan())) {
       if (step.gateC() || step.time().isPresent()) continue;
       clock.pass(Duration.ofSeconds(45));
       say(new CareDone(step.id()));

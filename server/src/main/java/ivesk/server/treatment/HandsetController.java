@@ -1,8 +1,8 @@
 package ivesk.server.treatment;
 
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.ClientCue;
+import ivesk.core.treatment.Cues;
 import ivesk.core.treatment.Looks;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.server.app.May;
@@ -124,6 +124,6 @@ class HandsetController {
         clock.instant().truncatedTo(ChronoUnit.MILLIS),
         live.plan().zones(),
         live.state().lastAnswer().map(Looks.Told::value),
-        Advisor.clientCues(live.plan(), live.state()));
+        Cues.toClient(live.plan(), live.state()));
   }
 }

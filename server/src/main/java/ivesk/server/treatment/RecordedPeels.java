@@ -5,7 +5,7 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Phase;
-import ivesk.core.treatment.Treatment.Stage;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.DatabaseReopened;

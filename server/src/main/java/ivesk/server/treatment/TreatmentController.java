@@ -3,7 +3,7 @@ package ivesk.server.treatment;
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.ReadyStep;
-import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Refusal;
 import ivesk.core.treatment.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.GateA;
@@ -212,7 +212,7 @@ class TreatmentController {
     TreatmentPlan other = plans.insteadOf(live.visitId(), live.plan(), body.formula());
     PlanChanged fact = BadInput.in("choice", () -> new PlanChanged(body.choice(), other));
     Instant now = clock.instant();
-    Treatment.refuse(live.plan(), live.state(), fact, now)
+    Refusal.of(live.plan(), live.state(), fact, now)
         .ifPresent(why -> {
           throw new Refused(Words.capital(why) + ". The plan is as it was.");
         });

@@ -12,23 +12,26 @@ import ivesk.core.treatment.Advice;
 import ivesk.core.treatment.Advisor;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Briefing;
-import ivesk.core.treatment.CareState;
 import ivesk.core.treatment.ClientCue;
+import ivesk.core.treatment.Clocks;
 import ivesk.core.treatment.Conflict;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Cue;
+import ivesk.core.treatment.Cues;
+import ivesk.core.treatment.DecisionTable;
 import ivesk.core.treatment.EndingStep;
-import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.Gate;
 import ivesk.core.treatment.Looks;
 import ivesk.core.treatment.OnSkin;
 import ivesk.core.treatment.Outcome;
 import ivesk.core.treatment.OwnCurve;
 import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.PrepAnswer;
 import ivesk.core.treatment.ReadyStep;
 import ivesk.core.treatment.Row;
+import ivesk.core.treatment.Shortened;
 import ivesk.core.treatment.Sign;
-import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Corrected;
 import ivesk.core.treatment.TreatmentEvent.Fact;
@@ -94,7 +97,7 @@ record TreatmentView(
     List<String> briefing,
     Optional<Integer> prepAnswer,
     Optional<Boolean> gatePasses,
-    List<Gate.Leads> gateAnswers,
+    List<PrepAnswer.Leads> gateAnswers,
     List<Zone> cover,
     Optional<Long> acidPrepSeconds,
     Optional<Instant> prepTouchedAt,
@@ -110,7 +113,7 @@ record TreatmentView(
     Response response,
     boolean fanOn,
     List<Looks.Told> answers,
-    Advisor.Clocks clocks,
+    Clocks clocks,
     Advice advice,
     Optional<WhyView> why,
     List<Advice> ifAnswered,
@@ -205,7 +208,7 @@ record TreatmentView(
 
   /// @param number of the row, 1 to 17
   /// @param when it matches, as a clinician reads it
-  record WhyView(Row row, int number, String when, String then, List<Advisor.Value> values) {
+  record WhyView(Row row, int number, String when, String then, List<DecisionTable.Value> values) {
     static WhyView of(Advisor.Why why) {
       return new WhyView(
           why.line().row(),
@@ -263,7 +266,7 @@ record TreatmentView(
       Optional<Long> contactLimitSeconds,
       List<LayerView> layers,
       List<Looks.Told> answers,
-      Advisor.Clocks clocks,
+      Clocks clocks,
       Optional<Instant> restAt,
       List<CareView> care) {}
 
@@ -321,7 +324,7 @@ record TreatmentView(
       Live live, Instant now, int since, Optional<OwnCurve> ownCurve, Optional<String> clockJump) {
     int from = since <= live.events().size() && since >= live.settled() ? since : 0;
     TreatmentState state = live.state();
-    Optional<Integer> prep = Treatment.prepAnswer(state);
+    Optional<Integer> prep = state.prepAnswer();
     Set<UUID> gone = Correction.gone(live.events());
     Advice advice = Advisor.advise(live.plan(), state, now);
     boolean hot = state.zones().values().stream().anyMatch(zone -> zone.hotSpot().isPresent());
@@ -343,14 +346,14 @@ record TreatmentView(
             .toList(),
         Briefing.of(live.plan()),
         prep,
-        prep.map(answer -> Gate.passes(answer, hot)),
-        IntStream.rangeClosed(0, 10).mapToObj(answer -> Gate.leads(answer, hot)).toList(),
+        prep.map(answer -> PrepAnswer.passes(answer, hot)),
+        IntStream.rangeClosed(0, 10).mapToObj(answer -> PrepAnswer.leads(answer, hot)).toList(),
         live.plan().preparation().cover(),
         live.plan().preparation().acidPrep().map(Duration::toSeconds),
         state.ready().prepTouchedAt(),
         state.ready().gateA(),
-        prep.filter(answer -> answer >= Gate.NOT_TO_BE_KEPT).isEmpty(),
-        Gate.shortensTo(live.plan())
+        prep.filter(answer -> answer >= PrepAnswer.NOT_TO_BE_KEPT).isEmpty(),
+        Shortened.of(live.plan())
             .map(left -> new ShortenedView(left.contact().map(Duration::toSeconds), left.layers())),
         state.ready().contactLimit().map(Duration::toSeconds),
         state.layersPlanned(),
@@ -362,24 +365,24 @@ record TreatmentView(
         state.response(),
         state.acid().fanOn(),
         state.looks().answers(),
-        Advisor.clocks(live.plan(), state),
+        Clocks.of(live.plan(), state),
         advice,
         Advisor.why(advice, live.plan(), state, now).map(WhyView::of),
-        Advisor.ifAnswered(live.plan(), state, now),
-        Advisor.checkIns(live.plan(), state, now).stream().map(Duration::toSeconds).toList(),
-        Advisor.cues(live.plan(), state),
-        Advisor.clientCues(live.plan(), state),
+        Cues.ifAnswered(live.plan(), state, now),
+        Cues.checkIns(live.plan(), state, now).stream().map(Duration::toSeconds).toList(),
+        Cues.of(live.plan(), state),
+        Cues.toClient(live.plan(), state),
         live.plan().handling().handset(),
-        EndingSteps.of(live.plan(), state).stream()
+        state.endingSteps(live.plan()).stream()
             .map(step ->
                 new EndingStepView(step, step.words(), state.ending().steps().contains(step)))
             .toList(),
-        CareState.offered(live.plan(), state).stream()
+        state.careOffered(live.plan()).stream()
             .map(step -> care(step, live.plan(), state))
             .toList(),
         state.care().extracted(),
         state.barrierOn(),
-        Gate.noMoreAcid(state),
+        state.noMoreAcid(),
         Advisor.beside(state, now).stream().map(BesideView::of).toList(),
         state.endedZones().zones().entrySet().stream()
             .map(one ->
@@ -398,10 +401,10 @@ record TreatmentView(
         Conflict.of(live.events(), live.stages().getLast().from()),
         state.care().addOnAt(),
         state.care().addOnOffAt(),
-        live.plan().addOn().flatMap(after -> Treatment.addOn(live.plan(), state)),
+        live.plan().addOn().flatMap(after -> Gate.addOn(live.plan(), state)),
         state.ending().restAt(),
         state.zones().values().stream().anyMatch(ZoneState::wipeOwed),
-        Treatment.whyOwed(state),
+        state.whyOwed(),
         Outcome.summary(live.stages(), now),
         live.events().getLast().fact() instanceof Corrected,
         clockJump,
@@ -448,11 +451,11 @@ record TreatmentView(
             .toList(),
         Optional.ofNullable(state.care().started().get(step.id())),
         Optional.ofNullable(state.care().done().get(step.id())),
-        begun ? Optional.empty() : Treatment.careNotNow(plan, state, step));
+        begun ? Optional.empty() : Gate.careNotNow(plan, state, step));
   }
 
   private static StageNow stage(Live live) {
-    Treatment.Stage now = live.stages().getLast();
+    Stage now = live.stages().getLast();
     return new StageNow(
         now.plan().staging().number(),
         now.plan().staging().of(),
@@ -465,7 +468,7 @@ record TreatmentView(
                     next.formula().code(),
                     next.region(),
                     next.sharesSkin(now.plan()),
-                    Treatment.nextNotNow(now.plan(), now.state()))),
+                    Gate.next(now.plan(), now.state()))),
         live.stages().subList(0, live.stages().size() - 1).stream()
             .map(done ->
                 new DoneStageView(
@@ -476,9 +479,9 @@ record TreatmentView(
                     done.state().ready().contactLimit().map(Duration::toSeconds),
                     layers(done.plan(), done.state()),
                     done.state().looks().answers(),
-                    Advisor.clocks(done.plan(), done.state()),
+                    Clocks.of(done.plan(), done.state()),
                     done.state().ending().restAt(),
-                    CareState.offered(done.plan(), done.state()).stream()
+                    done.state().careOffered(done.plan()).stream()
                         .map(step -> care(step, done.plan(), done.state()))
                         .toList()))
             .toList());

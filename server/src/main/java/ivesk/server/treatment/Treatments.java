@@ -8,8 +8,9 @@ import ivesk.core.treatment.AcidState;
 import ivesk.core.treatment.Alarm;
 import ivesk.core.treatment.Correction;
 import ivesk.core.treatment.Phase;
-import ivesk.core.treatment.Treatment;
-import ivesk.core.treatment.Treatment.Stage;
+import ivesk.core.treatment.Refusal;
+import ivesk.core.treatment.Replay;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Fact;
 import ivesk.core.treatment.TreatmentEvent.Opened;
@@ -294,7 +295,7 @@ public class Treatments
     if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened)) {
       throw new NotFound("opened treatment", row.id());
     }
-    return new Live(row.id(), row.visitId(), Treatment.stages(events), events, events.size());
+    return new Live(row.id(), row.visitId(), Replay.stages(events), events, events.size());
   }
 
   /// Appends one event, once. One that was said earlier than what was taken before, on a screen
@@ -342,18 +343,18 @@ public class Treatments
     Instant then = when;
     Stage before =
         late
-            ? Treatment.stages(
+            ? Replay.stages(
                     live.events().stream().filter(event -> !event.at().isAfter(then)).toList())
                 .getLast()
             : live.stages().getLast();
     Optional<String> refused =
         live.state().phase().closed()
-            ? Treatment.refuse(live.plan(), live.state(), fact, when)
-            : Treatment.refuse(before.plan(), before.state(), fact, when)
+            ? Refusal.of(live.plan(), live.state(), fact, when)
+            : Refusal.of(before.plan(), before.state(), fact, when)
                 // Steps ticked in one go lie a millisecond apart, and a corrected clock turns them.
                 .flatMap(why ->
                     late && takenAnyway(fact)
-                        ? Treatment.refuse(live.plan(), live.state(), fact, now)
+                        ? Refusal.of(live.plan(), live.state(), fact, now)
                         : Optional.of(why))
                 .or(() ->
                     fact instanceof TreatmentEvent.Corrected correction
@@ -366,7 +367,7 @@ public class Treatments
     }
     // END always works: one said by a clock that is behind ends the peel now.
     boolean ends = fact instanceof TreatmentEvent.EndingStarted && late;
-    if (ends && Treatment.refuse(before.plan(), before.state(), fact, when).isPresent()) {
+    if (ends && Refusal.of(before.plan(), before.state(), fact, when).isPresent()) {
       when = live.state().lastEventAt();
     }
     TreatmentEvent event = new TreatmentEvent(eventId, when, who, fact);
@@ -381,7 +382,7 @@ public class Treatments
             || fact instanceof TreatmentEvent.PlanChanged;
     List<Stage> stages =
         reaches || fact instanceof TreatmentEvent.StageOpened
-            ? Treatment.stages(events)
+            ? Replay.stages(events)
             : inLast(live.stages(), event);
     int settled = reaches ? events.size() : live.settled();
     Live after = new Live(id, live.visitId(), stages, events, settled);
@@ -403,8 +404,8 @@ public class Treatments
   private static List<Stage> inLast(List<Stage> stages, TreatmentEvent event) {
     Stage last = stages.getLast();
     List<Stage> all = new ArrayList<>(stages.subList(0, stages.size() - 1));
-    all.add(new Stage(last.plan(), last.state().after(last.plan(), event), last.from()));
-    return Treatment.settledBeside(all);
+    all.add(new Stage(last.plan(), Replay.after(last.plan(), last.state(), event), last.from()));
+    return Replay.settledBeside(all);
   }
 
   /// By when they happened; of one time, as they were taken.

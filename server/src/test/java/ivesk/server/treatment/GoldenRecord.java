@@ -26,8 +26,9 @@ import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinProfile;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.Outcome;
+import ivesk.core.treatment.Replay;
 import ivesk.core.treatment.Row;
-import ivesk.core.treatment.Treatment;
+import ivesk.core.treatment.Stage;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.Opened;
 import ivesk.core.treatment.TreatmentState;
@@ -66,7 +67,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
   }
 
   TreatmentState state() {
-    return TreatmentState.replay(events);
+    return Replay.state(events);
   }
 
   /// What it was expected to come to when it was kept, in the same terms.
@@ -92,7 +93,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
     ScreeningFacts client = client(peel);
     NextPeel next =
         NextPeel.after(
-            List.of(new Treatment.Stage(plan, state, state.lastEventAt())),
+            List.of(new Stage(plan, state, state.lastEventAt())),
             client,
             List.of(),
             DAY,
@@ -130,7 +131,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
 
   static String summaryOf(String name) {
     GoldenRecord kept = read(name);
-    return Outcome.summary(Treatment.stages(kept.events), kept.state().lastEventAt());
+    return Outcome.summary(Replay.stages(kept.events), kept.state().lastEventAt());
   }
 
   /// A client to whom every question was answered as gravely as it can be.

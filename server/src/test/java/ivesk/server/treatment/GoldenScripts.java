@@ -21,11 +21,10 @@ import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.EndingSteps;
 import ivesk.core.treatment.ReadyStep;
+import ivesk.core.treatment.Replay;
 import ivesk.core.treatment.Row;
 import ivesk.core.treatment.Sign;
-import ivesk.core.treatment.Treatment;
 import ivesk.core.treatment.TreatmentEvent;
 import ivesk.core.treatment.TreatmentEvent.*;
 import ivesk.core.treatment.TreatmentEvent.BarrierWipedOff;
@@ -34,7 +33,6 @@ import ivesk.core.treatment.TreatmentEvent.CareStarted;
 import ivesk.core.treatment.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.TreatmentEvent.StageOpened;
-import ivesk.core.treatment.TreatmentState;
 import ivesk.core.treatment.Whitening;
 import ivesk.server.app.GoldenFiles;
 import java.time.Duration;
@@ -201,7 +199,8 @@ final class GoldenScripts {
 
   private GoldenScripts end(double seconds, Optional<Row> row) {
     say(seconds, new EndingStarted(row));
-    EndingSteps.of(Treatment.plan(events), TreatmentState.replay(events))
+    Replay.state(events)
+        .endingSteps(Replay.plan(events))
         .forEach(step -> say(seconds + 5, new EndingStepDone(step)));
     return this;
   }

@@ -59,7 +59,6 @@ import ivesk.core.treatment.TreatmentEvent.ZoneReached;
 import ivesk.core.treatment.TreatmentEvent.ZoneTakenOff;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
@@ -68,18 +67,17 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /// Which events may come next. What was seen or said is always taken; what is done has an order.
-public final class Treatment {
+public final class Refusal {
   private static final Duration SPOT_BEFORE_LIMIT = Duration.ofSeconds(30);
 
-  private Treatment() {}
+  private Refusal() {}
 
   /// Why an event cannot follow; empty when it can.
   ///
   /// @param at when it happened: it is judged by the advice of that moment
-  public static Optional<String> refuse(
+  public static Optional<String> of(
       TreatmentPlan plan, TreatmentState state, Fact fact, Instant at) {
     if (state.phase().closed()) {
       return Optional.of(
@@ -113,7 +111,7 @@ public final class Treatment {
       case AcidAllowed _ ->
           when(!state.phase().beforeAcid(), "acid has been on: no more in this visit")
               .or(() -> alarmStands(plan, state))
-              .or(() -> when(!Outcome.injured(state), "there was no alarm"));
+              .or(() -> when(!state.injured(), "there was no alarm"));
       case AcidPrepStarted _ ->
           when(state.phase() != Phase.READY, "Ready is over: the timer is armed")
               .or(() ->
@@ -145,13 +143,13 @@ public final class Treatment {
           when(state.phase() != Phase.ACID && !state.phase().afterAcid(), "no acid is on");
       case EndingStepDone(var step) ->
           when(
-              state.phase() != Phase.ENDING || !EndingSteps.of(plan, state).contains(step),
+              state.phase() != Phase.ENDING || !state.endingSteps(plan).contains(step),
               "this is no step of the ending");
       case TakenBack(var mistaken) -> takeBack(state, mistaken, at);
       // Judged by the whole log: Correction.
       case TreatmentEvent.Corrected _ -> Optional.empty();
       case EarlyEndExplained explained ->
-          when(!whyOwed(state), "it was not ended before its least time");
+          when(!state.whyOwed(), "it was not ended before its least time");
       case LeavingChecked checked ->
           alarmStands(plan, state)
               .or(() -> besideAtRest(state))
@@ -161,16 +159,15 @@ public final class Treatment {
                       "the skin is not at rest"))
               .or(() ->
                   when(
-                      Advisor.shortContact(plan, state).isPresent(),
+                      state.shortContact(plan).isPresent(),
                       "the add-on is wiped off before the client leaves"))
               .or(() ->
-                  CareState.running(plan, state)
-                      .map(step -> "the " + step.label() + " is still on"));
+                  state.careRunning(plan).map(step -> "the " + step.label() + " is still on"));
       case Signed signed ->
           when(state.phase() != Phase.CHECKED, "the leaving check is not done")
               .or(() -> alarmStands(plan, state))
               .or(() -> besideAtRest(state))
-              .or(() -> when(whyOwed(state), "say why it was ended before its least time"))
+              .or(() -> when(state.whyOwed(), "say why it was ended before its least time"))
               .or(() -> when(reportOwed(state), "write the incident form first"));
       case HotSpotFelt(var zone, var value) -> seen(plan, state, List.of(zone));
       case RednessSeen(var grades) -> seen(plan, state, grades.keySet());
@@ -200,15 +197,13 @@ public final class Treatment {
                       .filter(zone -> !holding(plan, state, zone).zones().get(zone).wipeOwed())
                       .findFirst()
                       .map(zone -> "no wipe test is owed on the " + zone.label()));
-      case AddOnPutOn _ -> addOn(plan, state);
+      case AddOnPutOn _ -> Gate.addOn(plan, state);
       case AddOnWipedOff _ -> when(!state.care().addOnOn(), "no add-on is on");
       case StageOpened _ -> Gate.next(plan, state);
       case LayerMeasured _ -> when(state.layers().isEmpty(), "no layer is on");
       case SpotPassed(var zones) -> spot(plan, state, zones, at);
       case BaseLaidOut _ ->
-          when(
-              state.phase().afterAcid() || !EndingSteps.neutralised(plan),
-              "no base is wanted here");
+          when(state.phase().afterAcid() || !plan.neutralised(), "no base is wanted here");
       case BaseOutrunPassed _ ->
           when(
               !OnSkin.of(plan, state, false).outruns() && !OnSkin.of(plan, state, true).outruns(),
@@ -224,7 +219,8 @@ public final class Treatment {
               step ->
                   when(state.care().started().containsKey(id), "it is on already")
                       .or(() ->
-                          CareState.running(plan, state)
+                          state
+                              .careRunning(plan)
                               .map(on -> "the " + on.label() + " is on: it comes off first")));
       case CareDone(var id) ->
           state.care().started().containsKey(id)
@@ -244,99 +240,17 @@ public final class Treatment {
     };
   }
 
-  /// One stage of a treatment.
-  ///
-  /// @param from when it began
-  public record Stage(TreatmentPlan plan, TreatmentState state, Instant from) {}
-
-  /// The stages that a treatment has come through, the last of which it is in, as corrected.
-  ///
-  /// @throws IllegalArgumentException when the first event did not open it
-  public static List<Stage> stages(List<TreatmentEvent> events) {
-    if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened(var opened))) {
-      throw new IllegalArgumentException("the first event opens a treatment");
-    }
-    List<TreatmentEvent> log = Correction.applied(events);
-    List<Stage> stages = new ArrayList<>();
-    TreatmentPlan planned = opened;
-    int from = 0;
-    while (from < log.size()) {
-      int to = from + 1;
-      boolean last = planned.staging().next().isEmpty();
-      while (to < log.size() && (last || !(log.get(to).fact() instanceof StageOpened))) to++;
-      List<TreatmentEvent> part = log.subList(from, to);
-      TreatmentPlan plan = changed(part).orElse(planned);
-      Stage stage = stage(stages, plan, part);
-      stages.add(stage);
-      planned = plan.staging().next().orElse(plan);
-      from = to;
-    }
-    return settledBeside(stages);
-  }
-
-  /// The stages with what was seen of their regions while later ones were treated.
-  public static List<Stage> settledBeside(List<Stage> stages) {
-    List<Beside> beside = stages.getLast().state().beside();
-    if (beside.isEmpty()) return List.copyOf(stages);
-    return stages.stream()
-        .map(stage ->
-            beside.stream()
-                .filter(one -> one.plan().staging().number() == stage.plan().staging().number())
-                .findFirst()
-                .map(one -> new Stage(stage.plan(), one.state(), stage.from()))
-                .orElse(stage))
-        .toList();
-  }
-
-  private static Stage stage(List<Stage> before, TreatmentPlan plan, List<TreatmentEvent> events) {
-    TreatmentEvent first = events.getFirst();
-    TreatmentState state =
-        before.isEmpty()
-            ? TreatmentState.opened(plan, first.at()).after(plan, first)
-            : before.getLast().state().onTo(before.getLast().plan(), plan, first);
-    for (TreatmentEvent event : events.subList(1, events.size())) state = state.after(plan, event);
-    return new Stage(plan, state, first.at());
-  }
-
-  private static Optional<TreatmentPlan> changed(List<TreatmentEvent> events) {
-    return events.stream()
-        .flatMap(event ->
-            event.fact() instanceof PlanChanged(_, var plan) ? Stream.of(plan) : Stream.empty())
-        .reduce((_, later) -> later);
-  }
-
-  /// The plan of the stage that a treatment has come to: as it was opened, or as it was changed at
-  /// gate A.
-  ///
-  /// @throws IllegalArgumentException when the first event did not open it
-  public static TreatmentPlan plan(List<TreatmentEvent> events) {
-    return stages(events).getLast().plan();
-  }
-
   /// @param further what else is asked of the step
   private static Optional<String> care(
       TreatmentPlan plan,
       TreatmentState state,
       String id,
       Function<CareStep, Optional<String>> further) {
-    return CareState.offered(plan, state).stream()
+    return state.careOffered(plan).stream()
         .filter(step -> step.id().equals(id))
         .findFirst()
-        .map(step -> careNotNow(plan, state, step).or(() -> further.apply(step)))
+        .map(step -> Gate.careNotNow(plan, state, step).or(() -> further.apply(step)))
         .orElse(Optional.of("this plan has no such step"));
-  }
-
-  /// Why a step on calm skin may not begin now; empty when it may.
-  public static Optional<String> careNotNow(
-      TreatmentPlan plan, TreatmentState state, CareStep step) {
-    return when(!state.phase().afterAcid(), "the acid is not off yet")
-        .or(() -> when(state.care().done().containsKey(step.id()), "it is done already"))
-        .or(() -> Gate.before(step, plan, state));
-  }
-
-  /// Why the next stage may not begin now; empty when it may.
-  public static Optional<String> nextNotNow(TreatmentPlan plan, TreatmentState state) {
-    return Gate.next(plan, state);
   }
 
   private static Optional<String> endedAlone(TreatmentPlan plan, TreatmentState state, Zone zone) {
@@ -350,7 +264,7 @@ public final class Treatment {
     return state.beside().stream()
         .filter(one -> !plan.zones().contains(zone) && one.holds(zone))
         .findFirst()
-        .map(Beside::state)
+        .map(TreatmentState.Beside::state)
         .orElse(state);
   }
 
@@ -415,40 +329,14 @@ public final class Treatment {
                 .map(zone -> "no acid on the " + zone.label() + ": it is red, white or ended"));
   }
 
-  /// Why the add-on may not go on now; empty when it may.
-  public static Optional<String> addOn(TreatmentPlan plan, TreatmentState state) {
-    if (plan.addOn().isEmpty()) return Optional.of("no add-on is planned");
-    if (state.care().addOnAt().isPresent()) return Optional.of("the add-on was put on already");
-    if (state.phase() == Phase.CHECKED) return Optional.of("the leaving check is done");
-    return when(state.phase() != Phase.AT_REST, "the skin is not at rest")
-        .or(() -> Gate.b(plan, state));
-  }
-
-  /// The number told after the prep wipe; empty when it was not asked.
-  public static Optional<Integer> prepAnswer(TreatmentState state) {
-    Instant prepped = state.ready().stepsDone().get(ReadyStep.PREP);
-    if (prepped == null) return Optional.empty();
-    return state
-        .lastAnswer()
-        .filter(answer -> !answer.numbed() && !answer.at().isBefore(prepped))
-        .map(Looks.Told::value);
-  }
-
-  /// Steps of Ready that are still open, in order.
-  public static List<ReadyStep> openSteps(TreatmentPlan plan, TreatmentState state) {
-    return ReadyStep.of(plan).stream()
-        .filter(step -> !state.ready().stepsDone().containsKey(step))
-        .toList();
-  }
-
   private static Optional<String> arm(TreatmentPlan plan, TreatmentState state) {
     if (state.phase() != Phase.READY) return Optional.of("the timer is armed already");
     Optional<String> alarm = alarmStands(plan, state);
     if (alarm.isPresent()) return alarm;
-    if (Gate.noMoreAcid(state)) {
+    if (state.noMoreAcid()) {
       return Optional.of("there was an alarm: only the supervising clinician lets acid go on");
     }
-    List<ReadyStep> open = openSteps(plan, state);
+    List<ReadyStep> open = state.openSteps(plan);
     return open.isEmpty()
         ? Optional.empty()
         : Optional.of("no timer, no acid: " + open.getFirst().label() + " is open");
@@ -500,13 +388,6 @@ public final class Treatment {
         .map(alarm ->
             Words.list(alarm.signs().stream().map(Sign::label).toList())
                 + ": say how it ended first");
-  }
-
-  /// It was ended by hand before the least time of its label, and nobody has said why.
-  public static boolean whyOwed(TreatmentState state) {
-    return state.ending().why().isEmpty()
-        && state.ending().byRow().isEmpty()
-        && state.ending().how().filter(AtEnd::beforeLeast).isPresent();
   }
 
   /// A look names zones that are treated now, or were before on a region beside.
