@@ -3,7 +3,7 @@ package ivesk.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.treatment.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.fact.TreatmentEvent.NoteWritten;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;

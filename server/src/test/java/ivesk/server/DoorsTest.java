@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.Restriction.Care;
-import ivesk.core.treatment.Advice;
-import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.advice.Advice;
+import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -3,7 +3,7 @@ package ivesk.server.app;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.Nulls;
-import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

@@ -4,29 +4,29 @@ import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.Advice;
-import ivesk.core.treatment.Advisor;
-import ivesk.core.treatment.Cues;
-import ivesk.core.treatment.Phase;
-import ivesk.core.treatment.ReadyStep;
-import ivesk.core.treatment.TreatmentEvent.CareDone;
-import ivesk.core.treatment.TreatmentEvent.EndingStarted;
-import ivesk.core.treatment.TreatmentEvent.EndingStepDone;
-import ivesk.core.treatment.TreatmentEvent.Fact;
-import ivesk.core.treatment.TreatmentEvent.GateA;
-import ivesk.core.treatment.TreatmentEvent.GateADecided;
-import ivesk.core.treatment.TreatmentEvent.LayerCovered;
-import ivesk.core.treatment.TreatmentEvent.LayerStarted;
-import ivesk.core.treatment.TreatmentEvent.LeavingChecked;
-import ivesk.core.treatment.TreatmentEvent.NextTimePlanned;
-import ivesk.core.treatment.TreatmentEvent.RednessSeen;
-import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
-import ivesk.core.treatment.TreatmentEvent.Signed;
-import ivesk.core.treatment.TreatmentEvent.StepDone;
-import ivesk.core.treatment.TreatmentEvent.TimerArmed;
-import ivesk.core.treatment.TreatmentEvent.WhiteningSeen;
-import ivesk.core.treatment.TreatmentEvent.WipeTested;
-import ivesk.core.treatment.Whitening;
+import ivesk.core.treatment.advice.Advice;
+import ivesk.core.treatment.advice.Advisor;
+import ivesk.core.treatment.advice.Cues;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.fact.ReadyStep;
+import ivesk.core.treatment.fact.TreatmentEvent.CareDone;
+import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
+import ivesk.core.treatment.fact.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.fact.TreatmentEvent.Fact;
+import ivesk.core.treatment.fact.TreatmentEvent.GateA;
+import ivesk.core.treatment.fact.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.fact.TreatmentEvent.LayerCovered;
+import ivesk.core.treatment.fact.TreatmentEvent.LayerStarted;
+import ivesk.core.treatment.fact.TreatmentEvent.LeavingChecked;
+import ivesk.core.treatment.fact.TreatmentEvent.NextTimePlanned;
+import ivesk.core.treatment.fact.TreatmentEvent.RednessSeen;
+import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.fact.TreatmentEvent.Signed;
+import ivesk.core.treatment.fact.TreatmentEvent.StepDone;
+import ivesk.core.treatment.fact.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.fact.TreatmentEvent.WhiteningSeen;
+import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.fact.Whitening;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
@@ -199,7 +199,7 @@ final class DemoPeel {
                 live.plan().formula().code(),
                 live.state().ready().contactLimit().map(this::aMinuteMore),
                 live.state().layers().size())));
-    say(new Signed(ivesk.core.treatment.Outcome.summary(live.stages(), clock.instant()), next));
+    say(new Signed(ivesk.core.treatment.record.Outcome.summary(live.stages(), clock.instant()), next));
   }
 
   private Duration aMinuteMore(Duration limit) {

@@ -1,7 +1,7 @@
 package ivesk.server.records;
 
 import ivesk.core.Require;
-import ivesk.core.treatment.Phase;
+import ivesk.core.treatment.state.Phase;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;

@@ -1,7 +1,7 @@
 package ivesk.server.treatment;
 
-import ivesk.core.treatment.DecisionTable;
-import ivesk.core.treatment.Row;
+import ivesk.core.treatment.advice.DecisionTable;
+import ivesk.core.treatment.fact.Row;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import java.util.List;

@@ -1,10 +1,10 @@
 package ivesk.server.treatment;
 
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.ClientCue;
-import ivesk.core.treatment.Cues;
-import ivesk.core.treatment.Looks;
-import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.advice.ClientCue;
+import ivesk.core.treatment.advice.Cues;
+import ivesk.core.treatment.state.Looks;
+import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;

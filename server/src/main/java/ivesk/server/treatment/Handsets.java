@@ -1,10 +1,10 @@
 package ivesk.server.treatment;
 
-import ivesk.core.treatment.Sign;
-import ivesk.core.treatment.TreatmentEvent.Fact;
-import ivesk.core.treatment.TreatmentEvent.HotSpotFelt;
-import ivesk.core.treatment.TreatmentEvent.SensationAnswered;
-import ivesk.core.treatment.TreatmentEvent.SignSeen;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.fact.TreatmentEvent.Fact;
+import ivesk.core.treatment.fact.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.fact.TreatmentEvent.SignSeen;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.practice.SlowDown;
 import ivesk.server.practice.Tokens;

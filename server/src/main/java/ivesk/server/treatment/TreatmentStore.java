@@ -2,7 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
-import ivesk.core.treatment.TreatmentEvent;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.server.app.Audit;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.visit.VisitStore;

@@ -3,8 +3,8 @@ package ivesk.server.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ivesk.core.treatment.TreatmentEvent.CareDone;
-import ivesk.core.treatment.TreatmentEvent.Fact;
+import ivesk.core.treatment.fact.TreatmentEvent.CareDone;
+import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.server.app.GoldenFiles;
 import ivesk.server.app.StorageMapper.Unreadable;
 import java.util.stream.Stream;

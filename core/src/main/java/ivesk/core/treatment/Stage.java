@@ -1,9 +1,0 @@
-package ivesk.core.treatment;
-
-import ivesk.core.plan.TreatmentPlan;
-import java.time.Instant;
-
-/// One stage of a treatment.
-///
-/// @param from when it began
-public record Stage(TreatmentPlan plan, TreatmentState state, Instant from) {}

@@ -1,0 +1,2 @@
+/// What a log tells: its replay, its corrections, the outcome and the summary.
+package ivesk.core.treatment.record;
