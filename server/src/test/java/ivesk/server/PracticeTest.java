@@ -2,9 +2,9 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivesk.core.treatment.record.Replay;
 import ivesk.core.treatment.fact.Row;
 import ivesk.core.treatment.fact.TreatmentEvent;
+import ivesk.core.treatment.record.Replay;
 import ivesk.server.Practice.Answer;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;

@@ -1,9 +1,7 @@
 package ivesk.core.plan;
 
 import ivesk.core.formula.Formula;
-import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
-import ivesk.core.product.BaseIn;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.CareProduct.Filter;
 import ivesk.core.product.CareProduct.NeverOn;
@@ -87,7 +85,7 @@ public final class Composer {
 
   /// The steps of which a rule speaks as they stand, so severely or more so.
   private Set<String> objectedTo(Objection.Severity least) {
-    Objections.Run run = new Objections.Run(setting.script(region, List.copyOf(steps)), setting);
+    Run run = new Run(setting.script(region, List.copyOf(steps)), setting);
     return Objections.of(List.of(run), Optional.empty()).stream()
         .filter(objection -> objection.severity().compareTo(least) >= 0)
         .map(Objection::step)
@@ -102,7 +100,7 @@ public final class Composer {
     prep();
     if (region == Region.FACE || region == Region.EYE_CONTOUR) {
       use("barrier", StepKind.GUARD, Role.BARRIER);
-      act("eyes", eyes(setting.policies(), setting.comfort()));
+      act("eyes", Defaults.eyes(setting.policies(), setting.comfort()));
     }
   }
 
@@ -173,7 +171,7 @@ public final class Composer {
 
   /// Twice what the layers at most need, counted up to whole units.
   private void neutralise(TreatmentPlan plan, String suffix) {
-    CareProduct product = neutraliser(setting);
+    CareProduct product = Defaults.neutraliser(setting);
     Step step = Step.of("ending" + suffix, StepKind.ENDING, new What.Use(product.code()));
     steps.add(
         product
@@ -192,7 +190,7 @@ public final class Composer {
   }
 
   private void after(Formula formula) {
-    if (!staysAsItIs(formula, setting)) {
+    if (!Defaults.staysAsItIs(formula, setting)) {
       use("cream", StepKind.PRODUCT, Role.MOISTURISER);
       if (region == Region.FACE) {
         use("eye-care", StepKind.PRODUCT, Role.EYE_CARE);
@@ -201,35 +199,6 @@ public final class Composer {
       use("sunscreen", StepKind.SUNSCREEN, Role.SUNSCREEN);
     }
     act("leaving", Act.LEAVING_CHECK);
-  }
-
-  /// What ends by itself, or is left on: no water and no product for the policy's hours.
-  static boolean staysAsItIs(Formula formula, Setting setting) {
-    return formula.ending() == Formula.Ending.SELF_LIMITING
-        || TakeOff.leftOn(formula, setting.policies());
-  }
-
-  /// What covers the eyes, by policy; never shields over a closed-in feeling.
-  static Act eyes(Policies policies, Set<Comfort> comfort) {
-    if (policies.chose(Choice.EYE_SHIELDS) && !comfort.contains(Comfort.CLOSED_IN)) {
-      return Act.EYE_SHIELDS;
-    }
-    return policies.chose(Choice.TRIMMED_EYE_PADS) ? Act.TRIMMED_EYE_PADS : Act.EYE_PADS;
-  }
-
-  /// The practice's neutraliser, by policy bicarbonate or an amino acid.
-  static CareProduct neutraliser(Setting setting) {
-    boolean amino = setting.policies().chose(Choice.AMINO_ACID_NEUTRALISER);
-    return setting.catalogue().products().stream()
-        .filter(product -> product.base().isPresent())
-        .filter(product -> {
-          BaseIn.Kind kind = product.base().get().kind();
-          return amino
-              ? kind == BaseIn.Kind.ARGININE || kind == BaseIn.Kind.OTHER_AMINO_ACID
-              : kind == BaseIn.Kind.BICARBONATE;
-        })
-        .findFirst()
-        .orElseThrow();
   }
 
   private boolean chose(Choice choice) {

@@ -1,31 +1,15 @@
 package ivesk.core.plan;
 
 import ivesk.core.plan.Objection.Severity;
-import ivesk.core.selection.Appointment;
-import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /// What there is to say to the lines of a visit, or of a protocol by itself.
 public final class Objections {
   private Objections() {}
-
-  /// The script of one region in its setting.
-  ///
-  /// @param besides settings of other regions of which it names zones
-  public record Run(Script script, Setting setting, Map<Region, Setting> besides) {
-    public Run {
-      besides = Map.copyOf(besides);
-    }
-
-    public Run(Script script, Setting setting) {
-      this(script, setting, Map.of());
-    }
-  }
 
   /// @param runs in the order in which they are done
   /// @param slot booked; empty where nothing is
@@ -33,17 +17,19 @@ public final class Objections {
   public static List<Objection> of(List<Run> runs, Optional<Duration> slot) {
     List<Objection> found = new ArrayList<>();
     for (int i = 0; i < runs.size(); i++) {
-      ScriptRules.Sight sight =
-          new ScriptRules.Sight(
+      Sight sight =
+          new Sight(
               runs.get(i).script(),
               runs.get(i).setting(),
               runs.get(i).besides(),
               runs.subList(0, i),
-              i == runs.size() - 1 ? slot.filter(time -> minutes(runs) > time.toMinutes()) : none(),
-              minutes(runs));
+              i == runs.size() - 1
+                  ? slot.filter(time -> Run.minutes(runs) > time.toMinutes())
+                  : Optional.empty(),
+              Run.minutes(runs));
       List<Objection> ofRun = new ArrayList<>();
       for (ScriptRules.Rule rule : ScriptRules.ALL) {
-        for (ScriptRules.Found said : rule.says().apply(sight)) {
+        for (Found said : rule.says().apply(sight)) {
           ofRun.add(
               new Objection(
                   rule.id(),
@@ -62,17 +48,6 @@ public final class Objections {
       found.addAll(ofRun);
     }
     return List.copyOf(found);
-  }
-
-  private static Optional<Duration> none() {
-    return Optional.empty();
-  }
-
-  /// Of the appointment: all steps and the spare time, begun minutes counted.
-  public static long minutes(List<Run> runs) {
-    Duration steps =
-        runs.stream().map(run -> run.script().length()).reduce(Duration.ZERO, Duration::plus);
-    return (steps.plus(Appointment.SPARE).toSeconds() + 59) / 60;
   }
 
   /// Whether a plan may be kept as it is.

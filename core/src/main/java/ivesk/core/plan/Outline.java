@@ -1,7 +1,6 @@
 package ivesk.core.plan;
 
 import ivesk.core.Words;
-import ivesk.core.plan.Objections.Run;
 import ivesk.core.plan.Script.Line;
 import ivesk.core.selection.Appointment;
 import java.time.Duration;

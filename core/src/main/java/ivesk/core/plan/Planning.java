@@ -2,9 +2,9 @@ package ivesk.core.plan;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
-import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
+import ivesk.core.plan.TreatmentPlan.Staging;
 import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
@@ -20,12 +20,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /// Makes the stage of a plan from the formula chosen and the limits of the day.
 public final class Planning {
-  private static final Set<Family> STEPPED =
-      Set.of(Family.LACTIC, Family.MANDELIC, Family.GLYCOLIC);
 
   private Planning() {}
 
@@ -85,46 +82,6 @@ public final class Planning {
     }
   }
 
-  /// Layers in one visit where strengths are stepped.
-  private static final int STEPPED_LAYERS = 3;
-
-  /// The next strength of a timed hydroxy acid within the same contact clock: where the practice
-  /// steps strengths, not above the client's ladder rung, and open today.
-  private static Optional<Formula> nextRung(Formula formula, SelectionFacts facts) {
-    boolean steps =
-        facts.client().policies().chose(Policies.Choice.STRENGTH_STEPS) && timedAha(formula);
-    return steps
-        ? Selection.openRung(formula.family(), formula.rung() + 1, facts)
-        : Optional.empty();
-  }
-
-  private static boolean timedAha(Formula formula) {
-    return formula.use() == Formula.Use.TIMED && STEPPED.contains(formula.family());
-  }
-
-  /// More of a timed AHA within its clock, where its feel falls early and the practice does that.
-  static int onceMore(Formula formula, Policies policies) {
-    return policies.chose(Policies.Choice.MORE_ACID_IN_THE_CLOCK)
-            && timedAha(formula)
-            && formula.label().version() == 0
-        ? 1
-        : 0;
-  }
-
-  private static int proposedLayers(Formula formula, SelectionFacts facts) {
-    int usual = Selection.plannedLayers(formula, facts);
-    return nextRung(formula, facts).isPresent()
-        ? Math.max(usual, facts.screening().limits().layers(2))
-        : usual;
-  }
-
-  static int mostLayers(Formula formula, SelectionFacts facts) {
-    int usual = Selection.mostLayers(formula, facts);
-    return nextRung(formula, facts).isPresent()
-        ? Math.max(usual, facts.screening().limits().layers(STEPPED_LAYERS))
-        : usual;
-  }
-
   /// What a shorter contact has overtaken comes off with the rest.
   private static Map<Zone, Duration> sooner(
       Wishes wishes, List<Zone> zones, Optional<Duration> contact) {
@@ -159,11 +116,12 @@ public final class Planning {
   public static TreatmentPlan plan(
       Formula formula, Optional<AddOn> addOn, SelectionFacts facts, Wishes wishes) {
     Limits limits = facts.screening().limits();
-    int proposed = proposedLayers(formula, facts);
+    int proposed = Layers.proposedLayers(formula, facts);
     boolean first = facts.ladders().firstWith(formula.family());
-    int atMost = Math.max(proposed, mostLayers(formula, facts));
+    int atMost = Math.max(proposed, Layers.mostLayers(formula, facts));
     int planned = wishes.layersPlanned().orElse(proposed);
-    int evenOnceMore = atMost == 1 ? 1 + onceMore(formula, facts.client().policies()) : atMost;
+    int evenOnceMore =
+        atMost == 1 ? 1 + Layers.onceMore(formula, facts.client().policies()) : atMost;
     if (planned > atMost || wishes.layersAtMost().filter(m -> m > evenOnceMore).isPresent()) {
       throw new IllegalArgumentException(
           "layers are "
@@ -225,7 +183,7 @@ public final class Planning {
     List<Edge> edges = edges(formula, facts);
     int off = sensitivity.atLeast(Sensitivity.SENSITIVE) ? 2 : 0;
     DepthClass depth = limits.depth(formula, contact, planned, facts.client().region());
-    Optional<Formula> nextRung = nextRung(formula, facts);
+    Optional<Formula> nextRung = Layers.nextRung(formula, facts);
     return new TreatmentPlan(
         formula,
         zones,

@@ -96,7 +96,7 @@ public record Preparation(
         degrease(policies, limits) == Degrease.ACID_PREP
             ? Optional.of(ACID_PREP_TIME)
             : Optional.empty(),
-        Optional.of(Composer.eyes(policies, Set.of())),
+        Optional.of(Defaults.eyes(policies, Set.of())),
         water(policies, limits),
         policies.chose(Choice.ONE_PAIR_OF_GLOVES) ? 1 : 2,
         limits.care(),

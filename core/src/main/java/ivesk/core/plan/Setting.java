@@ -96,9 +96,9 @@ public record Setting(
   int mostLayers(Formula formula) {
     int most =
         client
-            .map(c -> Planning.mostLayers(formula, c.facts()))
+            .map(c -> Layers.mostLayers(formula, c.facts()))
             .orElse(Selection.cap(formula, policies));
-    return most == 1 ? 1 + Planning.onceMore(formula, policies) : most;
+    return most == 1 ? 1 + Layers.onceMore(formula, policies) : most;
   }
 
   /// The class that a stage comes to here.

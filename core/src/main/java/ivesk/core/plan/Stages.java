@@ -2,6 +2,7 @@ package ivesk.core.plan;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.Script.Line;
+import ivesk.core.plan.TreatmentPlan.Staging;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +14,7 @@ public final class Stages {
   private Stages() {}
 
   /// Makes the plan of one stage.
-  public interface Maker extends BiFunction<Objections.Run, Line, TreatmentPlan> {}
+  public interface Maker extends BiFunction<Run, Line, TreatmentPlan> {}
 
   /// @param runs in the order in which they are done
   /// @param objections of them
@@ -21,10 +22,7 @@ public final class Stages {
   /// @param weightKg of the client, where it is known
   /// @return the first stage, on which the others hang; empty where no line is a peel
   public static Optional<TreatmentPlan> of(
-      List<Objections.Run> runs,
-      List<Objection> objections,
-      Maker maker,
-      Optional<Double> weightKg) {
+      List<Run> runs, List<Objection> objections, Maker maker, Optional<Double> weightKg) {
     record Placed(int run, Line line) {}
     List<Placed> stages = new ArrayList<>();
     for (int i = 0; i < runs.size(); i++) {
@@ -34,7 +32,7 @@ public final class Stages {
     Optional<TreatmentPlan> next = Optional.empty();
     for (int i = stages.size() - 1; i >= 0; i--) {
       Placed stage = stages.get(i);
-      Objections.Run run = runs.get(stage.run());
+      Run run = runs.get(stage.run());
       List<Objection> said =
           objections.stream().filter(objection -> objection.run() == stage.run()).toList();
       TreatmentPlan made = maker.apply(run, stage.line());
@@ -72,7 +70,7 @@ public final class Stages {
   }
 
   /// What stays on calm skin, between this peel and the next.
-  private static Optional<AddOn> addOn(Objections.Run run, Line stage) {
+  private static Optional<AddOn> addOn(Run run, Line stage) {
     return upToNext(run.script(), stage).stream()
         .flatMap(line -> line.formula().stream())
         .filter(formula -> formula.use() == Formula.Use.STAYS)

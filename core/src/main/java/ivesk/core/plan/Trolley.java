@@ -5,7 +5,6 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Strength;
-import ivesk.core.plan.Objections.Run;
 import ivesk.core.plan.Script.Line;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.CareProduct;

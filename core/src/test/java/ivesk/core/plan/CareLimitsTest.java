@@ -84,7 +84,7 @@ class CareLimitsTest {
     return day ->
         Objections.of(
                 List.of(
-                    new Objections.Run(
+                    new Run(
                         day.setting()
                             .script(Region.FACE, Scripts.steps(lines, day.setting().catalogue())),
                         day.setting())),
@@ -96,7 +96,7 @@ class CareLimitsTest {
   }
 
   private static String trolley(Day day) {
-    return Trolley.of(List.of(new Objections.Run(day.script(), day.setting())), false).toString();
+    return Trolley.of(List.of(new Run(day.script(), day.setting())), false).toString();
   }
 
   private static String sheet(Day day) {

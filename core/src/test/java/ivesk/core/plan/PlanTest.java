@@ -388,8 +388,7 @@ class PlanTest {
               Optional.empty());
       Catalogue catalogue = Catalogue.with(List.of(scoops), List.of());
       List<String> lines = Scripts.calmBut("CREAM", "SCOOPS 2 C", "CREAM");
-      Objections.Run run =
-          Scripts.run(Region.FACE, lines, Scripts.practice(Policies.defaults(), catalogue));
+      Run run = Scripts.run(Region.FACE, lines, Scripts.practice(Policies.defaults(), catalogue));
       assertThat(Trolley.of(List.of(run), false))
           .filteredOn(thing -> thing.what().startsWith("mask by the scoop"))
           .singleElement()
@@ -420,9 +419,9 @@ class PlanTest {
     }
   }
 
-  private static Objections.Run composed(Clients client, String code) {
+  private static Run composed(Clients client, String code) {
     Setting setting = Setting.of(Scripts.facts(client), Catalogue.SHIPPED, "", Set.of());
-    return new Objections.Run(
+    return new Run(
         setting.script(
             Region.FACE, Composer.steps(plan(code, client, Wishes.NONE), List.of(), setting)),
         setting);
@@ -430,13 +429,12 @@ class PlanTest {
 
   @Test
   void theOutlineAddsUpWithTenMinutesToSpareAndTheSlotsGap() {
-    List<Objections.Run> runs = List.of(composed(easy(), "MAN-20"));
+    List<Run> runs = List.of(composed(easy(), "MAN-20"));
     List<Outline.Block> blocks = Outline.of(runs, Optional.of(Duration.ofMinutes(60))).blocks();
     Outline.Block spare = blocks.get(blocks.size() - 2);
     assertThat(spare.label()).isEqualTo("spare");
     assertThat(spare.seconds()).isEqualTo(600);
-    assertThat((spare.startSeconds() + spare.seconds() + 59) / 60)
-        .isEqualTo(Objections.minutes(runs));
+    assertThat((spare.startSeconds() + spare.seconds() + 59) / 60).isEqualTo(Run.minutes(runs));
     assertThat(blocks.getLast().kind()).isEqualTo(Outline.Kind.GAP);
     assertThat(blocks.getLast().startSeconds() + blocks.getLast().seconds()).isEqualTo(3600);
     for (int i = 1; i < blocks.size(); i++) {

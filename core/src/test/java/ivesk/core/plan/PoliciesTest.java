@@ -33,7 +33,6 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advisor;
 import ivesk.core.treatment.advice.Briefing;
 import ivesk.core.treatment.fact.ReadyStep;
-import ivesk.core.treatment.record.Replay;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.GateADecided;
@@ -47,6 +46,7 @@ import ivesk.core.treatment.fact.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.fact.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.record.Replay;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -228,7 +228,7 @@ class PoliciesTest {
     seen.put("steps" + of, steps.toString());
     seen.put("Ready" + of, ReadyStep.of(ready).stream().map(s -> s.how(ready)).toList().toString());
     seen.put("briefing" + of, Briefing.of(ready).toString());
-    seen.put("trolley" + of, Trolley.of(List.of(new Objections.Run(script, setting)), false) + "");
+    seen.put("trolley" + of, Trolley.of(List.of(new Run(script, setting)), false) + "");
     seen.put("couch" + of, couch(ready).toString());
     for (boolean first : new boolean[] {true, false}) {
       seen.put(

@@ -173,7 +173,7 @@ class PreparationTest {
         .anyMatch(line -> line.contains("nose or mouth"))
         .anyMatch(line -> line.contains("with your fingers"))
         .anyMatch(line -> line.contains("roll"));
-    assertThat(Trolley.of(List.of(new Objections.Run(script, setting)), false))
+    assertThat(Trolley.of(List.of(new Run(script, setting)), false))
         .extracting(Trolley.LaidOut::id)
         .contains("roll", "signs");
   }
@@ -206,7 +206,7 @@ class PreparationTest {
     assertThat(ready.preparation().cover()).containsExactly(Zone.NOSE, Zone.CHIN);
     assertThat(ReadyStep.BARRIER.how(ready)).contains("Open spots: nose and chin.");
     Script script = setting.script(Region.FACE, Scripts.steps(CALM));
-    assertThat(Trolley.of(List.of(new Objections.Run(script, setting)), false))
+    assertThat(Trolley.of(List.of(new Run(script, setting)), false))
         .anyMatch(item -> item.note().contains("each open spot too: nose and chin"));
   }
 

@@ -76,7 +76,7 @@ class RandomScriptsTest {
 
   private static Set<List<String>> said(List<Step> steps) {
     return Objections.of(
-            List.of(new Objections.Run(BY_ITSELF.script(Region.FACE, steps), BY_ITSELF)),
+            List.of(new Run(BY_ITSELF.script(Region.FACE, steps), BY_ITSELF)),
             Optional.of(Duration.ofHours(9)))
         .stream()
         .map(o -> List.of(o.rule(), o.step(), o.words()))
@@ -129,7 +129,7 @@ class RandomScriptsTest {
           List<Step> steps = random(new Random(seed));
           for (Objection objection :
               Objections.of(
-                  List.of(new Objections.Run(BY_ITSELF.script(Region.FACE, steps), BY_ITSELF)),
+                  List.of(new Run(BY_ITSELF.script(Region.FACE, steps), BY_ITSELF)),
                   Optional.empty())) {
             if (objection.swap().isEmpty()) continue;
             List<Step> after = Objection.Edit.apply(objection.swap().get().edits(), steps);
@@ -163,7 +163,7 @@ class RandomScriptsTest {
             List<Objection> said =
                 Objections.of(
                     List.of(
-                        new Objections.Run(
+                        new Run(
                             setting.script(
                                 facts.region(), Composer.steps(plan, List.of(), setting)),
                             setting)),

@@ -436,7 +436,7 @@ class ScriptRulesTest {
 
   private static List<Objection> judge(List<Step> steps, Setting setting) {
     return Objections.of(
-        List.of(new Objections.Run(setting.script(Region.FACE, steps), setting)), Optional.empty());
+        List.of(new Run(setting.script(Region.FACE, steps), setting)), Optional.empty());
   }
 
   @Nested
@@ -460,8 +460,8 @@ class ScriptRulesTest {
 
     @Test
     void theSlotIsHeldAgainstAllOfIt() {
-      Objections.Run run = run(Region.FACE, CALM, BY_ITSELF);
-      long minutes = Objections.minutes(List.of(run));
+      Run run = run(Region.FACE, CALM, BY_ITSELF);
+      long minutes = Run.minutes(List.of(run));
       assertThat(Objections.of(List.of(run), Optional.of(Duration.ofMinutes(minutes)))).isEmpty();
       assertThat(Objections.of(List.of(run), Optional.of(Duration.ofMinutes(minutes - 1))))
           .singleElement()

@@ -127,8 +127,8 @@ final class Scripts {
         Optional.empty());
   }
 
-  static Objections.Run run(Region region, List<String> lines, Setting setting) {
-    return new Objections.Run(setting.script(region, steps(lines, setting.catalogue())), setting);
+  static Run run(Region region, List<String> lines, Setting setting) {
+    return new Run(setting.script(region, steps(lines, setting.catalogue())), setting);
   }
 
   static List<Objection> objections(List<String> lines, Setting setting) {

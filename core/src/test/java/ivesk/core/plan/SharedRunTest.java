@@ -75,7 +75,7 @@ class SharedRunTest {
   private static List<Objection> objections(Setting eyes, Setting face, String code, Zone... on) {
     return Objections.of(
         List.of(
-            new Objections.Run(
+            new Run(
                 eyes.script(Region.EYE_CONTOUR, steps(code, on)), eyes, Map.of(Region.FACE, face))),
         Optional.empty());
   }

@@ -1,13 +1,5 @@
 package ivesk.core.treatment;
 
-import ivesk.core.treatment.advice.Advice;
-import ivesk.core.treatment.advice.Cue;
-import ivesk.core.treatment.advice.Cues;
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.moment.SensationLines;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.fact.Whitening;
-
 import static ivesk.core.skin.Zone.CHEEK_LEFT;
 import static ivesk.core.skin.Zone.CHEEK_RIGHT;
 import static ivesk.core.skin.Zone.CHIN;
@@ -21,8 +13,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.advice.Cue;
+import ivesk.core.treatment.advice.Cues;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.HotSpotFelt;
@@ -35,6 +32,8 @@ import ivesk.core.treatment.fact.TreatmentEvent.SignSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneReached;
+import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.moment.SensationLines;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;

@@ -1,14 +1,13 @@
 package ivesk.core.treatment;
 
-import ivesk.core.treatment.record.OwnCurve;
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.moment.SensationLines;
-import ivesk.core.treatment.state.Stage;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivesk.core.treatment.fact.Row;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStepDone;
+import ivesk.core.treatment.moment.SensationLines;
+import ivesk.core.treatment.record.OwnCurve;
+import ivesk.core.treatment.state.Stage;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;

@@ -7,7 +7,6 @@ import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advisor;
 import ivesk.core.treatment.advice.Cues;
-import ivesk.core.treatment.state.Phase;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.TreatmentEvent.CareDone;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
@@ -27,6 +26,7 @@ import ivesk.core.treatment.fact.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.fact.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.state.Phase;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
@@ -199,7 +199,9 @@ final class DemoPeel {
                 live.plan().formula().code(),
                 live.state().ready().contactLimit().map(this::aMinuteMore),
                 live.state().layers().size())));
-    say(new Signed(ivesk.core.treatment.record.Outcome.summary(live.stages(), clock.instant()), next));
+    say(
+        new Signed(
+            ivesk.core.treatment.record.Outcome.summary(live.stages(), clock.instant()), next));
   }
 
   private Duration aMinuteMore(Duration limit) {

@@ -12,6 +12,7 @@ import ivesk.core.plan.Ledger;
 import ivesk.core.plan.Objection;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Outline;
+import ivesk.core.plan.Run;
 import ivesk.core.plan.Script;
 import ivesk.core.product.CareProduct;
 import ivesk.core.quantity.Amount;
@@ -102,10 +103,10 @@ record Judged(
   /// @param instead what stands in place of the step
   record StepEdit(String step, List<StepFacts> instead) {}
 
-  static Judged of(List<Objections.Run> runs, Optional<Duration> slot, Optional<Double> weightKg) {
+  static Judged of(List<Run> runs, Optional<Duration> slot, Optional<Double> weightKg) {
     List<ScriptRun> views = new ArrayList<>();
     long at = 0;
-    for (Objections.Run run : runs) {
+    for (Run run : runs) {
       List<ScriptLine> lines = new ArrayList<>();
       for (Script.Line line : run.script().lines()) {
         lines.add(line(line, at));
@@ -132,7 +133,7 @@ record Judged(
                 .toList());
     return new Judged(
         views,
-        Objections.minutes(runs),
+        Run.minutes(runs),
         Outline.of(runs, slot),
         stages(runs),
         deep.isEmpty() ? Optional.empty() : Optional.of(Depth.chain(deep).depth()),
@@ -143,10 +144,10 @@ record Judged(
         Objections.mayBeKept(objections));
   }
 
-  private static List<StageFigures> stages(List<Objections.Run> runs) {
+  private static List<StageFigures> stages(List<Run> runs) {
     List<StageFigures> stages = new ArrayList<>();
     for (int i = 0; i < runs.size(); i++) {
-      Objections.Run run = runs.get(i);
+      Run run = runs.get(i);
       for (Script.Line line : run.script().peels().toList()) {
         Formula formula = line.formula().orElseThrow();
         stages.add(
@@ -203,8 +204,8 @@ record Judged(
         .orElse("");
   }
 
-  private static LedgerView ledger(List<Objections.Run> runs, Optional<Double> weightKg) {
-    Ledger ledger = Ledger.of(runs.stream().map(Objections.Run::script).toList(), weightKg);
+  private static LedgerView ledger(List<Run> runs, Optional<Double> weightKg) {
+    Ledger ledger = Ledger.of(runs.stream().map(Run::script).toList(), weightKg);
     Optional<Integer> covered =
         runs.stream()
             .flatMap(run ->

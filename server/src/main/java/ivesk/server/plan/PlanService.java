@@ -12,13 +12,14 @@ import ivesk.core.plan.Planning;
 import ivesk.core.plan.Planning.Wishes;
 import ivesk.core.plan.PrepCalendar;
 import ivesk.core.plan.Preparation;
+import ivesk.core.plan.Run;
 import ivesk.core.plan.Script;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Stages;
-import ivesk.core.plan.Staging;
 import ivesk.core.plan.Step;
 import ivesk.core.plan.StepKind;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.TreatmentPlan.Staging;
 import ivesk.core.plan.What;
 import ivesk.core.screening.Verdict;
 import ivesk.core.selection.Chain;
@@ -98,7 +99,7 @@ public class PlanService {
       Chosen chosen,
       TreatmentPlan plan,
       List<StoredScript.Run> runs,
-      List<Objections.Run> judged,
+      List<Run> judged,
       int version,
       SelectionFacts facts) {}
 
@@ -120,7 +121,7 @@ public class PlanService {
     List<StoredScript.Run> runs =
         kept.map(script -> script.script().runs())
             .orElseGet(() -> composed(chosen, plan, facts, settings.apply(plan.region())));
-    List<Objections.Run> judged = judged(settings, runs);
+    List<Run> judged = judged(settings, runs);
     return new Planned(
         chosen,
         judged.stream()
@@ -134,8 +135,7 @@ public class PlanService {
         facts);
   }
 
-  private static List<Objections.Run> judged(
-      Function<Region, Setting> settings, List<StoredScript.Run> runs) {
+  private static List<Run> judged(Function<Region, Setting> settings, List<StoredScript.Run> runs) {
     return ScriptService.runs(
         settings,
         runs.stream()
@@ -151,7 +151,7 @@ public class PlanService {
   /// @throws Refused when a later stage cannot be planned today
   private TreatmentPlan staged(UUID visitId, Planned planned) {
     Region first = planned.plan().region();
-    List<Objections.Run> runs =
+    List<Run> runs =
         planned.judged().stream()
             .sorted(Comparator.comparing(run -> run.script().region() != first))
             .toList();
@@ -166,7 +166,7 @@ public class PlanService {
         .orElse(planned.plan());
   }
 
-  private TreatmentPlan stage(UUID visitId, Objections.Run run, Script.Line line) {
+  private TreatmentPlan stage(UUID visitId, Run run, Script.Line line) {
     try {
       return Planning.plan(
               line.formula().orElseThrow(),

@@ -6,6 +6,7 @@ import ivesk.core.plan.Act;
 import ivesk.core.plan.Objection.Severity;
 import ivesk.core.plan.Objections;
 import ivesk.core.plan.Protocol;
+import ivesk.core.plan.Run;
 import ivesk.core.plan.ScriptRules;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.StepGate;
@@ -93,8 +94,7 @@ class ProtocolController {
 
   private ProtocolLine line(Kept kept, Setting setting) {
     Protocol protocol = kept.protocol();
-    Objections.Run run =
-        new Objections.Run(setting.script(protocol.region(), protocol.steps()), setting);
+    Run run = new Run(setting.script(protocol.region(), protocol.steps()), setting);
     Map<Severity, Long> said =
         Objections.of(List.of(run), Optional.empty()).stream()
             .collect(Collectors.groupingBy(o -> o.severity(), Collectors.counting()));
@@ -105,7 +105,7 @@ class ProtocolController {
         protocol.region(),
         protocol.region().label(),
         protocol.steps().size(),
-        Objections.minutes(List.of(run)),
+        Run.minutes(List.of(run)),
         said.getOrDefault(Severity.SHUT, 0L),
         said.getOrDefault(Severity.MIND, 0L),
         kept.at(),
@@ -222,8 +222,7 @@ class ProtocolController {
           Setting setting = practiceItself();
           return Judged.of(
               runs.stream()
-                  .map(
-                      run -> new Objections.Run(setting.script(run.region(), run.steps()), setting))
+                  .map(run -> new Run(setting.script(run.region(), run.steps()), setting))
                   .toList(),
               Optional.empty(),
               Optional.empty());

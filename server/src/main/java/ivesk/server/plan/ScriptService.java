@@ -1,6 +1,6 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Objections;
+import ivesk.core.plan.Run;
 import ivesk.core.plan.Setting;
 import ivesk.core.plan.Step;
 import ivesk.core.screening.Allergies;
@@ -50,17 +50,15 @@ class ScriptService {
     return judged(visitId, runs(visitId, planned));
   }
 
-  private List<Objections.Run> runs(UUID visitId, List<Planned> planned) {
+  private List<Run> runs(UUID visitId, List<Planned> planned) {
     return runs(settings(visitId), planned);
   }
 
-  static List<Objections.Run> runs(Function<Region, Setting> settings, List<Planned> planned) {
-    List<Objections.Run> runs = new ArrayList<>();
+  static List<Run> runs(Function<Region, Setting> settings, List<Planned> planned) {
+    List<Run> runs = new ArrayList<>();
     for (Planned run : planned) {
       Setting setting = settings.apply(run.region());
-      runs.add(
-          new Objections.Run(
-              setting.script(run.region(), run.steps()), setting, besides(settings, run)));
+      runs.add(new Run(setting.script(run.region(), run.steps()), setting, besides(settings, run)));
     }
     return runs;
   }
@@ -85,7 +83,7 @@ class ScriptService {
     return clients.get(visits.get(visitId).clientId()).weightKg();
   }
 
-  Judged judged(UUID visitId, List<Objections.Run> runs) {
+  Judged judged(UUID visitId, List<Run> runs) {
     Visit visit = visits.get(visitId);
     return Judged.of(
         runs,

@@ -1,6 +1,6 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Objections;
+import ivesk.core.plan.Run;
 import ivesk.core.plan.Script.Line;
 import ivesk.core.plan.Trolley;
 import ivesk.server.product.CatalogueService;
@@ -28,7 +28,7 @@ class UsedStock {
         .planned(signed.visitId())
         .ifPresent(planned -> {
           Map<String, Double> used = new LinkedHashMap<>();
-          for (Objections.Run run : planned.judged()) {
+          for (Run run : planned.judged()) {
             for (Line line : run.script().lines()) {
               line.product()
                   .ifPresent(product ->

@@ -2,11 +2,11 @@ package ivesk.server.treatment;
 
 import ivesk.core.formula.Flaking;
 import ivesk.core.screening.PastPeel;
+import ivesk.core.treatment.fact.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.record.Outcome;
 import ivesk.core.treatment.record.OwnCurve;
 import ivesk.core.treatment.state.Phase;
 import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.fact.TreatmentEvent.NextTimePlanned;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.screening.PastPeels;

@@ -2,8 +2,8 @@ package ivesk.server.treatment;
 
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.advice.Refusal;
+import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;

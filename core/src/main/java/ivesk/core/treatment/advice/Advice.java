@@ -1,8 +1,7 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.fact.Row;
-
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.Row;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

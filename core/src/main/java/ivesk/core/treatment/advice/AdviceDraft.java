@@ -1,11 +1,10 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.fact.Row;
-
 import ivesk.core.Words;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.fact.Row;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -1,14 +1,13 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Clocks;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.moment.OnSkin;
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.moment.Clocks;
+import ivesk.core.treatment.moment.Look;
+import ivesk.core.treatment.moment.OnSkin;
+import ivesk.core.treatment.state.TreatmentState;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

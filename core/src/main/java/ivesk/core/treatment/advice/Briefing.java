@@ -1,6 +1,5 @@
 package ivesk.core.treatment.advice;
 
-
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;

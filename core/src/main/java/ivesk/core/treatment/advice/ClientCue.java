@@ -1,6 +1,5 @@
 package ivesk.core.treatment.advice;
 
-
 import java.time.Instant;
 
 /// What is said aloud to a client whose eyes are shut. Common practice, no source.

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.advice;
 
-
 import java.time.Instant;
 import java.util.List;
 

@@ -1,17 +1,16 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Clocks;
+import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.advice.ClientCue.Said;
 import ivesk.core.treatment.fact.EndingStep;
+import ivesk.core.treatment.fact.TreatmentEvent;
+import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.moment.Clocks;
 import ivesk.core.treatment.moment.Look;
+import ivesk.core.treatment.state.AcidState.Layer;
 import ivesk.core.treatment.state.Looks;
 import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.state.TreatmentState;
-
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.treatment.state.AcidState.Layer;
-import ivesk.core.treatment.advice.ClientCue.Said;
-import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

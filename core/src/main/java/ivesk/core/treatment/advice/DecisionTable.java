@@ -1,16 +1,5 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Alarm;
-import ivesk.core.treatment.moment.Clocks;
-import ivesk.core.treatment.state.Endpoints;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.moment.SensationLines;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.state.TreatmentState;
-import ivesk.core.treatment.fact.Whitening;
-import ivesk.core.treatment.state.ZoneState;
-
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 import static ivesk.core.treatment.advice.AdviceDraft.names;
 
@@ -20,7 +9,17 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.moment.Alarm;
+import ivesk.core.treatment.moment.Clocks;
+import ivesk.core.treatment.moment.Look;
+import ivesk.core.treatment.moment.SensationLines;
+import ivesk.core.treatment.state.Endpoints;
 import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.TreatmentState;
+import ivesk.core.treatment.state.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

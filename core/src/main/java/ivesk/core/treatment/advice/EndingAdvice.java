@@ -1,13 +1,5 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Clocks;
-import ivesk.core.treatment.fact.EndingStep;
-import ivesk.core.treatment.gate.Gate;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.state.Risen;
-import ivesk.core.treatment.state.ZoneState;
-
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 import static ivesk.core.treatment.advice.AdviceDraft.names;
 
@@ -17,7 +9,14 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.fact.EndingStep;
+import ivesk.core.treatment.gate.Gate;
+import ivesk.core.treatment.moment.Clocks;
+import ivesk.core.treatment.moment.Look;
 import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.state.Risen;
+import ivesk.core.treatment.state.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;

@@ -1,11 +1,5 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Clocks;
-import ivesk.core.treatment.gate.Gate;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.fact.Sign;
-
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 import static ivesk.core.treatment.state.Phase.ARMED;
 import static ivesk.core.treatment.state.Phase.AT_REST;
@@ -18,6 +12,11 @@ import static ivesk.core.treatment.state.Phase.STOPPED;
 
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.gate.Gate;
+import ivesk.core.treatment.moment.Clocks;
+import ivesk.core.treatment.moment.Look;
+import ivesk.core.treatment.state.Phase;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;

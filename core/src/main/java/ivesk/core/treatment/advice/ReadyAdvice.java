@@ -1,8 +1,5 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.fact.ReadyStep;
-
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 import static ivesk.core.treatment.advice.AdviceDraft.names;
 
@@ -10,6 +7,8 @@ import ivesk.core.Words;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.fact.ReadyStep;
+import ivesk.core.treatment.moment.Look;
 import java.util.List;
 
 /// What is advised before the acid.

@@ -1,9 +1,5 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.treatment.gate.Gate;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.state.TreatmentState;
-
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 
 import ivesk.core.Words;
@@ -14,6 +10,9 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.product.Role;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
+import ivesk.core.treatment.gate.Gate;
+import ivesk.core.treatment.moment.Look;
+import ivesk.core.treatment.state.TreatmentState;
 import ivesk.core.treatment.state.TreatmentState.Beside;
 import java.time.Instant;
 import java.util.List;

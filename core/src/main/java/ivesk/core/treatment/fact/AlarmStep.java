@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 /// One step while an alarm stands. A record keeps the step, never its words. Common practice.
 public enum AlarmStep {
   CALL("Call the emergency number"),

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 /// One step of taking an acid off. A record keeps the step, never its words. Common practice.
 public enum EndingStep {
   SAY_STING("Say it first: a short sting is normal"),

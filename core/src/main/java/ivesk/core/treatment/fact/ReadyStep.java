@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 import ivesk.core.Words;
 import ivesk.core.plan.Comfort;
 import ivesk.core.plan.Preparation;

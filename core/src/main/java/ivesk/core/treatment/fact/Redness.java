@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 /// Grades of redness in words, 0 to 3. Common practice, no source.
 public enum Redness {
   NONE("none"),

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 /// The rows of the decision after every look, in their order. A record keeps the row, never its
 /// words. Common practice.
 public enum Row {

@@ -1,7 +1,5 @@
 package ivesk.core.treatment.fact;
 
-import ivesk.core.treatment.moment.Alarm;
-
 import java.util.List;
 
 /// Something seen or said that weighs more than any number.

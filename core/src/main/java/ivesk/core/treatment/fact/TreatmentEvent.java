@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 import ivesk.core.Require;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.screening.PastPeel;

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 /// Whitening of a zone. Frost levels after Rubin 1995, from memory.
 public enum Whitening {
   NONE("none", "no white"),

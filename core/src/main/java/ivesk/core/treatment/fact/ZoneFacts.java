@@ -1,6 +1,5 @@
 package ivesk.core.treatment.fact;
 
-
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.HotSpotFelt;

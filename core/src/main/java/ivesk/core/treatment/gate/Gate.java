@@ -1,12 +1,5 @@
 package ivesk.core.treatment.gate;
 
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.state.PrepAnswer;
-import ivesk.core.treatment.fact.Redness;
-import ivesk.core.treatment.state.Shortened;
-import ivesk.core.treatment.state.TreatmentState;
-import ivesk.core.treatment.state.ZoneState;
-
 import ivesk.core.Words;
 import ivesk.core.plan.Act;
 import ivesk.core.plan.CareStep;
@@ -14,6 +7,11 @@ import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.state.PrepAnswer;
+import ivesk.core.treatment.state.Shortened;
+import ivesk.core.treatment.state.TreatmentState;
+import ivesk.core.treatment.state.ZoneState;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
@@ -130,7 +128,8 @@ public final class Gate {
   }
 
   /// Gate C before tools and masks: at rest, pink at most and no frost there, no barrier left.
-  public static Optional<String> c(TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
+  public static Optional<String> c(
+      TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
     if (state.phase() != Phase.AT_REST) return Optional.of("the skin is not at rest");
     if (state.injured() || state.looks().incident()) {
       return Optional.of("an incident was seen: the clinician decides");
@@ -210,7 +209,8 @@ public final class Gate {
   }
 
   /// Why another plan may not take the place of this one; empty when it may.
-  public static Optional<String> change(TreatmentPlan plan, TreatmentState state, TreatmentPlan other) {
+  public static Optional<String> change(
+      TreatmentPlan plan, TreatmentState state, TreatmentPlan other) {
     if (state.phase() != Phase.READY) return Optional.of("Ready is over: the timer is armed");
     if (state.prepAnswer().isEmpty()) return Optional.of("ask how the prep feels first");
     if (!Set.copyOf(other.zones()).equals(Set.copyOf(plan.zones()))) {

@@ -1,14 +1,13 @@
 package ivesk.core.treatment.moment;
 
-import ivesk.core.treatment.fact.AlarmStep;
-import ivesk.core.treatment.fact.EndingStep;
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.Words;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.fact.AlarmStep;
+import ivesk.core.treatment.fact.EndingStep;
+import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.Sign.Weight;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.state.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

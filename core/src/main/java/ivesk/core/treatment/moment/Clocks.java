@@ -1,13 +1,12 @@
 package ivesk.core.treatment.moment;
 
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.formula.Family;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Region;
+import ivesk.core.treatment.fact.TreatmentEvent.Response;
 import ivesk.core.treatment.state.AcidState.Layer;
 import ivesk.core.treatment.state.Looks.Told;
-import ivesk.core.treatment.fact.TreatmentEvent.Response;
+import ivesk.core.treatment.state.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;

@@ -1,21 +1,20 @@
 package ivesk.core.treatment.moment;
 
-import ivesk.core.treatment.state.Endpoints;
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.state.TreatmentState;
-import ivesk.core.treatment.fact.Whitening;
-import ivesk.core.treatment.state.ZoneState;
-
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.state.AcidState.Layer;
-import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
+import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.state.AcidState.Layer;
+import ivesk.core.treatment.state.Endpoints;
+import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.state.TreatmentState;
+import ivesk.core.treatment.state.ZoneState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;

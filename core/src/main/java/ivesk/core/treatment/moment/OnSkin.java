@@ -1,17 +1,16 @@
 package ivesk.core.treatment.moment;
 
-import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.Ledger;
-import ivesk.core.plan.Staging;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.TreatmentPlan.Staging;
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.state.AcidState.Layer;
+import ivesk.core.treatment.state.Stage;
+import ivesk.core.treatment.state.TreatmentState;
 import java.util.Collection;
 import java.util.List;
 

@@ -1,12 +1,11 @@
 package ivesk.core.treatment.moment;
 
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.formula.Formula.Band;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.treatment.state.AcidState.Layer;
 import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;

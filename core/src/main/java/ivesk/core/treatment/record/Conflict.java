@@ -1,7 +1,6 @@
 package ivesk.core.treatment.record;
 
 import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;

@@ -1,7 +1,6 @@
 package ivesk.core.treatment.record;
 
 import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.AddOnPutOn;

@@ -1,15 +1,14 @@
 package ivesk.core.treatment.record;
 
+import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.advice.Advice;
+import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advisor;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.moment.Look;
 import ivesk.core.treatment.state.AtEnd;
 import ivesk.core.treatment.state.EndingState;
-import ivesk.core.treatment.moment.Look;
-import ivesk.core.treatment.fact.Row;
 import ivesk.core.treatment.state.TreatmentState;
-
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.treatment.advice.Advice.Action;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;

@@ -1,17 +1,5 @@
 package ivesk.core.treatment.record;
 
-import ivesk.core.treatment.state.AcidState;
-import ivesk.core.treatment.state.AtEnd;
-import ivesk.core.treatment.state.Endpoints;
-import ivesk.core.treatment.state.Phase;
-import ivesk.core.treatment.fact.ReadyStep;
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.fact.TreatmentEvent;
-import ivesk.core.treatment.state.TreatmentState;
-import ivesk.core.treatment.fact.Whitening;
-
 import ivesk.core.Words;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
@@ -21,7 +9,18 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.ReadyStep;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.fact.TreatmentEvent;
+import ivesk.core.treatment.fact.Whitening;
+import ivesk.core.treatment.state.AcidState;
+import ivesk.core.treatment.state.AtEnd;
+import ivesk.core.treatment.state.Endpoints;
 import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.Phase;
+import ivesk.core.treatment.state.Stage;
+import ivesk.core.treatment.state.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,10 +1,9 @@
 package ivesk.core.treatment.record;
 
-import ivesk.core.treatment.state.Stage;
-
 import ivesk.core.formula.Dose;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.state.Stage;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

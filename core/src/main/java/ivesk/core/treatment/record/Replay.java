@@ -1,14 +1,13 @@
 package ivesk.core.treatment.record;
 
-import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.fact.TreatmentEvent;
-import ivesk.core.treatment.state.TreatmentState;
-
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.Opened;
 import ivesk.core.treatment.fact.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.fact.TreatmentEvent.StageOpened;
+import ivesk.core.treatment.state.Stage;
+import ivesk.core.treatment.state.TreatmentState;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

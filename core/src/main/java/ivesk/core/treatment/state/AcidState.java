@@ -1,11 +1,10 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.Row;
-import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.Row;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;
 import ivesk.core.treatment.fact.TreatmentEvent.AdviceDeclined;
 import ivesk.core.treatment.fact.TreatmentEvent.AlarmStepDone;

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.state;
 
-
 import java.time.Duration;
 
 /// How a peel stood as END was pressed.

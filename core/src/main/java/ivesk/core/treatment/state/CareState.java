@@ -1,10 +1,9 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.EndingStep;
-import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.fact.EndingStep;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;
 import ivesk.core.treatment.fact.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.fact.TreatmentEvent.AddOnWipedOff;

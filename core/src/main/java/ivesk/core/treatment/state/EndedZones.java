@@ -1,9 +1,8 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneTakenOff;

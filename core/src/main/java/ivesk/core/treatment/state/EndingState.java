@@ -3,7 +3,6 @@ package ivesk.core.treatment.state;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.Row;
 import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;
 import ivesk.core.treatment.fact.TreatmentEvent.Caring;
 import ivesk.core.treatment.fact.TreatmentEvent.EarlyEndExplained;

@@ -1,7 +1,5 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.EndingStep;
-
 import static ivesk.core.treatment.fact.EndingStep.BLOT;
 import static ivesk.core.treatment.fact.EndingStep.COLD_COMPRESSES;
 import static ivesk.core.treatment.fact.EndingStep.COMPRESS;
@@ -28,6 +26,7 @@ import static ivesk.core.treatment.fact.EndingStep.WIPE_THEN_RINSE;
 
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.fact.EndingStep;
 import java.util.List;
 
 /// How a formula comes off, step by step. Common practice.

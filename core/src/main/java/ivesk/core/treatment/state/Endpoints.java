@@ -1,12 +1,11 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.Whitening;
-
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.Whitening;
 import java.util.Collection;
 import java.util.Optional;
 

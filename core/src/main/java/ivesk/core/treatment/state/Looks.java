@@ -1,11 +1,9 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.Redness;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;
 import ivesk.core.treatment.fact.TreatmentEvent.AdviceDeclined;

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.state;
 
-
 /// Where a treatment stands.
 public enum Phase {
   READY,

@@ -1,10 +1,9 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.Sign;
-
 import static ivesk.core.treatment.state.Phase.*;
 
 import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.state;
 
-
 /// What a number told after the prep leads to, before any acid: 0 to 3 on even skin goes on; from
 /// 4, or with a hot spot, the plan is changed or the visit ends; from 8 it cannot be kept as it is.
 /// Common practice.

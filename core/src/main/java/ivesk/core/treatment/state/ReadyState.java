@@ -1,11 +1,10 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.ReadyStep;
-import ivesk.core.treatment.fact.TreatmentEvent;
-
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Region;
+import ivesk.core.treatment.fact.ReadyStep;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidPrepStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;

@@ -1,9 +1,8 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.Whitening;
-
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.Whitening;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,5 @@
 package ivesk.core.treatment.state;
 
-
 import ivesk.core.plan.TreatmentPlan;
 import java.time.Duration;
 import java.util.Optional;

@@ -1,8 +1,7 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.AlarmStep;
-
 import ivesk.core.skin.Zone;
+import ivesk.core.treatment.fact.AlarmStep;
 import ivesk.core.treatment.fact.Sign.Weight;
 import java.util.Collections;
 import java.util.EnumSet;

@@ -1,23 +1,22 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.treatment.fact.EndingStep;
-import ivesk.core.treatment.fact.ReadyStep;
-import ivesk.core.treatment.fact.Sign;
-import ivesk.core.treatment.fact.TreatmentEvent;
-import ivesk.core.treatment.fact.ZoneFacts;
-
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
-import ivesk.core.treatment.state.AcidState.Layer;
-import ivesk.core.treatment.state.Looks.Told;
+import ivesk.core.treatment.fact.EndingStep;
+import ivesk.core.treatment.fact.ReadyStep;
+import ivesk.core.treatment.fact.Sign;
+import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.IncidentReported;
 import ivesk.core.treatment.fact.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
 import ivesk.core.treatment.fact.TreatmentEvent.ResponseNoted;
 import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
+import ivesk.core.treatment.fact.ZoneFacts;
+import ivesk.core.treatment.state.AcidState.Layer;
+import ivesk.core.treatment.state.Looks.Told;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;

@@ -1,7 +1,6 @@
 package ivesk.core.treatment.state;
 
 import ivesk.core.treatment.fact.Whitening;
-
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
