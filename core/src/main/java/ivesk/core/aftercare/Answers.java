@@ -3,7 +3,6 @@ package ivesk.core.aftercare;
 import static ivesk.core.aftercare.Sentence.*;
 
 import ivesk.core.Words;
-import ivesk.core.aftercare.Aftercare.Draft;
 import ivesk.core.aftercare.Aftercare.Flakes;
 import ivesk.core.aftercare.Aftercare.Reply;
 import ivesk.core.aftercare.Aftercare.Until;
@@ -181,7 +180,7 @@ final class Answers {
         .map(rule -> Told.of(SCRUBS_THEN_ACIDS, scrubs, rule.when()))
         .orElseGet(() ->
             rule(Activity.ACIDS_AND_SCRUBS).what() == SCRUBS_AND_MILD_ACIDS
-                ? Told.of(MILD_ACIDS_FROM, scrubs, count(HomePlan.CAP_PERCENT))
+                ? Told.of(MILD_ACIDS_FROM, scrubs, count(KeptOff.CAP_PERCENT))
                 : Told.of(ACIDS_FROM, scrubs));
   }
 

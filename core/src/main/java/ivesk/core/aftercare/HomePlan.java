@@ -30,9 +30,6 @@ import java.util.Set;
 public record HomePlan(
     List<Item> items, List<LeftOut> leftOut, List<Own> own, List<Clash> clashes) {
 
-  /// The most of an acid at home in the first weeks, where the policy has any, %.
-  static final int CAP_PERCENT = 5;
-
   /// @param from the first day
   /// @param capPercent the most of it in the first weeks, %
   /// @param alternate on alternate nights
@@ -193,7 +190,7 @@ public record HomePlan(
                   .rule(Activity.ACIDS_AND_SCRUBS)
                   .filter(rule -> rule.what() == SCRUBS_AND_MILD_ACIDS)
                   .isPresent();
-      return weak ? Optional.of(CAP_PERCENT) : Optional.empty();
+      return weak ? Optional.of(KeptOff.CAP_PERCENT) : Optional.empty();
     }
 
     /// The latest date of all that a product of the client's holds.

@@ -26,6 +26,9 @@ import java.util.stream.Stream;
 /// @param incident under or after the peel: nothing active until the practice says so
 public record KeptOff(
     Set<Substance> excluded, boolean pregnant, String allergies, boolean incident) {
+  /// The most of an acid at home in the first weeks, where the policy has any, %.
+  static final int CAP_PERCENT = 5;
+
   public static final KeptOff NOTHING = new KeptOff(Set.of(), false, "", false);
 
   private static final Set<Substance> IN_PREGNANCY =

@@ -40,7 +40,7 @@ public final class ChargeBalance {
   }
 
   /// The acids among some components.
-  public static List<Acid> acids(List<Formula.Component> components) {
+  public static List<Acid> acids(List<Component> components) {
     return components.stream()
         .filter(c -> c.substance().acid())
         .map(c -> Acid.of(c.substance(), c.strength()))

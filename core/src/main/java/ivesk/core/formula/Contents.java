@@ -2,6 +2,7 @@ package ivesk.core.formula;
 
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -10,11 +11,9 @@ import java.util.Set;
 /// sorts it on the rack. Any amount of TCA, pyruvic acid and resorcinol counts, and 2 % and more of
 /// any other acid (Ivesk's own default). What has the parts of Jessner's solution, each within a
 /// fifth, is Jessner, whatever it is called. Common practice.
-public final class Contents {
+record Contents(Family family, List<Component> components) {
   private static final double COUNTS_FROM_PERCENT = 2;
   private static final double WITHIN = 0.2;
-
-  private Contents() {}
 
   /// The family whose acid a substance is; substances without one are absent.
   private static final Map<Substance, Family> FAMILIES =
@@ -43,19 +42,19 @@ public final class Contents {
 
   /// Every family whose rules hold for a formula: the one that covers it, and that of each acid in
   /// it. Jessner's own rows hold in place of those of its parts.
-  public static Set<Family> families(Formula formula) {
-    Set<Family> families = EnumSet.of(formula.family().coveredBy());
-    if (isJessner(formula)) {
+  Set<Family> families() {
+    Set<Family> families = EnumSet.of(family.coveredBy());
+    if (isJessner()) {
       families.add(Family.JESSNER);
       return families;
     }
-    for (Formula.Component part : formula.components()) {
+    for (Component part : components) {
       if (counts(part)) familyOf(part.substance()).ifPresent(families::add);
     }
     return families;
   }
 
-  private static boolean counts(Formula.Component part) {
+  private static boolean counts(Component part) {
     return switch (part.substance()) {
       case TCA, PYRUVIC, RESORCINOL, RETINOL, FIG, PAPAYA, PINEAPPLE, PUMPKIN -> true;
       case GLYCOLIC,
@@ -77,27 +76,25 @@ public final class Contents {
   }
 
   /// Holds an acid that no family is named for.
-  public static boolean otherAcid(Formula formula) {
-    return !isJessner(formula)
-        && formula.components().stream()
+  boolean otherAcid() {
+    return !isJessner()
+        && components.stream()
             .anyMatch(part -> OTHER_ACIDS.contains(part.substance()) && counts(part));
   }
 
   /// Jessner, its variant, or what has the parts of one of them.
-  public static boolean isJessner(Formula formula) {
-    return formula.family() == Family.JESSNER
+  boolean isJessner() {
+    return family == Family.JESSNER
         || likeParts(
-            formula,
             Map.of(Substance.RESORCINOL, 14.0, Substance.SALICYLIC, 14.0, Substance.LACTIC, 11.9))
         || likeParts(
-            formula,
             Map.of(Substance.LACTIC, 17.0, Substance.SALICYLIC, 17.0, Substance.CITRIC, 8.0));
   }
 
-  private static boolean likeParts(Formula formula, Map<Substance, Double> parts) {
+  private boolean likeParts(Map<Substance, Double> parts) {
     return parts.entrySet().stream()
         .allMatch(part -> {
-          double percent = formula.strengthOf(part.getKey()).percent();
+          double percent = percent(part.getKey());
           double wanted = part.getValue();
           return Math.abs(percent - wanted) <= WITHIN * wanted + 1e-9;
         });
@@ -105,24 +102,29 @@ public final class Contents {
 
   /// Taken only after three well-taken peels of a milder family, and never under a cap to very
   /// superficial.
-  public static boolean strong(Formula formula) {
-    return families(formula).stream().anyMatch(Family::strong);
+  boolean strong() {
+    return families().stream().anyMatch(Family::strong);
   }
 
   /// Irritation level, 0 to 5: the highest of what it contains. Common practice.
-  public static int level(Formula formula) {
-    int level =
-        families(formula).stream().mapToInt(Family::level).max().orElse(formula.family().level());
-    return otherAcid(formula) ? Math.max(level, OTHER_LEVEL) : level;
+  int level() {
+    int level = families().stream().mapToInt(Family::level).max().orElse(family.level());
+    return otherAcid() ? Math.max(level, OTHER_LEVEL) : level;
   }
 
   /// What frost is to it: where a frosting acid stands with an AHA or pyruvic acid, the more
   /// careful row of the two.
-  public static Family.Frost frost(Formula formula) {
-    Family.Frost filed = formula.family().frost();
-    if (filed == Family.Frost.INJURY || isJessner(formula)) return filed;
-    boolean mixed =
-        families(formula).stream().anyMatch(family -> family.frost() == Family.Frost.INJURY);
+  Family.Frost frost() {
+    Family.Frost filed = family.frost();
+    if (filed == Family.Frost.INJURY || isJessner()) return filed;
+    boolean mixed = families().stream().anyMatch(family -> family.frost() == Family.Frost.INJURY);
     return mixed ? Family.Frost.INJURY : filed;
+  }
+
+  private double percent(Substance substance) {
+    return components.stream()
+        .filter(part -> part.substance() == substance)
+        .mapToDouble(part -> part.strength().percent())
+        .sum();
   }
 }

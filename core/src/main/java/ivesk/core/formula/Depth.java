@@ -70,7 +70,7 @@ public final class Depth {
       rows.add(
           rubin(tca(tca, layers), Words.fill("TCA %.0f %%, %s", tca.percent(), layers(layers))));
     }
-    if (Contents.isJessner(formula)) {
+    if (formula.isJessner()) {
       rows.add(rubin(jessner(layers), "Jessner, " + layers(layers)));
     } else if (!resorcinol.isNone()) {
       rows.add(
@@ -78,8 +78,8 @@ public final class Depth {
               resorcinol(resorcinol, time),
               percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time)));
     }
-    if (!Contents.isJessner(formula)) {
-      for (Formula.Component part : formula.components()) byLibrary(formula, part, rows);
+    if (!formula.isJessner()) {
+      for (Component part : formula.components()) byLibrary(formula, part, rows);
     }
     return rows.stream()
         .reduce((one, other) -> other.depth().deeperThan(one.depth()) ? other : one)
@@ -94,7 +94,7 @@ public final class Depth {
 
   /// Each acid as if it were alone: the library's class of that acid at this or the next lower
   /// strength.
-  private static void byLibrary(Formula formula, Formula.Component part, List<Reading> rows) {
+  private static void byLibrary(Formula formula, Component part, List<Reading> rows) {
     Contents.familyOf(part.substance()).stream()
         .filter(family -> formula.family() != family)
         .flatMap(family -> Library.of(family).stream())
@@ -150,7 +150,7 @@ public final class Depth {
       if (jessner && stage.formula().contains(Substance.TCA)) {
         return reading.with(DepthClass.MEDIUM, "TCA after Jessner: medium");
       }
-      jessner |= Contents.isJessner(stage.formula());
+      jessner |= stage.formula().isJessner();
     }
     long superficial = stages.stream().filter(s -> s.depth() == DepthClass.SUPERFICIAL).count();
     return superficial >= 2

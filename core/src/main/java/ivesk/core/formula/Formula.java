@@ -1,8 +1,6 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
-import ivesk.core.Words;
-import ivesk.core.formula.Strength.Convention;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
@@ -56,25 +54,6 @@ public record Formula(
     int peelingFirst,
     int peelingLast,
     Label label) {
-
-  /// @param strength in % w/v, to 100; 0 for enzymes whose activity no percent tells
-  public record Component(Substance substance, Strength strength) {
-    public Component {
-      if (strength.convention() != Convention.WV) {
-        throw new IllegalArgumentException(
-            Words.fill(
-                "%s strength is in %s; a formula has %% w/v",
-                substance.label(), strength.convention().label()));
-      }
-      Require.range(substance.label() + " strength, % w/v", strength.percent(), 0, 100);
-    }
-
-    /// @param percentWv g per 100 mL, 0 to 100
-    public static Component of(Substance substance, double percentWv) {
-      return new Component(
-          substance, Strength.of(substance.label() + " strength", percentWv, Convention.WV));
-    }
-  }
 
   public enum Vehicle {
     GEL("gel"),
@@ -307,17 +286,17 @@ public record Formula(
 
   /// Every family whose rules hold for it, by what is in it.
   public Set<Family> families() {
-    return Contents.families(this);
+    return contents().families();
   }
 
   /// Jessner, pyruvic acid or TCA is in it, in whatever family it is filed.
   public boolean strong() {
-    return Contents.strong(this);
+    return contents().strong();
   }
 
   /// What frost is to it, by what is in it.
   public Family.Frost frost() {
-    return Contents.frost(this);
+    return contents().frost();
   }
 
   public boolean contains(Substance substance) {
@@ -373,5 +352,24 @@ public record Formula(
             || strengthOf(Substance.GLYCOLIC).percent() >= 35
             || strengthOf(Substance.SALICYLIC).percent() >= 20;
     return Duration.ofSeconds(close ? 30 : 60);
+  }
+
+  /// Irritation level, 0 to 5: the highest of what it contains. Common practice.
+  public int level() {
+    return contents().level();
+  }
+
+  /// Jessner, its variant, or what has the parts of one of them.
+  public boolean isJessner() {
+    return contents().isJessner();
+  }
+
+  /// Holds an acid that no family is named for.
+  public boolean otherAcid() {
+    return contents().otherAcid();
+  }
+
+  private Contents contents() {
+    return new Contents(family, components);
   }
 }

@@ -1,7 +1,6 @@
 package ivesk.core.formula;
 
 import ivesk.core.Require;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.MolarMass;

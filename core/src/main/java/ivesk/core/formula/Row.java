@@ -4,7 +4,6 @@ import static ivesk.core.formula.DepthClass.MEDIUM;
 import static ivesk.core.formula.DepthClass.VERY_SUPERFICIAL;
 
 import ivesk.core.formula.Formula.Band;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Formula.Ending;
 import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Formula.Use;

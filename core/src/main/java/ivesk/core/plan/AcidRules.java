@@ -5,6 +5,7 @@ import static ivesk.core.plan.Swaps.plain;
 import static ivesk.core.plan.Swaps.swapped;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
@@ -298,9 +299,7 @@ final class AcidRules {
   }
 
   private static boolean hydroxy(Formula formula) {
-    return formula.components().stream()
-        .map(Formula.Component::substance)
-        .anyMatch(Substance::acid);
+    return formula.components().stream().map(Component::substance).anyMatch(Substance::acid);
   }
 
   /// Takes a stage out with what ends it.

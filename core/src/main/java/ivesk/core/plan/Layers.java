@@ -3,7 +3,8 @@ package ivesk.core.plan;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies;
-import ivesk.core.selection.Selection;
+import ivesk.core.selection.Amounts;
+import ivesk.core.selection.Opened;
 import ivesk.core.selection.SelectionFacts;
 import java.util.Optional;
 import java.util.Set;
@@ -23,9 +24,7 @@ final class Layers {
   static Optional<Formula> nextRung(Formula formula, SelectionFacts facts) {
     boolean steps =
         facts.client().policies().chose(Policies.Choice.STRENGTH_STEPS) && timedAha(formula);
-    return steps
-        ? Selection.openRung(formula.family(), formula.rung() + 1, facts)
-        : Optional.empty();
+    return steps ? Opened.rung(formula.family(), formula.rung() + 1, facts) : Optional.empty();
   }
 
   private static boolean timedAha(Formula formula) {
@@ -43,7 +42,7 @@ final class Layers {
 
   /// Layers that are proposed.
   static int proposedLayers(Formula formula, SelectionFacts facts) {
-    int usual = Selection.plannedLayers(formula, facts);
+    int usual = Amounts.plannedLayers(formula, facts);
     return nextRung(formula, facts).isPresent()
         ? Math.max(usual, facts.screening().limits().layers(2))
         : usual;
@@ -51,7 +50,7 @@ final class Layers {
 
   /// The most layers in one visit.
   static int mostLayers(Formula formula, SelectionFacts facts) {
-    int usual = Selection.mostLayers(formula, facts);
+    int usual = Amounts.mostLayers(formula, facts);
     return nextRung(formula, facts).isPresent()
         ? Math.max(usual, facts.screening().limits().layers(STEPPED_LAYERS))
         : usual;

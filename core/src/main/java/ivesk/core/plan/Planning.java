@@ -9,7 +9,7 @@ import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Limits;
-import ivesk.core.selection.Selection;
+import ivesk.core.selection.Amounts;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
@@ -133,7 +133,7 @@ public final class Planning {
     if (!formula.peels()) {
       throw new IllegalArgumentException(formula.code() + " is no peel of its own; choose an acid");
     }
-    Optional<Duration> longest = Selection.plannedContact(formula, facts);
+    Optional<Duration> longest = Amounts.plannedContact(formula, facts);
     if (formula.mostContact().isPresent() && longest.isEmpty()) {
       throw new IllegalArgumentException(
           formula.code() + " is shut: contact would fall under 60 s");

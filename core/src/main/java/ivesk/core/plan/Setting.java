@@ -8,6 +8,7 @@ import ivesk.core.practice.Policies;
 import ivesk.core.product.Catalogue;
 import ivesk.core.screening.Limits;
 import ivesk.core.screening.Restriction.Care;
+import ivesk.core.selection.Amounts;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Areas;
@@ -88,7 +89,7 @@ public record Setting(
   /// @return empty where the formula has no minutes, or may not be used for as long as a minute
   Optional<Duration> most(Formula formula) {
     return client.isPresent()
-        ? Selection.plannedContact(formula, client.get().facts())
+        ? Amounts.plannedContact(formula, client.get().facts())
         : formula.mostContact();
   }
 
@@ -97,7 +98,7 @@ public record Setting(
     int most =
         client
             .map(c -> Layers.mostLayers(formula, c.facts()))
-            .orElse(Selection.cap(formula, policies));
+            .orElse(Amounts.cap(formula, policies));
     return most == 1 ? 1 + Layers.onceMore(formula, policies) : most;
   }
 

@@ -1,6 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.formula.Contents;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
@@ -254,14 +253,14 @@ public record Limits(
   /// own limit.
   private boolean ofThatAcidAlone(Formula formula) {
     return formula.family().acids().stream().anyMatch(atMostOf::containsKey)
-        && Contents.level(formula) == formula.family().level();
+        && formula.level() == formula.family().level();
   }
 
   /// Everything that is in a formula is among the families that are left: what is milder than any
   /// of them does not count.
   private static boolean within(Set<Family> only, Formula formula) {
     return only.contains(formula.family().coveredBy())
-        && !Contents.otherAcid(formula)
+        && !formula.otherAcid()
         && formula.families().stream()
             .allMatch(family -> only.contains(family) || family.level() == 0);
   }
@@ -312,7 +311,7 @@ public record Limits(
       }
     });
     belowLevel
-        .filter(level -> Contents.level(formula) >= level)
+        .filter(level -> formula.level() >= level)
         .filter(_ -> !ofThatAcidAlone(formula))
         .ifPresent(level -> why.add(new Restriction.BelowLevel(level).words()));
     if (formula.strengthOf(Substance.TCA).above(tcaAtMost)) {

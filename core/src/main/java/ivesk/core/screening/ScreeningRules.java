@@ -23,7 +23,7 @@ import static ivesk.core.screening.When.that;
 
 import ivesk.core.Source;
 import ivesk.core.Words;
-import ivesk.core.formula.Contents;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
@@ -780,8 +780,8 @@ public final class ScreeningRules {
   /// a new patch test of that acid alone was read.
   private static Draft reaction(ScreeningFacts v, PastPeel peel) {
     Set<Substance> acids = EnumSet.noneOf(Substance.class);
-    List<Formula.Component> parts = peel.formula().components();
-    for (Formula.Component part : parts) {
+    List<Component> parts = peel.formula().components();
+    for (Component part : parts) {
       boolean mayReturn = parts.size() > 1 && part.substance() != Substance.RESORCINOL;
       if (!mayReturn || !testedSince(v, peel.on(), part.substance())) acids.add(part.substance());
     }
@@ -821,7 +821,7 @@ public final class ScreeningRules {
 
   private static Optional<Draft> adverse(ScreeningFacts v, PastPeel peel) {
     List<Restriction> limits = new ArrayList<>();
-    for (Formula.Component part : peel.formula().components()) {
+    for (Component part : peel.formula().components()) {
       boolean followed =
           v.pastPeels().stream()
               .anyMatch(later ->
@@ -837,7 +837,7 @@ public final class ScreeningRules {
     boolean anyFollowed =
         v.pastPeels().stream()
             .anyMatch(later -> later.on().isAfter(peel.on()) && later.wellTaken());
-    if (!anyFollowed) limits.add(new Restriction.BelowLevel(Contents.level(peel.formula())));
+    if (!anyFollowed) limits.add(new Restriction.BelowLevel(peel.formula().level()));
     if (limits.isEmpty()) return Optional.empty();
     String said =
         peel.formula().code()

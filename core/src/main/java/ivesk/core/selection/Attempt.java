@@ -2,11 +2,11 @@ package ivesk.core.selection;
 
 import ivesk.core.Require;
 import ivesk.core.Words;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.FreeAcid;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
@@ -180,7 +180,7 @@ public record Attempt(
                 formula.code() + " needs at least " + Words.clock(least) + " by its label",
                 Clearing.LONGER_TIME))
         .ifPresent(objections::add);
-    int cap = facts.screening().limits().layers(Selection.cap(formula, facts));
+    int cap = facts.screening().limits().layers(Amounts.cap(formula, facts));
     if (numbers.layers() > cap) {
       objections.add(
           Gates.gate(

@@ -1,6 +1,7 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Flaking;
@@ -60,8 +61,8 @@ public record Chain(
       Gates.of(
               formula,
               deep.get(i).depth(),
-              Selection.plannedContact(formula, facts),
-              Selection.plannedLayers(formula, facts),
+              Amounts.plannedContact(formula, facts),
+              Amounts.plannedLayers(formula, facts),
               facts)
           .stream()
           .map(shut ->
@@ -88,7 +89,7 @@ public record Chain(
         flaking.first(),
         flaking.last(),
         acids(stages)
-            .mapToInt(formula -> formula.intervalDays(Selection.plannedLayers(formula, facts)))
+            .mapToInt(formula -> formula.intervalDays(Amounts.plannedLayers(formula, facts)))
             .max()
             .orElse(0),
         minutes,
@@ -106,8 +107,8 @@ public record Chain(
         .limits()
         .depth(
             formula,
-            Selection.plannedContact(formula, facts),
-            Selection.plannedLayers(formula, facts),
+            Amounts.plannedContact(formula, facts),
+            Amounts.plannedLayers(formula, facts),
             facts.client().region());
   }
 
@@ -163,17 +164,15 @@ public record Chain(
   }
 
   private static boolean hydroxy(Formula formula) {
-    return formula.components().stream()
-        .map(Formula.Component::substance)
-        .anyMatch(Substance::acid);
+    return formula.components().stream().map(Component::substance).anyMatch(Substance::acid);
   }
 
   private static long minutes(List<Stage> stages, SelectionFacts facts) {
     Duration time = Duration.ZERO;
     for (int i = 0; i < stages.size(); i++) {
       Formula formula = stages.get(i).formula();
-      Optional<Duration> contact = Selection.plannedContact(formula, facts);
-      int layers = Selection.plannedLayers(formula, facts);
+      Optional<Duration> contact = Amounts.plannedContact(formula, facts);
+      int layers = Amounts.plannedLayers(formula, facts);
       if (i == 0) {
         time = Appointment.length(formula, contact, layers);
       } else if (formula.peels()) {

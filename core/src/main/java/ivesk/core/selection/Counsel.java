@@ -5,7 +5,6 @@ import ivesk.core.screening.Clearing;
 import ivesk.core.screening.Finding;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.screening.Verdict;
-import ivesk.core.selection.Selection.Tile;
 import ivesk.core.skin.Condition;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -190,7 +189,7 @@ public record Counsel(String said, List<String> instead, Optional<String> refer)
         .sorted()
         .limit(DAYS_TRIED)
         .flatMap(day -> {
-          long open = Selection.countOpen(facts.on(day));
+          long open = Opened.count(facts.on(day));
           return open == 0 ? Stream.empty() : Stream.of(moved(day, open));
         })
         .findFirst();

@@ -3,8 +3,7 @@ package ivesk.core.selection;
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.selection.Selection.Reasons;
-import ivesk.core.selection.Selection.Tile;
+import ivesk.core.selection.Tile.Reasons;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Region;
@@ -120,7 +119,7 @@ final class Explanation {
             : one.score().level() < other.score().level() ? "the milder one" : "less flaking";
     return Words.fill(
         "%s and %s are within %.0f points, and %s comes first",
-        one.formula().code(), other.formula().code(), Selection.TIE, why);
+        one.formula().code(), other.formula().code(), Score.TIE, why);
   }
 
   private String notWeaker(Tile tile) {

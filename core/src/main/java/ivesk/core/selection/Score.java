@@ -1,7 +1,6 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
-import ivesk.core.formula.Contents;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
@@ -29,6 +28,8 @@ public record Score(
     double pihRisk,
     int downtimeDays,
     double series) {
+  /// Points within which the running family, the milder or the shorter one comes first.
+  static final double TIE = 3;
 
   /// Of the first, second and third goal; every other wish counts once.
   private static final double[] GOAL_WEIGHTS = {3, 2, 1.5};
@@ -67,8 +68,7 @@ public record Score(
       Map<Family, Double> benefits,
       ScreeningFacts client,
       Ladders ladders) {
-    double level =
-        Contents.level(formula) + 0.5 * (formula.rung() - client.entryRung(formula.family()));
+    double level = formula.level() + 0.5 * (formula.rung() - client.entryRung(formula.family()));
     double tolerance =
         switch (client.skin().sensitivity().orElse(Sensitivity.COMPROMISED)) {
           case RESILIENT -> 5;

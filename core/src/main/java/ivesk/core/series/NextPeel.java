@@ -14,10 +14,10 @@ import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.screening.Screening;
 import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.selection.Amounts;
 import ivesk.core.selection.BeforeEvent;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.OwnFlaking;
-import ivesk.core.selection.Selection;
 import ivesk.core.treatment.record.Outcome;
 import ivesk.core.treatment.state.Stage;
 import ivesk.core.treatment.state.TreatmentState;
@@ -250,7 +250,7 @@ public record NextPeel(
   /// The most that formula, practice and the client's limits allow in one visit.
   static int mostLayers(ScreeningFacts client, Formula formula) {
     int cap = Screening.screen(client, List.of()).limits().layerCap();
-    return Math.min(cap, Selection.cap(formula, client.policies()));
+    return Math.min(cap, Amounts.cap(formula, client.policies()));
   }
 
   /// What stands at a higher rung of the family and this client may have: rosacea, children and
@@ -318,7 +318,7 @@ public record NextPeel(
       boolean same = next.code().equals(plan.formula().code()) && step != Step.LOWER;
       Optional<Duration> contact =
           same && next.mostContact().isPresent()
-              ? Optional.of(Selection.timeAfter(peel, peel.outcome().harsh()))
+              ? Optional.of(Amounts.timeAfter(peel, peel.outcome().harsh()))
               : next.firstContact();
       Optional<Duration> within =
           contact.map(

@@ -448,7 +448,7 @@ class AftercareTest {
               usual.stronger(),
               List.of(new Outlook.Event("a party", DAY.plusDays((Integer) row.get(0)))));
       Aftercare sheet =
-          Aftercare.of(
+          Sheet.of(
               List.of(new Aftercare.Peeled(salicylic, DepthClass.SUPERFICIAL, ENDED, List.of())),
               client(false, false),
               Optional.empty(),
@@ -464,7 +464,7 @@ class AftercareTest {
     Formula salicylic = Library.get("SAL-20");
     for (boolean left : new boolean[] {true, false}) {
       Aftercare sheet =
-          Aftercare.of(
+          Sheet.of(
               List.of(
                   new Aftercare.Peeled(salicylic, DepthClass.SUPERFICIAL, ENDED, List.of(), left)),
               client(false, false),

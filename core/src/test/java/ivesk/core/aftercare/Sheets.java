@@ -43,7 +43,7 @@ public final class Sheets {
       ZonedDateTime ended,
       List<Zone> frosted,
       Optional<Worn> worn) {
-    return Aftercare.of(
+    return Sheet.of(
         List.of(new Peeled(formula, depth, ended, frosted)),
         client,
         worn,

@@ -191,7 +191,7 @@ class BenchTest {
       assertThatThrownBy(() -> Dilution.dilute(Strength.wv(40), byWeight, Volume.ml(100)))
           .hasMessage("strengths are in % w/w and % w/v; give both in one convention");
       assertThatThrownBy(() -> byWeight.in(Volume.ml(3))).hasMessageContaining("by its density");
-      assertThatThrownBy(() -> new Formula.Component(Substance.GLYCOLIC, byWeight))
+      assertThatThrownBy(() -> new Component(Substance.GLYCOLIC, byWeight))
           .hasMessage("glycolic strength is in % w/w; a formula has % w/v");
     }
 

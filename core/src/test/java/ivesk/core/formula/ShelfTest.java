@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Formula.Vehicle;
 import ivesk.core.formula.Lot.State;

@@ -4,12 +4,11 @@ import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivesk.core.formula.Contents;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
 import ivesk.core.screening.Question.Answer;
@@ -125,7 +124,7 @@ class ContentsDecideTest {
   })
   void theHighestLevelOfWhatIsInItCounts(Mixture mixture, Family holds, int level) {
     assertThat(mixture.formula.families()).contains(holds);
-    assertThat(Contents.level(mixture.formula)).isEqualTo(level);
+    assertThat(mixture.formula.level()).isEqualTo(level);
     assertThat(mixture.formula.strong()).isEqualTo(level >= 4);
   }
 
@@ -141,9 +140,9 @@ class ContentsDecideTest {
 
   @Test
   void whatHasThePartsOfJessnerIsJessner() {
-    assertThat(Contents.isJessner(Library.get("JES"))).isTrue();
+    assertThat(Library.get("JES").isJessner()).isTrue();
     assertThat(Library.get("JES-RF").families()).isEqualTo(Set.of(Family.JESSNER));
-    assertThat(Contents.isJessner(Library.get("SLA-15"))).isFalse();
+    assertThat(Library.get("SLA-15").isJessner()).isFalse();
   }
 
   @Test

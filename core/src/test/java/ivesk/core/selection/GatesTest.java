@@ -113,7 +113,7 @@ class GatesTest {
     @Test
     void onlyWhatIsMadeForARegionIsHere() {
       Selection eyes = Selection.choose(facts(easy().at(Region.EYE_CONTOUR)));
-      assertThat(eyes.tiles().stream().filter(Selection.Tile::here).map(t -> t.formula().code()))
+      assertThat(eyes.tiles().stream().filter(Tile::here).map(t -> t.formula().code()))
           .contains("EYE-L")
           .doesNotContain("LAC-10", "GLY-20");
       assertThat(eyes.ranked()).isEmpty();
@@ -273,14 +273,14 @@ class GatesTest {
     private static final Formula SAL_20 = Library.get("SAL-20");
 
     private static int most(Clients client) {
-      return Selection.mostLayers(SAL_20, facts(client.under(TWICE)));
+      return Amounts.mostLayers(SAL_20, facts(client.under(TWICE)));
     }
 
     @Test
     void followsOneUneventfulVisit() {
       assertThat(most(easy())).as("a first visit").isEqualTo(1);
       assertThat(most(easy().after(peel("SAL-20", 30, 1, true)))).isEqualTo(2);
-      assertThat(Selection.plannedLayers(SAL_20, facts(easy().after(peel("SAL-20", 30, 1, true)))))
+      assertThat(Amounts.plannedLayers(SAL_20, facts(easy().after(peel("SAL-20", 30, 1, true)))))
           .as("asked for, never planned by itself")
           .isEqualTo(1);
       assertThat(most(easy().after(peel("SAL-20", 60, 1, true), peel("SAL-20", 30, 1, false))))
@@ -291,9 +291,9 @@ class GatesTest {
     @Test
     void needsThePolicyAndIsForThisFormulaAlone() {
       Clients had = easy().after(peel("SAL-20", 30, 1, true));
-      assertThat(Selection.mostLayers(SAL_20, facts(had))).isEqualTo(1);
+      assertThat(Amounts.mostLayers(SAL_20, facts(had))).isEqualTo(1);
       Clients weaker = easy().after(peel("SAL-10", 30)).under(TWICE);
-      assertThat(Selection.mostLayers(Library.get("SAL-10"), facts(weaker))).isEqualTo(1);
+      assertThat(Amounts.mostLayers(Library.get("SAL-10"), facts(weaker))).isEqualTo(1);
     }
 
     @Test

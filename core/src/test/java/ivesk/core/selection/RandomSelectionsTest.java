@@ -10,7 +10,6 @@ import ivesk.core.screening.Question;
 import ivesk.core.screening.Question.Answer;
 import ivesk.core.screening.RandomClients;
 import ivesk.core.screening.ScreeningFacts;
-import ivesk.core.selection.Selection.Tile;
 import ivesk.core.series.LadderRules;
 import java.util.List;
 import java.util.Map;

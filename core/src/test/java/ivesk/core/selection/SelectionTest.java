@@ -12,7 +12,6 @@ import ivesk.core.screening.PatchTest;
 import ivesk.core.screening.Question;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.screening.ScreeningFacts;
-import ivesk.core.selection.Selection.Tile;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
@@ -565,13 +564,12 @@ class SelectionTest {
               new Ladders.Milder(3, 0));
       ScreeningFacts three = easy().type(Phototype.III).facts();
       SelectionFacts facts = SelectionFacts.of(three, easy().type(Phototype.III).screened(), had);
-      assertThat(Selection.plannedLayers(ivesk.core.formula.Library.get("JES-RF"), facts))
+      assertThat(Amounts.plannedLayers(ivesk.core.formula.Library.get("JES-RF"), facts))
           .isEqualTo(2);
-      assertThat(Selection.mostLayers(ivesk.core.formula.Library.get("JES-RF"), facts))
-          .isEqualTo(3);
+      assertThat(Amounts.mostLayers(ivesk.core.formula.Library.get("JES-RF"), facts)).isEqualTo(3);
       Clients five = easy().type(Phototype.V).primed(20);
       assertThat(
-              Selection.mostLayers(
+              Amounts.mostLayers(
                   ivesk.core.formula.Library.get("JES-RF"),
                   SelectionFacts.of(five.facts(), five.screened(), had)))
           .isEqualTo(2);

@@ -11,6 +11,7 @@ import ivesk.core.aftercare.KeptOff;
 import ivesk.core.aftercare.Outlook;
 import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Stronger;
+import ivesk.core.aftercare.Sheet;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.CareStep;
 import ivesk.core.plan.StepKind;
@@ -403,7 +404,7 @@ public class AftercareService {
             live.plan().preparation().care(),
             OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()),
             incident);
-    return Aftercare.of(peels, whom, worn(live), outlook, practice.policies());
+    return Sheet.of(peels, whom, worn(live), outlook, practice.policies());
   }
 
   private List<Outlook.Event> events(UUID visitId, LocalDate from) {

@@ -3,9 +3,9 @@ package ivesk.server.app;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonValue;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Dilution;
 import ivesk.core.formula.Dose;
-import ivesk.core.formula.Formula;
 import ivesk.core.formula.FromParts;
 import ivesk.core.formula.ScannedLabel;
 import ivesk.core.formula.Strength;
@@ -34,7 +34,7 @@ final class Quantities {
           Map.entry(Ph.class, AsPh.class),
           Map.entry(Dose.class, InMgPerCm2.class),
           Map.entry(Strength.class, InPercentWv.class),
-          Map.entry(Formula.Component.class, ComponentFields.class),
+          Map.entry(Component.class, ComponentFields.class),
           Map.entry(TreatmentPlan.class, PlanFields.class),
           Map.entry(Attempt.class, AttemptFields.class),
           Map.entry(Dilution.Measure.class, MeasureFields.class),
@@ -102,10 +102,10 @@ final class Quantities {
 
   abstract static class ComponentFields {
     @JsonCreator
-    static Formula.Component of(
+    static Component of(
         @JsonProperty("substance") Substance substance,
         @JsonProperty("percentWv") double percentWv) {
-      return Formula.Component.of(substance, percentWv);
+      return Component.of(substance, percentWv);
     }
 
     @JsonProperty("percentWv")

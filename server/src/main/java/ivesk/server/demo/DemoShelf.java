@@ -1,9 +1,9 @@
 package ivesk.server.demo;
 
+import ivesk.core.formula.Component;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;

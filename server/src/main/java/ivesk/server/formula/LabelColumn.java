@@ -15,10 +15,10 @@ import static ivesk.server.formula.LabelColumn.Kind.SHIPPED;
 import static ivesk.server.formula.LabelColumn.Kind.TEXT;
 import static ivesk.server.formula.LabelColumn.Kind.WHOLE;
 
+import ivesk.core.formula.Component;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Substance;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;

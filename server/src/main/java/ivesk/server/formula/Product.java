@@ -1,11 +1,11 @@
 package ivesk.server.formula;
 
 import ivesk.core.Require;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Formula.Band;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Formula.Label;
 import ivesk.core.formula.Library;
 import ivesk.core.quantity.Ph;

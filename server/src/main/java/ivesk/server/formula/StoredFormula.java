@@ -124,7 +124,9 @@ public record StoredFormula(
         family,
         rung,
         entry,
-        components.stream().map(c -> Formula.Component.of(c.substance(), c.percentWv())).toList(),
+        components.stream()
+            .map(c -> ivesk.core.formula.Component.of(c.substance(), c.percentWv()))
+            .toList(),
         ph.map(Ph::new),
         vehicle,
         use,

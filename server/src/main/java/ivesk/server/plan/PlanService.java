@@ -25,6 +25,7 @@ import ivesk.core.screening.Verdict;
 import ivesk.core.selection.Chain;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.selection.Tile;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.Audit;
@@ -335,8 +336,8 @@ public class PlanService {
     Formula planned = plan.formula();
     Optional<String> lower =
         rack.tiles().stream()
-            .filter(Selection.Tile::open)
-            .map(Selection.Tile::formula)
+            .filter(Tile::open)
+            .map(Tile::formula)
             .filter(other ->
                 other.family() == planned.family()
                     && other.peels()
@@ -581,7 +582,7 @@ public class PlanService {
   }
 
   private static void requireOpen(Selection rack, String code) {
-    Selection.Tile tile = BadInput.in("formula", () -> rack.tile(code));
+    Tile tile = BadInput.in("formula", () -> rack.tile(code));
     if (!tile.open()) {
       throw new Refused(code + " is shut: " + tile.shut().getFirst().words() + ".");
     }

@@ -1,5 +1,6 @@
 package ivesk.server.plan;
 
+import ivesk.core.aftercare.Sheet;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.Act;

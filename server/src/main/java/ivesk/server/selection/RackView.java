@@ -1,19 +1,20 @@
 package ivesk.server.selection;
 
 import ivesk.core.Words;
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.quantity.Ph;
 import ivesk.core.screening.PastPeel;
 import ivesk.core.screening.Screening.Shut;
 import ivesk.core.selection.Counsel;
 import ivesk.core.selection.Selection;
-import ivesk.core.selection.Selection.Reasons;
 import ivesk.core.selection.SelectionFacts;
+import ivesk.core.selection.Tile;
+import ivesk.core.selection.Tile.Reasons;
 import ivesk.core.skin.Zone;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -102,7 +103,7 @@ record RackView(
       String doneWhen,
       Reasons reasons) {
 
-    static TileView of(Selection.Tile tile, SelectionFacts facts) {
+    static TileView of(Tile tile, SelectionFacts facts) {
       Formula formula = tile.formula();
       Flaking flaking = facts.flaking(formula);
       return new TileView(
@@ -167,8 +168,8 @@ record RackView(
         rack.tiles().stream().map(tile -> TileView.of(tile, facts)).toList(),
         rack.ranked(),
         rack.advice(),
-        (int) rack.tiles().stream().filter(Selection.Tile::open).count(),
-        (int) rack.tiles().stream().filter(Selection.Tile::here).count(),
+        (int) rack.tiles().stream().filter(Tile::open).count(),
+        (int) rack.tiles().stream().filter(Tile::here).count(),
         facts.event(),
         eventName,
         Depth.DEEPENS,

@@ -12,6 +12,7 @@ import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Step;
 import ivesk.core.aftercare.Outlook.Stronger;
 import ivesk.core.aftercare.Reach;
+import ivesk.core.aftercare.Sheet;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
@@ -62,7 +63,7 @@ class SheetTest {
   private static Done done(String code) {
     Formula formula = Library.get(code);
     Aftercare sheet =
-        Aftercare.of(
+        Sheet.of(
             List.of(
                 new Aftercare.Peeled(
                     formula, DepthClass.SUPERFICIAL, ENDED, List.of(Zone.CHIN, Zone.NOSE))),

@@ -3,9 +3,9 @@ package ivesk.server.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ivesk.core.formula.Component;
 import ivesk.core.formula.Dilution;
 import ivesk.core.formula.Formula;
-import ivesk.core.formula.Formula.Component;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;

@@ -2,6 +2,7 @@ package ivesk.server.treatment;
 
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Outlook;
+import ivesk.core.aftercare.Sheet;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Shelf;
 import ivesk.core.plan.TreatmentPlan;
@@ -100,7 +101,7 @@ record GoldenRecord(TreatmentPlan plan, List<TreatmentEvent> events, JsonNode ex
             Since.NOTHING);
     Screening screening = Screening.screen(client, List.of());
     Aftercare sheet =
-        Aftercare.of(
+        Sheet.of(
             List.of(
                 new Aftercare.Peeled(
                     plan.formula(),
