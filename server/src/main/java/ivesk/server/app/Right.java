@@ -54,4 +54,9 @@ public enum Right {
   Set<Role> roles() {
     return roles;
   }
+
+  /// Whether it belongs to a role.
+  public boolean allows(Role role) {
+    return roles.contains(role);
+  }
 }

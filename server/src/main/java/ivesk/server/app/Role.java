@@ -16,9 +16,4 @@ public enum Role {
   public String label() {
     return label;
   }
-
-  /// Whether this role may do what belongs to a right.
-  public boolean may(Right right) {
-    return right.roles().contains(this);
-  }
 }

@@ -1,5 +1,8 @@
 package ivesk.server.data;
 
+import ivesk.server.data.ArchiveFormat.BadLine;
+import ivesk.server.data.ArchiveFormat.Bearer;
+import ivesk.server.data.ArchiveFormat.Effect;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -20,15 +23,12 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
-import tools.jackson.core.JacksonException;
 
 /// Everything as a file, and back: rows in the order of their keys, so that the same records always
 /// give the same bytes. The file names its version; `docs/formats/` describes it. What enters is
 /// read through first; one wrong line and nothing of it is written.
 @Component
 public class Archive {
-  static final String FORMAT = "ivesk";
-  public static final int VERSION = 1;
 
   private final DataSource database;
   private final PlatformTransactionManager transactions;
@@ -49,37 +49,6 @@ public class Archive {
     CSV
   }
 
-  /// A line of a file that cannot be.
-  public static class BadLine extends Exception {
-    /// @param part the table within a file of several
-    BadLine(String part, long line, String why) {
-      super((part.isEmpty() ? "" : part + ", ") + "line " + line + ": " + why);
-    }
-
-    /// Where a JSON file breaks off or is none.
-    public static BadLine noJson(JacksonException e) {
-      int line = e.getLocation() == null ? 1 : Math.max(1, e.getLocation().getLineNr());
-      return at(line, "it is no JSON: " + e.getOriginalMessage());
-    }
-
-    /// In a file of one part.
-    public static BadLine at(long line, String why) {
-      return new BadLine("", line, why);
-    }
-  }
-
-  /// What of a table leaves.
-  interface Rows {
-    boolean has(Table table);
-
-    void of(Table table, Each each) throws SQLException;
-
-    interface Each {
-      /// @param values in the order of the table's columns
-      void row(@Nullable Object[] values);
-    }
-  }
-
   /// @param client empty for everything
   public void write(OutputStream out, Form form, Optional<UUID> client) {
     try (Connection connection = database.getConnection()) {
@@ -88,7 +57,7 @@ public class Archive {
       try {
         ArchiveSchema all = ArchiveSchema.of(connection);
         ArchiveSchema schema = client.isPresent() ? all.ofOneClient() : all;
-        Rows rows = rows(schema, connection, client);
+        LeavingRows rows = rows(schema, connection, client);
         switch (form) {
           case JSON -> ArchiveJson.write(out, schema, rows);
           case CSV -> ArchiveCsv.write(out, schema, rows);
@@ -103,8 +72,9 @@ public class Archive {
     }
   }
 
-  private static Rows rows(ArchiveSchema schema, Connection connection, Optional<UUID> client) {
-    return new Rows() {
+  private static LeavingRows rows(
+      ArchiveSchema schema, Connection connection, Optional<UUID> client) {
+    return new LeavingRows() {
       @Override
       public boolean has(Table table) {
         return table.leaves() && (client.isEmpty() || schema.ofClient(table).isPresent());
@@ -148,27 +118,6 @@ public class Archive {
     }
   }
 
-  /// What a file would do.
-  ///
-  /// @param fresh rows that are not here yet
-  /// @param same rows that are here already
-  /// @param differing rows that are here otherwise; they keep a file from being taken in
-  /// @param withheld rows that are not taken as the file has them, since who brings it may not:
-  ///   openings are left out, people come in locked
-  public record Effect(String table, int fresh, int same, int differing, int withheld) {
-    public Effect(String table, int fresh, int same, int differing) {
-      this(table, fresh, same, differing, 0);
-    }
-  }
-
-  /// What who brings a file may do besides. A file gives nobody more than its bearer could.
-  ///
-  /// @param people adding accounts
-  /// @param openings opening what is restricted
-  public record Bearer(boolean people, boolean openings) {
-    public static final Bearer OF_ALL = new Bearer(true, true);
-  }
-
   /// Reads a file through and says what it would do; nothing is written.
   ///
   /// @throws BadLine with the line and the reason
@@ -193,7 +142,7 @@ public class Archive {
       ArchiveTouched touched = new ArchiveTouched();
       Connection connection = DataSourceUtils.getConnection(database);
       List<Effect> effects =
-          read(file, new Into(connection, ArchiveSchema.of(connection), touched, bearer));
+          read(file, new ArchiveInto(connection, ArchiveSchema.of(connection), touched, bearer));
       touched.check(checks.orderedStream().toList());
       if (keep) {
         requireNoneDiffers(effects);
@@ -221,20 +170,12 @@ public class Archive {
     }
   }
 
-  private static List<Effect> read(InputStream file, Into into)
+  private static List<Effect> read(InputStream file, ArchiveInto into)
       throws SQLException, BadLine, IOException {
     BufferedInputStream bytes = new BufferedInputStream(file);
     bytes.mark(1);
     boolean zip = bytes.read() == 'P';
     bytes.reset();
     return zip ? ArchiveCsv.read(bytes, into) : ArchiveJson.read(bytes, into);
-  }
-
-  /// Where rows go, within the open transaction.
-  record Into(Connection connection, ArchiveSchema schema, ArchiveTouched touched, Bearer bearer) {
-    ArchiveRows rows(String table, List<String> columns, ArchiveRows.Place place)
-        throws SQLException, BadLine {
-      return new ArchiveRows(this, table, columns, place);
-    }
   }
 }

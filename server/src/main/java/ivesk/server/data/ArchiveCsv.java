@@ -1,10 +1,8 @@
 package ivesk.server.data;
 
-import ivesk.server.data.Archive.BadLine;
-import ivesk.server.data.Archive.Effect;
-import ivesk.server.data.Archive.Into;
-import ivesk.server.data.Archive.Rows;
-import ivesk.server.data.ArchiveRows.Place;
+import ivesk.server.data.ArchiveFormat.BadLine;
+import ivesk.server.data.ArchiveFormat.Effect;
+import ivesk.server.data.ArchiveFormat.Place;
 import ivesk.server.data.ArchiveSchema.Column;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.io.EOFException;
@@ -51,13 +49,13 @@ final class ArchiveCsv {
 
   private ArchiveCsv() {}
 
-  static void write(OutputStream out, ArchiveSchema schema, Rows rows) throws SQLException {
+  static void write(OutputStream out, ArchiveSchema schema, LeavingRows rows) throws SQLException {
     try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
         Writer writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8)) {
       CSVPrinter csv = new CSVPrinter(writer, CSV);
       begin(zip, HEAD);
       csv.printRecord("format", "v");
-      csv.printRecord(Archive.FORMAT, String.valueOf(Archive.VERSION));
+      csv.printRecord(ArchiveFormat.FORMAT, String.valueOf(ArchiveFormat.VERSION));
       csv.flush();
       for (Table table : schema.tables()) {
         if (!rows.has(table)) continue;
@@ -102,7 +100,8 @@ final class ArchiveCsv {
   }
 
   /// Writes what is fresh within the open transaction.
-  static List<Effect> read(InputStream file, Into into) throws SQLException, BadLine, IOException {
+  static List<Effect> read(InputStream file, ArchiveInto into)
+      throws SQLException, BadLine, IOException {
     List<Effect> effects = new ArrayList<>();
     try (ZipInputStream zip = new ZipInputStream(file, StandardCharsets.UTF_8)) {
       ZipEntry entry = zip.getNextEntry();
@@ -125,22 +124,22 @@ final class ArchiveCsv {
     try (Lines lines = new Lines(zip, HEAD)) {
       lines.next();
       List<@Nullable String> said = lines.next() ? lines.cells() : List.of();
-      if (said.isEmpty() || !Archive.FORMAT.equals(said.getFirst())) {
+      if (said.isEmpty() || !ArchiveFormat.FORMAT.equals(said.getFirst())) {
         throw lines.bad("this is no file of Ivesk");
       }
-      if (said.size() != 2 || !String.valueOf(Archive.VERSION).equals(said.get(1))) {
-        throw lines.bad("its version is not " + Archive.VERSION + ", which this Ivesk knows");
+      if (said.size() != 2 || !String.valueOf(ArchiveFormat.VERSION).equals(said.get(1))) {
+        throw lines.bad("its version is not " + ArchiveFormat.VERSION + ", which this Ivesk knows");
       }
       if (lines.next()) throw lines.bad("nothing follows here");
     }
   }
 
-  private static Effect table(ZipInputStream zip, String name, Into into)
+  private static Effect table(ZipInputStream zip, String name, ArchiveInto into)
       throws SQLException, BadLine, IOException {
     try (Lines lines = new Lines(zip, name)) {
       if (!lines.next()) throw lines.bad("its first line has the columns");
       String table = name.substring(0, name.length() - ".csv".length());
-      try (ArchiveRows rows = into.rows(table, lines.cells(), lines.place())) {
+      try (ArchiveRows rows = new ArchiveRows(into, table, lines.cells(), lines.place())) {
         while (lines.next()) {
           List<@Nullable String> cells = lines.cells();
           int size = rows.columns().size();

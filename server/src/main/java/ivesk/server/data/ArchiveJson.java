@@ -1,10 +1,8 @@
 package ivesk.server.data;
 
-import ivesk.server.data.Archive.BadLine;
-import ivesk.server.data.Archive.Effect;
-import ivesk.server.data.Archive.Into;
-import ivesk.server.data.Archive.Rows;
-import ivesk.server.data.ArchiveRows.Place;
+import ivesk.server.data.ArchiveFormat.BadLine;
+import ivesk.server.data.ArchiveFormat.Effect;
+import ivesk.server.data.ArchiveFormat.Place;
 import ivesk.server.data.ArchiveSchema.Column;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.io.IOException;
@@ -29,11 +27,11 @@ final class ArchiveJson {
 
   private ArchiveJson() {}
 
-  static void write(OutputStream out, ArchiveSchema schema, Rows rows) throws SQLException {
+  static void write(OutputStream out, ArchiveSchema schema, LeavingRows rows) throws SQLException {
     try (JsonGenerator json = JSON.createGenerator(ObjectWriteContext.empty(), out)) {
       json.writeStartObject();
-      json.writeStringProperty("format", Archive.FORMAT);
-      json.writeNumberProperty("v", Archive.VERSION);
+      json.writeStringProperty("format", ArchiveFormat.FORMAT);
+      json.writeNumberProperty("v", ArchiveFormat.VERSION);
       json.writeName("tables");
       json.writeStartArray();
       for (Table table : schema.tables()) {
@@ -73,20 +71,22 @@ final class ArchiveJson {
   }
 
   /// Writes what is fresh within the open transaction.
-  static List<Effect> read(InputStream file, Into into) throws SQLException, BadLine, IOException {
+  static List<Effect> read(InputStream file, ArchiveInto into)
+      throws SQLException, BadLine, IOException {
     List<Effect> effects = new ArrayList<>();
     try (JsonParser json = JSON.createParser(ObjectReadContext.empty(), file)) {
       try {
         expect(json, json.nextToken(), JsonToken.START_OBJECT, "a file of Ivesk begins with {");
         expectName(json, "format");
         if (json.nextToken() != JsonToken.VALUE_STRING
-            || !json.getString().equals(Archive.FORMAT)) {
+            || !json.getString().equals(ArchiveFormat.FORMAT)) {
           throw bad(json, "this is no file of Ivesk: its format is not \"ivesk\"");
         }
         expectName(json, "v");
         if (json.nextToken() != JsonToken.VALUE_NUMBER_INT
-            || json.getIntValue() != Archive.VERSION) {
-          throw bad(json, "its version is not " + Archive.VERSION + ", which this Ivesk knows");
+            || json.getIntValue() != ArchiveFormat.VERSION) {
+          throw bad(
+              json, "its version is not " + ArchiveFormat.VERSION + ", which this Ivesk knows");
         }
         expectName(json, "tables");
         expect(json, json.nextToken(), JsonToken.START_ARRAY, "the tables are a list");
@@ -105,7 +105,7 @@ final class ArchiveJson {
     return effects;
   }
 
-  private static Effect table(JsonParser json, Into into) throws SQLException, BadLine {
+  private static Effect table(JsonParser json, ArchiveInto into) throws SQLException, BadLine {
     expectName(json, "table");
     if (json.nextToken() != JsonToken.VALUE_STRING) throw bad(json, "a table has a name");
     String name = json.getString();
@@ -114,7 +114,7 @@ final class ArchiveJson {
     List<String> columns = new ArrayList<>();
     while (json.nextToken() == JsonToken.VALUE_STRING) columns.add(json.getString());
     expect(json, json.currentToken(), JsonToken.END_ARRAY, "the columns are names");
-    try (ArchiveRows rows = into.rows(name, columns, place(json))) {
+    try (ArchiveRows rows = new ArchiveRows(into, name, columns, place(json))) {
       expectName(json, "rows");
       expect(json, json.nextToken(), JsonToken.START_ARRAY, "the rows are a list");
       while (json.nextToken() == JsonToken.START_ARRAY) {

@@ -15,11 +15,11 @@ final class ArchiveJsonSchema {
   static String of(ArchiveSchema schema) {
     ObjectNode root = JSON.createObjectNode();
     root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-    root.put("$id", "urn:ivesk:archive:" + Archive.VERSION);
-    root.put("title", "The file of everything, version " + Archive.VERSION);
+    root.put("$id", "urn:ivesk:archive:" + ArchiveFormat.VERSION);
+    root.put("title", "The file of everything, version " + ArchiveFormat.VERSION);
     ObjectNode properties = object(root, "format", "v", "tables");
-    properties.putObject("format").put("const", Archive.FORMAT);
-    properties.putObject("v").put("const", Archive.VERSION);
+    properties.putObject("format").put("const", ArchiveFormat.FORMAT);
+    properties.putObject("v").put("const", ArchiveFormat.VERSION);
     ObjectNode table = properties.putObject("tables").put("type", "array").putObject("items");
     ObjectNode parts = object(table, "table", "columns", "rows");
     ArrayNode names = parts.putObject("table").putArray("enum");

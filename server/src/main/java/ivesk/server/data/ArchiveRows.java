@@ -1,8 +1,8 @@
 package ivesk.server.data;
 
-import ivesk.server.data.Archive.BadLine;
-import ivesk.server.data.Archive.Effect;
-import ivesk.server.data.Archive.Into;
+import ivesk.server.data.ArchiveFormat.BadLine;
+import ivesk.server.data.ArchiveFormat.Effect;
+import ivesk.server.data.ArchiveFormat.Place;
 import ivesk.server.data.ArchiveSchema.Column;
 import ivesk.server.data.ArchiveSchema.Table;
 import java.sql.Connection;
@@ -11,7 +11,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Types;
 import java.time.DateTimeException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -46,7 +45,7 @@ final class ArchiveRows implements AutoCloseable {
 
   /// @param place of the columns in the file
   /// @throws BadLine where the table has no such columns, or they lack its key
-  ArchiveRows(Into into, String name, List<String> names, Place place)
+  ArchiveRows(ArchiveInto into, String name, List<String> names, Place place)
       throws SQLException, BadLine {
     Connection connection = into.connection();
     this.touched = into.touched();
@@ -232,21 +231,5 @@ final class ArchiveRows implements AutoCloseable {
     find.close();
     insert.close();
     replaced.close();
-  }
-
-  /// Where in a file something stands.
-  @FunctionalInterface
-  interface Place {
-    BadLine bad(String why);
-
-    interface Part<T> {
-      T of(String name) throws BadLine;
-    }
-
-    default <T> List<T> each(List<String> names, Part<T> part) throws BadLine {
-      List<T> parts = new ArrayList<>();
-      for (String name : names) parts.add(part.of(name));
-      return List.copyOf(parts);
-    }
   }
 }

@@ -229,7 +229,7 @@ record ArchiveSchema(List<Table> tables) {
     return table.equals("account") || table.equals("signature");
   }
 
-  /// Rows that a client's rows name.
+  /// LeavingRows that a client's rows name.
   private Optional<String> namedBy(Table table) {
     List<String> ways = new ArrayList<>();
     for (Table other : tables) {

@@ -1,7 +1,7 @@
 package ivesk.server.data;
 
-import ivesk.server.data.Archive.BadLine;
-import ivesk.server.data.ArchiveRows.Place;
+import ivesk.server.data.ArchiveFormat.BadLine;
+import ivesk.server.data.ArchiveFormat.Place;
 import ivesk.server.data.ArchiveSchema.Column;
 import java.util.LinkedHashMap;
 import java.util.List;

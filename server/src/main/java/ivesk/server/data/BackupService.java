@@ -74,14 +74,14 @@ public class BackupService {
   }
 
   public Optional<Path> newest() throws IOException {
-    return Backups.newest(folder);
+    return BackupFiles.newest(folder);
   }
 
   /// What somebody should know of the backups; empty while all is well.
   public Optional<String> notice() {
     if (failed.isPresent()) return Optional.of("The last backup failed: " + failed.get());
     try {
-      Optional<Instant> newest = newest().flatMap(Backups::madeAt);
+      Optional<Instant> newest = newest().flatMap(BackupFiles::madeAt);
       return newest
           .filter(made -> made.isBefore(clock.instant().minus(OLD)))
           .map(made ->
@@ -98,7 +98,8 @@ public class BackupService {
   void nightly() throws IOException {
     Instant tonight = LocalDate.now(clock).atTime(NIGHT).atZone(clock.getZone()).toInstant();
     Instant due = clock.instant().isBefore(tonight) ? tonight.minus(Duration.ofDays(1)) : tonight;
-    boolean made = newest().flatMap(Backups::madeAt).filter(at -> !at.isBefore(due)).isPresent();
+    boolean made =
+        newest().flatMap(BackupFiles::madeAt).filter(at -> !at.isBefore(due)).isPresent();
     if (!made)
       apart(() -> {
         try {

@@ -1,10 +1,7 @@
 package ivesk.server.data;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URI;
 import java.nio.file.FileSystem;
-import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -13,24 +10,16 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.IsoFields;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /// Backups of a practice: each a zip file with the database and what opens it, proven by opening it
 /// and reading it through.
 public final class Backups {
-  private static final DateTimeFormatter NAME =
-      DateTimeFormatter.ofPattern("'ivesk-'uuuuMMdd-HHmmss'.zip'", Locale.ROOT)
-          .withZone(ZoneOffset.UTC);
-
   private static final int NEWEST = 3;
   private static final int DAYS = 7;
   private static final int WEEKS = 5;
@@ -54,12 +43,12 @@ public final class Backups {
   public static Proven make(DataFolder data, Connection running, Path folder, Instant now)
       throws IOException {
     Files.createDirectories(folder);
-    Path file = folder.resolve(NAME.format(now));
+    Path file = folder.resolve(BackupFiles.NAME.format(now));
     Path unproven = folder.resolve(file.getFileName() + Journal.UNPROVEN);
     Files.deleteIfExists(unproven);
     try {
       DatabaseFile.copyTo(running, unproven);
-      try (FileSystem zip = zip(unproven)) {
+      try (FileSystem zip = BackupFiles.zip(unproven)) {
         Files.copy(data.access(), zip.getPath("/access"), StandardCopyOption.REPLACE_EXISTING);
       }
       data.closeToOthers(unproven);
@@ -75,10 +64,6 @@ public final class Backups {
     }
   }
 
-  private static FileSystem zip(Path file) throws IOException {
-    return FileSystems.newFileSystem(URI.create("jar:" + file.toUri()), Map.of());
-  }
-
   /// Opens a backup beside the data and reads every row.
   static Map<String, Long> prove(DataFolder data, Path backup) throws IOException, SQLException {
     Path apart = Journal.Working.PROOF.folder(data);
@@ -88,7 +73,7 @@ public final class Backups {
         return DatabaseFile.readThrough(database);
       }
     } finally {
-      deleteAll(apart);
+      BackupFiles.deleteAll(apart);
     }
   }
 
@@ -102,55 +87,17 @@ public final class Backups {
   /// Unpacks into an empty folder.
   static DataFolder unpack(DataFolder data, Path backup, Path into) throws IOException {
     DataFolder copy = new DataFolder(into, data.fileKey());
-    extract(backup, copy);
+    BackupFiles.extract(backup, copy);
     boolean cipher = copy.kind() == DataFolder.Kind.CIPHER;
     if (cipher && data.fileKey().isEmpty())
       return new DataFolder(into, Optional.of(FileKey.asked()));
     return cipher ? copy : new DataFolder(into, Optional.empty());
   }
 
-  /// Takes the files out of a backup as they are.
-  static void extract(Path backup, DataFolder copy) throws IOException {
-    try (FileSystem zip = zip(backup)) {
-      for (Path target : List.of(copy.database(), copy.access())) {
-        Path source = zip.getPath("/" + target.getFileName());
-        if (!Files.exists(source)) throw new IOException(backup + " is no backup of Ivesk's");
-        Files.copy(source, target);
-        copy.closeToOthers(target);
-      }
-    } catch (java.util.zip.ZipError | java.util.zip.ZipException e) {
-      throw new IOException(backup + " is damaged: " + e.getMessage(), e);
-    }
-  }
-
-  /// All of a folder, the newest first.
-  public static List<Path> all(Path folder) throws IOException {
-    if (!Files.isDirectory(folder)) return List.of();
-    try (Stream<Path> files = Files.list(folder)) {
-      return files
-          .filter(file -> madeAt(file).isPresent())
-          .sorted(Comparator.comparing(Path::getFileName).reversed())
-          .toList();
-    }
-  }
-
-  static Optional<Path> newest(Path folder) throws IOException {
-    return all(folder).stream().findFirst();
-  }
-
-  /// When a backup was made, by its name; empty for other files.
-  public static Optional<Instant> madeAt(Path file) {
-    try {
-      return Optional.of(Instant.from(NAME.parse(file.getFileName().toString())));
-    } catch (java.time.format.DateTimeParseException other) {
-      return Optional.empty();
-    }
-  }
-
   /// Keeps the newest three, and the newest of each of the last 7 days, 5 weeks and 12 months that
   /// have one.
   public static void rotate(Path folder) throws IOException {
-    List<Path> all = all(folder);
+    List<Path> all = BackupFiles.all(folder);
     Set<Path> kept = new HashSet<>(all.stream().limit(NEWEST).toList());
     keep(all, kept, DAYS, LocalDate::toString);
     keep(
@@ -167,16 +114,8 @@ public final class Backups {
       List<Path> all, Set<Path> kept, int most, java.util.function.Function<LocalDate, String> of) {
     Set<String> seen = new HashSet<>();
     for (Path file : all) {
-      LocalDate day = LocalDate.ofInstant(madeAt(file).orElseThrow(), ZoneOffset.UTC);
+      LocalDate day = LocalDate.ofInstant(BackupFiles.madeAt(file).orElseThrow(), ZoneOffset.UTC);
       if (seen.size() < most && seen.add(of.apply(day))) kept.add(file);
-    }
-  }
-
-  static void deleteAll(Path folder) {
-    try (Stream<Path> files = Files.walk(folder)) {
-      for (Path file : files.sorted(Comparator.reverseOrder()).toList()) Files.delete(file);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 }

@@ -193,7 +193,7 @@ public final class Commands {
                 + " read back.");
         out.println("What was there before is kept beside it, ending in " + before + ".");
       } finally {
-        Backups.deleteAll(apart);
+        BackupFiles.deleteAll(apart);
       }
     }
   }
@@ -269,7 +269,7 @@ public final class Commands {
         Journal.force(data.folder());
         report("Closed by the key", rows);
       } finally {
-        Backups.deleteAll(apart);
+        BackupFiles.deleteAll(apart);
       }
       out.println("Start from now on with --key-file. Whoever loses the key loses the practice.");
       out.println(
@@ -299,10 +299,10 @@ public final class Commands {
             freeMb > LITTLE_MB,
             "The disk has " + freeMb + " MB left",
             "make room before it is full");
-    Optional<Path> newest = Backups.newest(backups);
+    Optional<Path> newest = BackupFiles.newest(backups);
     boolean fresh =
         newest
-            .flatMap(Backups::madeAt)
+            .flatMap(BackupFiles::madeAt)
             .filter(made -> made.isAfter(clock.instant().minus(Duration.ofDays(3))))
             .isPresent();
     well &=

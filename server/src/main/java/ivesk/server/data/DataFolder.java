@@ -10,7 +10,6 @@ import java.security.SecureRandom;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /// Where a practice's data lie, and what opens them.
 ///
@@ -71,17 +70,6 @@ public record DataFolder(Path folder, Optional<String> fileKey) {
     }
     if (begins(head, 0, CIPHER)) return Kind.CIPHER;
     return begins(head, 0, PLAIN) || begins(head, BLOCK, PLAIN) ? Kind.PLAIN : Kind.NO_DATABASE;
-  }
-
-  /// Whether a practice was here although its database is gone: it ran for some seconds, was
-  /// closed, backed up or restored once.
-  boolean heldPractice(Path backups) throws IOException {
-    if (Files.exists(watermark()) || Files.exists(seal())) return true;
-    if (!Backups.all(backups).isEmpty()) return true;
-    try (Stream<Path> files = Files.list(folder)) {
-      return files.anyMatch(
-          file -> file.getFileName().toString().startsWith(database().getFileName().toString()));
-    }
   }
 
   private static boolean begins(byte[] head, int at, byte[] mark) {

@@ -117,7 +117,7 @@ final class Journal {
     }
     Path apart = Working.RESTORE.folder(data);
     DataFolder copy = new DataFolder(apart, Optional.empty());
-    Backups.extract(backup, copy);
+    BackupFiles.extract(backup, copy);
     force(copy.database());
     Seal.remove(data);
     Files.move(copy.database(), data.database(), StandardCopyOption.ATOMIC_MOVE);
@@ -158,7 +158,7 @@ final class Journal {
       String name = found.getFileName().toString();
       if (Files.isDirectory(found)
           && Arrays.stream(Working.values()).map(Working::prefix).anyMatch(name::startsWith)) {
-        Backups.deleteAll(found);
+        BackupFiles.deleteAll(found);
       }
     }
     for (Path folder : List.of(data.backups(), backups)) {

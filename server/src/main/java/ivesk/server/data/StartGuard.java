@@ -122,7 +122,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
     DataFolder whole = given;
     switch (given.kind()) {
       case NONE -> {
-        if (given.heldPractice(backups)) throw damaged(given, "is missing");
+        if (BackupFiles.heldPractice(given, backups)) throw damaged(given, "is missing");
         Journal.creating(given);
         given.makeAccess(given.access());
         return given;
@@ -180,7 +180,7 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
             + chain(database, rows);
       }
     } finally {
-      Backups.deleteAll(copies);
+      BackupFiles.deleteAll(copies);
     }
   }
 
@@ -196,13 +196,13 @@ public class StartGuard implements ApplicationListener<ApplicationEvent> {
   }
 
   private StartRefused damaged(DataFolder data, String how) throws IOException {
-    Optional<Path> newest = Backups.newest(backups);
+    Optional<Path> newest = BackupFiles.newest(backups);
     return new StartRefused(
         "The practice's data are damaged: " + data.database() + " " + how + ".",
         newest
             .map(backup ->
                 "The newest backup reaches until "
-                    + Backups.madeAt(backup).map(UNTIL::format).orElseThrow()
+                    + BackupFiles.madeAt(backup).map(UNTIL::format).orElseThrow()
                     + "; what was entered after it would be lost: ./ivesk restore "
                     + backup
                     + " (the damaged file is kept).")

@@ -5,8 +5,8 @@ import static java.util.concurrent.TimeUnit.MILLISECONDS;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.Timer;
 import ivesk.server.app.ClockWatch;
+import ivesk.server.data.BackupFiles;
 import ivesk.server.data.BackupService;
-import ivesk.server.data.Backups;
 import ivesk.server.data.DataFolder;
 import ivesk.server.data.DiskRoom;
 import ivesk.server.practice.PracticeStore;
@@ -91,11 +91,11 @@ class Health {
   HealthView view() throws IOException {
     Path file = data.folder().resolve("ivesk.mv.db");
     List<BackupView> made = new ArrayList<>();
-    for (Path backup : Backups.all(backups.folder())) {
+    for (Path backup : BackupFiles.all(backups.folder())) {
       made.add(
           new BackupView(
               backup.getFileName().toString(),
-              Backups.madeAt(backup).orElseThrow(),
+              BackupFiles.madeAt(backup).orElseThrow(),
               mb(Files.size(backup))));
     }
     return new HealthView(

@@ -73,15 +73,8 @@ public class PlanService {
     this.audit = audit;
   }
 
-  /// How far a visit's plan has come.
-  ///
-  /// @param formula that was chosen
-  /// @param layers wished for
-  /// @param kept whether the plan is
-  public record Progress(String formula, Optional<Integer> layers, boolean kept) {}
-
   /// Empty before a choice.
-  public Optional<Progress> progress(UUID visitId) {
+  public Optional<PlanProgress> progress(UUID visitId) {
     return store.progress(visitId);
   }
 

@@ -40,11 +40,11 @@ class PlanStore {
   /// @param zones empty takes all that are planned
   public record NextStage(String formula, List<Zone> zones) {}
 
-  Optional<PlanService.Progress> progress(UUID visitId) {
+  Optional<PlanProgress> progress(UUID visitId) {
     return jdbc.sql("SELECT formula_code, layers_planned, kept FROM visit_plan WHERE visit_id = ?")
         .param(visitId)
         .query((row, n) ->
-            new PlanService.Progress(
+            new PlanProgress(
                 row.getString("formula_code"),
                 Optional.ofNullable(row.getObject("layers_planned", Integer.class)),
                 row.getBoolean("kept")))

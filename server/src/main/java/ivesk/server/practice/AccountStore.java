@@ -86,7 +86,7 @@ public class AccountStore implements ArchiveCheck {
 
   /// Whether somebody's role may do what belongs to a right.
   public boolean may(String username, Right right) {
-    return account(username).filter(account -> account.role().may(right)).isPresent();
+    return account(username).filter(account -> right.allows(account.role())).isPresent();
   }
 
   /// By name, locked ones too.

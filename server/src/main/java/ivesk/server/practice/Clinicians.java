@@ -34,7 +34,7 @@ public class Clinicians {
       HttpServletResponse response) {
     Optional<Account> own = accounts.account(signedIn).filter(Clinicians::supervises);
     if (own.isPresent()) return own.get();
-    SignIns.From from = SignedInFilter.from(request, response);
+    From from = SignInCookie.from(request, response);
     return atTheSpot
         .flatMap(given ->
             accounts

@@ -84,7 +84,7 @@ class FirstStartController {
           "This address was used, is over 30 minutes old, or was opened on another machine. Nothing"
               + " was made. Start Ivesk again: it shows a new one while nobody works here.");
     }
-    SignIns.From from = SignedInFilter.from(request, response);
+    From from = SignInCookie.from(request, response);
     String signedIn;
     try {
       signedIn = transaction.execute(tx -> make(body, from));
@@ -93,10 +93,10 @@ class FirstStartController {
       throw e;
     }
     zone.follow(body.practice().details().zone());
-    SignedInFilter.keep(request, response, signedIn);
+    SignInCookie.keep(request, response, signedIn);
   }
 
-  private String make(Beginning body, SignIns.From from) {
+  private String make(Beginning body, From from) {
     String username = body.username().strip();
     PeopleController.requireUsername(username);
     PeopleController.requireName(body.name());

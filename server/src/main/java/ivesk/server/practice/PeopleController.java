@@ -74,7 +74,10 @@ class PeopleController {
                 new RoleView(
                     role,
                     role.label(),
-                    Arrays.stream(Right.values()).filter(role::may).map(Right::label).toList()))
+                    Arrays.stream(Right.values())
+                        .filter(right -> right.allows(role))
+                        .map(Right::label)
+                        .toList()))
             .toList());
   }
 

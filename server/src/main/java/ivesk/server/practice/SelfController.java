@@ -103,9 +103,9 @@ class SelfController {
       Authentication who,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIns.From from = prove(who, body.password(), request, response);
+    From from = prove(who, body.password(), request, response);
     signIns.setPassword(who.getName(), body.fresh());
-    SignedInFilter.keep(request, response, signIns.anew(who.getName(), from));
+    SignInCookie.keep(request, response, signIns.anew(who.getName(), from));
   }
 
   @PutMapping("/pin")
@@ -115,7 +115,7 @@ class SelfController {
       Authentication who,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIns.From from = prove(who, body.password(), request, response);
+    From from = prove(who, body.password(), request, response);
     signIns.setPin(who.getName(), body.pin());
     signIns.knows(who.getName(), from);
   }
@@ -177,12 +177,12 @@ class SelfController {
     signIns.end(id, who.getName(), "ended from the list");
   }
 
-  private SignIns.From prove(
+  private From prove(
       Authentication who,
       String password,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIns.From from = SignedInFilter.from(request, response);
+    From from = SignInCookie.from(request, response);
     if (!signIns.knowsPassword(who.getName(), password)) {
       throw new BadInput("password", "this is not your password of now");
     }

@@ -61,11 +61,13 @@ class SessionController {
     Optional<Account> account =
         Optional.ofNullable(who).flatMap(p -> accounts.account(p.getName()));
     List<Right> rights =
-        account.stream().flatMap(a -> Arrays.stream(Right.values()).filter(a.role()::may)).toList();
+        account.stream()
+            .flatMap(a -> Arrays.stream(Right.values()).filter(right -> right.allows(a.role())))
+            .toList();
     return new Session(
         account,
         rights,
-        signIns.byPin(SignedInFilter.from(request, response)).stream()
+        signIns.byPin(SignInCookie.from(request, response)).stream()
             .map(other -> new PinHolder(other.username(), other.name()))
             .toList(),
         clock.getZone().getId(),

@@ -39,8 +39,8 @@ class SignInController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void password(
       @RequestBody ByPassword body, HttpServletRequest request, HttpServletResponse response) {
-    SignIns.From from = SignedInFilter.from(request, response);
-    SignedInFilter.keep(
+    From from = SignInCookie.from(request, response);
+    SignInCookie.keep(
         request,
         response,
         signIns.password(body.username().strip(), body.password(), body.code(), from));
@@ -55,20 +55,20 @@ class SignInController {
       HttpServletRequest request,
       HttpServletResponse response,
       @Nullable Authentication before) {
-    SignIns.From from = SignedInFilter.from(request, response);
+    From from = SignInCookie.from(request, response);
     String fresh = signIns.pin(body.username(), body.pin(), from);
     if (before != null && before.getDetails() instanceof UUID id) {
       signIns.end(id, before.getName(), "gave place to " + body.username());
     }
-    SignedInFilter.keep(request, response, fresh);
+    SignInCookie.keep(request, response, fresh);
   }
 
   @May(Right.ANYBODY)
   @PostMapping("/sign-in/code")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void code(@RequestBody ByCode body, HttpServletRequest request, HttpServletResponse response) {
-    SignIns.From from = SignedInFilter.from(request, response);
-    SignedInFilter.keep(
+    From from = SignInCookie.from(request, response);
+    SignInCookie.keep(
         request,
         response,
         signIns.code(body.username().strip(), body.code(), body.password(), from));
@@ -79,6 +79,6 @@ class SignInController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void out(HttpServletRequest request, HttpServletResponse response, Authentication who) {
     if (who.getDetails() instanceof UUID id) signIns.end(id, who.getName(), "");
-    SignedInFilter.forget(request, response);
+    SignInCookie.forget(request, response);
   }
 }

@@ -30,9 +30,6 @@ public class SignIns {
   /// Without anything asked for so long, it ends.
   static final Duration IDLE = Duration.ofHours(2);
 
-  /// Whatever was asked for meanwhile, it ends.
-  static final Duration ABSOLUTE = Duration.ofHours(14);
-
   /// So long after the whole password was given on a device, the PIN does there.
   static final Duration PIN_HOLDS = Duration.ofDays(14);
 
@@ -72,15 +69,6 @@ public class SignIns {
     this.audit = audit;
     this.clock = clock;
     this.nobodysPassword = passwords.encode(Tokens.fresh());
-  }
-
-  /// Where a request comes from.
-  ///
-  /// @param device mark of the device, as its cookie holds it
-  public record From(String device, String browser, String address) {
-    String deviceHash() {
-      return Tokens.hash(device);
-    }
   }
 
   /// Somebody is not let in.
@@ -378,7 +366,8 @@ public class SignIns {
       return Optional.empty();
     }
     Instant now = minute();
-    boolean over = now.isAfter(one.seen().plus(IDLE)) || now.isAfter(one.since().plus(ABSOLUTE));
+    boolean over =
+        now.isAfter(one.seen().plus(IDLE)) || now.isAfter(one.since().plus(SignInCookie.ABSOLUTE));
     if (over && !hasAcidOn(one.username())) {
       end(id, one.username(), "over time");
       return Optional.empty();
@@ -428,7 +417,7 @@ public class SignIns {
   /// Whether somebody was signed in on this device when they said something.
   public boolean wasHere(
       String username, Instant at, HttpServletRequest request, HttpServletResponse response) {
-    return store.wasHere(SignedInFilter.from(request, response).deviceHash(), username, at);
+    return store.wasHere(SignInCookie.from(request, response).deviceHash(), username, at);
   }
 
   private Instant minute() {

@@ -1,6 +1,6 @@
 package ivesk.server.records;
 
-import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.ArchiveFormat.BadLine;
 import ivesk.server.practice.PracticeStore.ClosedDay;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

@@ -4,7 +4,7 @@ import ivesk.core.Language;
 import ivesk.core.Require;
 import ivesk.core.screening.PeelOutcome;
 import ivesk.core.skin.Region;
-import ivesk.server.data.Archive.BadLine;
+import ivesk.server.data.ArchiveFormat.BadLine;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.DateTimeException;

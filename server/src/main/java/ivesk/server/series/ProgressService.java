@@ -8,6 +8,7 @@ import ivesk.core.series.Progress;
 import ivesk.core.series.Progress.Course;
 import ivesk.core.series.Scores;
 import ivesk.core.skin.SkinColour;
+import ivesk.server.plan.PlanProgress;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
@@ -184,7 +185,7 @@ public class ProgressService {
               LocalDate.ofInstant(visit.startsAt(), clock.getZone()),
               plans
                   .progress(visit.id())
-                  .map(PlanService.Progress::formula)
+                  .map(PlanProgress::formula)
                   .or(() -> Optional.ofNullable(foreseen.get(visit.id()))),
               0,
               true,

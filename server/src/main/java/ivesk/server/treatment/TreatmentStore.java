@@ -103,12 +103,12 @@ class TreatmentStore implements Audit.Owners {
   }
 
   /// The signed ones among some visits.
-  List<Treatments.SignedRecord> signed(List<UUID> visits) {
+  List<SignedRecord> signed(List<UUID> visits) {
     if (visits.isEmpty()) return List.of();
     return jdbc.sql("SELECT * FROM treatment WHERE signed_at IS NOT NULL AND visit_id IN (:visits)")
         .param("visits", visits)
         .query((row, n) ->
-            new Treatments.SignedRecord(
+            new SignedRecord(
                 row.getObject("id", UUID.class),
                 row.getObject("visit_id", UUID.class),
                 row.getObject("signed_at", OffsetDateTime.class).toInstant(),

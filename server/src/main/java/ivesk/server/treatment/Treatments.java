@@ -3,7 +3,6 @@ package ivesk.server.treatment;
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.TreatmentPlan;
 import ivesk.core.plan.Trolley;
-import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
@@ -142,10 +141,6 @@ public class Treatments
       return stages.stream().filter(stage -> !stage.state().layers().isEmpty()).toList();
     }
   }
-
-  /// What a list shows of a signed record: it changes no more.
-  public record SignedRecord(
-      UUID id, UUID visitId, Instant signedAt, String formula, Phototype phototype) {}
 
   /// The signed ones among some visits, by visit.
   public Map<UUID, SignedRecord> signed(List<UUID> visits) {

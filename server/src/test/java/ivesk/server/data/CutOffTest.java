@@ -102,7 +102,7 @@ class CutOffTest {
                 command));
     if (command.equals("move")) line.add(data.folder().resolve("moved.zip").toString());
     if (command.equals("restore")) {
-      line.add(Backups.newest(data.backups()).orElseThrow().toString());
+      line.add(BackupFiles.newest(data.backups()).orElseThrow().toString());
     }
     line.add("--data=" + data.folder());
     if (command.equals("encrypt")) line.add("--key-file=" + key);
@@ -158,7 +158,7 @@ class CutOffTest {
       throws Exception {
     DataFolder data = copy(made, folder);
     Path apart = Files.createDirectory(folder.resolve("restore-1"));
-    DataFolder copy = Backups.unpack(data, Backups.newest(data.backups()).orElseThrow(), apart);
+    DataFolder copy = Backups.unpack(data, BackupFiles.newest(data.backups()).orElseThrow(), apart);
     Files.write(data.database(), new byte[] {1, 2, 3});
     String kept = ".before-now";
     Journal.replacing(data, apart, kept);
@@ -207,7 +207,7 @@ class CutOffTest {
   @Test
   void aPlainBackupRestoredOntoAClosedPracticeStaysClosed(@TempDir Path folder) throws Exception {
     DataFolder data = copy(made, folder);
-    Path plain = Backups.newest(data.backups()).orElseThrow();
+    Path plain = BackupFiles.newest(data.backups()).orElseThrow();
     DataFolder closed = new DataFolder(folder, Optional.of(KEY));
     run(closed, "encrypt");
     assertThat(run(closed, "restore", plain)).contains("closed by the key now, as before");
@@ -287,7 +287,7 @@ class CutOffTest {
                   }
                 }));
     assertThat(frozen).hasSizeGreaterThan(100);
-    assertThat(Backups.all(data.backups())).as("a backup made before").hasSize(1);
+    assertThat(BackupFiles.all(data.backups())).as("a backup made before").hasSize(1);
     int putBack = 0;
     for (int i = 0; i < frozen.size(); i += EACH) {
       DataFolder instant = new DataFolder(frozen.get(i), Optional.empty());

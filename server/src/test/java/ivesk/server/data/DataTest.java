@@ -147,7 +147,7 @@ class DataTest {
       assertThat(said.getMessage().lines()).hasSize(2);
     }
 
-    Path backup = Backups.newest(data.backups()).orElseThrow();
+    Path backup = BackupFiles.newest(data.backups()).orElseThrow();
     assertThat(run(data, "restore", backup)).contains("Restored: " + rows + " rows");
     try (ConfigurableApplicationContext running = Practice.start("start", folder)) {
       assertThat(clients(running)).isEqualTo(14);
@@ -225,7 +225,7 @@ class DataTest {
       Path done = folder.resolve("backup-done");
       for (int i = 0; i < 200 && !Files.exists(done); i++) Thread.sleep(50);
       assertThat(Files.readString(done)).contains("rows read back");
-      assertThat(Backups.all(data.backups())).hasSize(2);
+      assertThat(BackupFiles.all(data.backups())).hasSize(2);
     }
   }
 
@@ -319,7 +319,7 @@ class DataTest {
   @Test
   void aBackupThatIsDamagedIsNotRestored(@TempDir Path folder) throws Exception {
     DataFolder data = copy(folder);
-    Path backup = Backups.newest(data.backups()).orElseThrow();
+    Path backup = BackupFiles.newest(data.backups()).orElseThrow();
     byte[] whole = Files.readAllBytes(backup);
     Files.write(backup, Arrays.copyOf(whole, whole.length / 2));
     byte[] before = Files.readAllBytes(data.database());
@@ -335,7 +335,7 @@ class DataTest {
     data.closeToOthers(data.access());
     assertThat(run(data, "doctor")).endsWith("All is well.\n").doesNotContain("see to");
     Files.setPosixFilePermissions(data.access(), PosixFilePermissions.fromString("rw-r--r--"));
-    Path backup = Backups.newest(data.backups()).orElseThrow();
+    Path backup = BackupFiles.newest(data.backups()).orElseThrow();
     Files.write(backup, new byte[100]);
     assertThat(run(data, "doctor"))
         .contains("see to   Its files are this account's alone? No: close them: chmod -R go= ")
@@ -352,7 +352,9 @@ class DataTest {
     }
     Backups.rotate(folder);
     List<Instant> kept =
-        Backups.all(folder).stream().map(file -> Backups.madeAt(file).orElseThrow()).toList();
+        BackupFiles.all(folder).stream()
+            .map(file -> BackupFiles.madeAt(file).orElseThrow())
+            .toList();
     assertThat(kept).hasSizeBetween(20, 26);
     assertThat(kept.getFirst()).isEqualTo(Instant.parse("2026-11-26T02:00:00Z"));
     assertThat(kept.subList(0, 7).stream().map(at -> LocalDate.ofInstant(at, ZoneOffset.UTC)))
