@@ -2,7 +2,7 @@ package ivesk.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.TreatmentEvent.NoteWritten;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.treatment.Treatments.Live;

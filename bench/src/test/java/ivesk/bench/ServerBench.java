@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
-import ivesk.core.screening.Question;
+import ivesk.core.screening.question.Question;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;

@@ -6,11 +6,15 @@ import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -68,6 +72,53 @@ class ArchitectureTest {
           .orShould()
           .dependOnClassesThat()
           .haveFullyQualifiedName("java.util.Random");
+
+  /// Floors inside the rooms of core that have them, the lowest first.
+  private static final Map<String, List<String>> INSIDE =
+      Map.of(
+          "screening", List.of("question", "answer", "rule", "limits", "verdict"),
+          "plan", List.of("script", "objection", "compose", "stage"),
+          "treatment", List.of("fact", "state", "moment", "gate", "advice", "record"));
+
+  @ArchTest
+  static void floorsInsideARoomLookOnlyDown(JavaClasses all) {
+    INSIDE.forEach((room, floors) -> floors("ivesk.core." + room + ".", floors).check(all));
+  }
+
+  /// A room with floors has nothing beside them.
+  @Test
+  void aRoomWithFloorsHasNothingBesideThem() throws IOException {
+    for (Map.Entry<String, List<String>> room : INSIDE.entrySet()) {
+      Path folder = Path.of("../core/src/main/java/ivesk/core", room.getKey());
+      try (Stream<Path> all = Files.list(folder)) {
+        assertThat(all.map(one -> one.getFileName().toString()))
+            .as(room.getKey())
+            .containsExactlyInAnyOrderElementsOf(
+                Stream.concat(room.getValue().stream(), Stream.of("package-info.java")).toList());
+      }
+    }
+  }
+
+  /// A file is what stands in it: a class with all that is nested in it.
+  @ArchTest
+  static final ArchRule NO_CIRCLE_OF_FILES =
+      slices()
+          .assignedFrom(
+              new SliceAssignment() {
+                @Override
+                public SliceIdentifier getIdentifierOf(JavaClass one) {
+                  return one.getPackageName().matches("ivesk\\.(core|server).*")
+                      ? SliceIdentifier.of(one.getName().replaceFirst("\\$.*", ""))
+                      : SliceIdentifier.ignore();
+                }
+
+                @Override
+                public String getDescription() {
+                  return "each file of core and server";
+                }
+              })
+          .should()
+          .beFreeOfCycles();
 
   @ArchTest static final ArchRule ROOMS_LOOK_ONLY_LEFT = floors("ivesk.core.", ROOMS);
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import ivesk.core.formula.Lot;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.quantity.Ph;
 import ivesk.core.quantity.Volume;
 import ivesk.server.Practice.Answer;

@@ -3,7 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.PatchTest.Result;
+import ivesk.core.screening.answer.PatchTest.Result;
 import ivesk.server.Practice.Answer;
 import ivesk.server.screening.PatchTestService;
 import java.time.Duration;

@@ -3,7 +3,7 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.practice.Policies;
-import ivesk.core.screening.Restriction.Care;
+import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import java.io.IOException;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ca.uhn.fhir.context.FhirContext;
 import ca.uhn.fhir.validation.FhirValidator;
 import ivesk.core.formula.Library;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.server.Practice.Answer;
 import ivesk.server.data.Archive;
 import ivesk.server.data.Archive.Form;

@@ -3,7 +3,7 @@ package ivesk.server;
 import static java.lang.classfile.ClassTransform.transformingMethodBodies;
 
 import ivesk.core.practice.PolicyQuestion;
-import ivesk.core.screening.Question;
+import ivesk.core.screening.question.Question;
 import ivesk.core.skin.PhototypeQuestionnaire;
 import java.io.IOException;
 import java.io.InputStream;

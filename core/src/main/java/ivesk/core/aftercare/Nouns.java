@@ -3,7 +3,7 @@ package ivesk.core.aftercare;
 import ivesk.core.Language;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
-import ivesk.core.plan.PrepCalendar;
+import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.core.product.Role;
 import ivesk.core.skin.Zone;
 

@@ -1,10 +1,10 @@
 package ivesk.core.selection;
 
 import ivesk.core.Words;
-import ivesk.core.screening.Clearing;
-import ivesk.core.screening.Finding;
-import ivesk.core.screening.Screening.Shut;
-import ivesk.core.screening.Verdict;
+import ivesk.core.screening.rule.Clearing;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.verdict.Screening.Shut;
+import ivesk.core.screening.rule.Verdict;
 import ivesk.core.skin.Condition;
 import java.time.LocalDate;
 import java.util.ArrayList;

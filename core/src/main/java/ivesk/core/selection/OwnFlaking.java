@@ -2,7 +2,7 @@ package ivesk.core.selection;
 
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.skin.Region;
 import java.util.List;
 import java.util.Optional;

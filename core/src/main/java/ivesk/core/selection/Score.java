@@ -4,7 +4,7 @@ import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Oil;
 import ivesk.core.skin.Sensitivity;

@@ -4,7 +4,7 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Strength;
-import ivesk.core.screening.Screening.Shut;
+import ivesk.core.screening.verdict.Screening.Shut;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;

@@ -3,9 +3,9 @@ package ivesk.core.series;
 import ivesk.core.aftercare.Outlook.Step;
 import ivesk.core.aftercare.Outlook.Stronger;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.PastPeel;
-import ivesk.core.screening.PeelOutcome;
-import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.answer.ScreeningFacts;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package ivesk.core.series;
 
 import ivesk.core.formula.Flaking;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,14 @@
 package ivesk.core.plan;
 
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.script.Outline;
+import ivesk.core.plan.compose.Planning;
+import ivesk.core.plan.stage.PrepCalendar;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.stage.Trolley;
+
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -9,7 +18,7 @@ import static org.assertj.core.api.Assertions.within;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
-import ivesk.core.plan.Planning.Wishes;
+import ivesk.core.plan.compose.Planning.Wishes;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.Catalogue;
@@ -17,9 +26,9 @@ import ivesk.core.product.MaskMix;
 import ivesk.core.product.UnitDose;
 import ivesk.core.quantity.Mass;
 import ivesk.core.screening.Clients;
-import ivesk.core.screening.PastPeel;
-import ivesk.core.screening.PeelOutcome;
-import ivesk.core.screening.Question;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.series.LadderRules;

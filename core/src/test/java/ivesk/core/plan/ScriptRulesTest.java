@@ -1,5 +1,19 @@
 package ivesk.core.plan;
 
+import ivesk.core.plan.script.Comfort;
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.script.Ledger;
+import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.compose.Planning;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Script;
+import ivesk.core.plan.objection.ScriptRules;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.What;
+
 import static ivesk.core.plan.Scripts.CALM;
 import static ivesk.core.plan.Scripts.calmBut;
 import static ivesk.core.plan.Scripts.client;
@@ -12,8 +26,8 @@ import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
-import ivesk.core.plan.Objection.Edit;
-import ivesk.core.plan.Objection.Severity;
+import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.objection.Objection.Severity;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;
@@ -30,7 +44,7 @@ import ivesk.core.product.Timing;
 import ivesk.core.product.UnitDose;
 import ivesk.core.quantity.Ph;
 import ivesk.core.screening.Clients;
-import ivesk.core.screening.Question;
+import ivesk.core.screening.question.Question;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.ArrayList;

@@ -1,5 +1,15 @@
 package ivesk.core.plan;
 
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
+
 import static ivesk.core.screening.Clients.T;
 
 import ivesk.core.formula.Library;

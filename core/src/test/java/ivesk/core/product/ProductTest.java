@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import ivesk.core.formula.Library;
-import ivesk.core.plan.Ledger;
+import ivesk.core.plan.script.Ledger;
 import ivesk.core.product.CareProduct.Ingredient;
 import ivesk.core.product.UnitDose.Unit;
 import ivesk.core.quantity.Amount;

@@ -1,13 +1,19 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.verdict.Screening;
+import ivesk.core.screening.rule.Verdict;
+
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
-import static ivesk.core.screening.Question.*;
-import static ivesk.core.screening.Verdict.ADAPT;
-import static ivesk.core.screening.Verdict.PROCEED;
-import static ivesk.core.screening.Verdict.REFER;
-import static ivesk.core.screening.Verdict.STOP;
-import static ivesk.core.screening.Verdict.WAIT;
+import static ivesk.core.screening.question.Question.*;
+import static ivesk.core.screening.rule.Verdict.ADAPT;
+import static ivesk.core.screening.rule.Verdict.PROCEED;
+import static ivesk.core.screening.rule.Verdict.REFER;
+import static ivesk.core.screening.rule.Verdict.STOP;
+import static ivesk.core.screening.rule.Verdict.WAIT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Family;

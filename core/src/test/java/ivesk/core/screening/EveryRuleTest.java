@@ -1,17 +1,27 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.rule.Rule;
+import ivesk.core.screening.verdict.Screening;
+import ivesk.core.screening.rule.ScreeningRules;
+import ivesk.core.screening.rule.Verdict;
+
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
-import static ivesk.core.screening.Question.*;
-import static ivesk.core.screening.Verdict.ADAPT;
-import static ivesk.core.screening.Verdict.REFER;
-import static ivesk.core.screening.Verdict.STOP;
-import static ivesk.core.screening.Verdict.WAIT;
+import static ivesk.core.screening.question.Question.*;
+import static ivesk.core.screening.rule.Verdict.ADAPT;
+import static ivesk.core.screening.rule.Verdict.REFER;
+import static ivesk.core.screening.rule.Verdict.STOP;
+import static ivesk.core.screening.rule.Verdict.WAIT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Library;
-import ivesk.core.screening.Question.Answer;
+import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;

@@ -1,5 +1,16 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.limits.Limits;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.rule.Restriction;
+import ivesk.core.screening.verdict.Screening;
+import ivesk.core.screening.rule.Settlement;
+import ivesk.core.screening.rule.Verdict;
+
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -12,13 +23,13 @@ import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
-import ivesk.core.screening.Question.Answer;
-import ivesk.core.screening.Restriction.CapDepth;
-import ivesk.core.screening.Restriction.CapLayers;
-import ivesk.core.screening.Restriction.Exclude;
-import ivesk.core.screening.Restriction.OneLayerOff;
-import ivesk.core.screening.Restriction.OnlyFamilies;
-import ivesk.core.screening.Restriction.ShortenContact;
+import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Restriction.CapDepth;
+import ivesk.core.screening.rule.Restriction.CapLayers;
+import ivesk.core.screening.rule.Restriction.Exclude;
+import ivesk.core.screening.rule.Restriction.OneLayerOff;
+import ivesk.core.screening.rule.Restriction.OnlyFamilies;
+import ivesk.core.screening.rule.Restriction.ShortenContact;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;

@@ -1,5 +1,11 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
+
 import static ivesk.core.screening.Clients.T;
 
 import ivesk.core.formula.Family;
@@ -7,9 +13,9 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
-import ivesk.core.screening.Question.Answer;
-import ivesk.core.screening.Question.Needs;
-import ivesk.core.screening.Question.Option;
+import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.question.Question.Needs;
+import ivesk.core.screening.question.Question.Option;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Phototype;

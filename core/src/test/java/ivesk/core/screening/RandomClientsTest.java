@@ -1,12 +1,18 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.verdict.Screening;
+import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.rule.Verdict;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Seeds;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies.Choice;
-import ivesk.core.screening.Question.Answer;
+import ivesk.core.screening.question.Question.Answer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

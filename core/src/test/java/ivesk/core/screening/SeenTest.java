@@ -1,10 +1,13 @@
 package ivesk.core.screening;
 
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.question.Seen;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ivesk.core.plan.PrepCalendar;
-import ivesk.core.plan.PrepCalendar.Item;
-import ivesk.core.screening.Question.Answer;
+import ivesk.core.plan.stage.PrepCalendar;
+import ivesk.core.plan.stage.PrepCalendar.Item;
+import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;

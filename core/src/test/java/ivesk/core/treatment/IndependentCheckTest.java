@@ -10,10 +10,10 @@ import static ivesk.core.treatment.Peel.at;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ivesk.core.plan.Preparation;
-import ivesk.core.plan.TakeOff;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.script.TakeOff;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;

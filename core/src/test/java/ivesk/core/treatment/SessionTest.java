@@ -9,11 +9,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.DepthClass;
-import ivesk.core.plan.Act;
-import ivesk.core.plan.Preparation;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.screening.PeelOutcome;
-import ivesk.core.screening.Restriction.Care;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
 import ivesk.core.treatment.advice.Briefing;

@@ -9,11 +9,11 @@ import static ivesk.core.treatment.Peel.at;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.plan.TreatmentPlan.Staging;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan.Staging;
 import ivesk.core.product.UnitDose;
 import ivesk.core.quantity.Amount;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;

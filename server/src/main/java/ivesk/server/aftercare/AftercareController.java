@@ -3,7 +3,7 @@ package ivesk.server.aftercare;
 import ivesk.core.Language;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.treatment.state.Phase;

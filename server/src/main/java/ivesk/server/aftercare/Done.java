@@ -7,7 +7,7 @@ import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.Nouns;
 import ivesk.core.aftercare.Reach;
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.CareStep;
+import ivesk.core.plan.compose.CareStep;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;

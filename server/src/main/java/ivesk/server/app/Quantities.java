@@ -10,7 +10,7 @@ import ivesk.core.formula.FromParts;
 import ivesk.core.formula.ScannedLabel;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Mass;
 import ivesk.core.quantity.Ph;

@@ -2,8 +2,8 @@ package ivesk.server.client;
 
 import ivesk.core.Language;
 import ivesk.core.Require;
-import ivesk.core.plan.Comfort;
-import ivesk.core.screening.Allergies;
+import ivesk.core.plan.script.Comfort;
+import ivesk.core.screening.answer.Allergies;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.Period;

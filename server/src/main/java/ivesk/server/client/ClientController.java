@@ -2,7 +2,7 @@ package ivesk.server.client;
 
 import ivesk.core.Language;
 import ivesk.core.Words;
-import ivesk.core.plan.Comfort;
+import ivesk.core.plan.script.Comfort;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;

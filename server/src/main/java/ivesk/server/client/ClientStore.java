@@ -1,7 +1,7 @@
 package ivesk.server.client;
 
 import ivesk.core.Language;
-import ivesk.core.plan.Comfort;
+import ivesk.core.plan.script.Comfort;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Stale;

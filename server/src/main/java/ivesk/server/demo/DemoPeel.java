@@ -1,8 +1,8 @@
 package ivesk.server.demo;
 
-import ivesk.core.plan.CareStep;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.plan.compose.CareStep;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advisor;

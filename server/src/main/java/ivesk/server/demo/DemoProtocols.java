@@ -1,11 +1,11 @@
 package ivesk.server.demo;
 
-import ivesk.core.plan.Act;
-import ivesk.core.plan.Protocol;
-import ivesk.core.plan.Step;
-import ivesk.core.plan.StepGate;
-import ivesk.core.plan.StepKind;
-import ivesk.core.plan.What;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Protocol;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.Role;
 import ivesk.core.product.Timing;
 import ivesk.core.skin.Region;

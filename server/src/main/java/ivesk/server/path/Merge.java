@@ -1,6 +1,6 @@
 package ivesk.server.path;
 
-import ivesk.core.plan.Comfort;
+import ivesk.core.plan.script.Comfort;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.NotFound;

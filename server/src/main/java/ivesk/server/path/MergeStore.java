@@ -1,6 +1,6 @@
 package ivesk.server.path;
 
-import ivesk.core.plan.Comfort;
+import ivesk.core.plan.script.Comfort;
 import ivesk.server.data.Ownership.Owned;
 import java.sql.ResultSet;
 import java.sql.SQLException;

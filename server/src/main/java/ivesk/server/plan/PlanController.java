@@ -1,10 +1,10 @@
 package ivesk.server.plan;
 
 import ivesk.core.Language;
-import ivesk.core.plan.Edge;
-import ivesk.core.plan.PrepCalendar;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.plan.Trolley;
+import ivesk.core.plan.compose.Edge;
+import ivesk.core.plan.stage.PrepCalendar;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.stage.Trolley;
 import ivesk.core.selection.Chain;
 import ivesk.core.selection.SelectionFacts;
 import ivesk.core.skin.Region;

@@ -1,8 +1,8 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Edge;
-import ivesk.core.plan.Planning.Wishes;
-import ivesk.core.plan.PrepCalendar;
+import ivesk.core.plan.compose.Edge;
+import ivesk.core.plan.compose.Planning.Wishes;
+import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
 import ivesk.server.app.StorageMapper;

@@ -2,8 +2,8 @@ package ivesk.server.plan;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.Edge;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.Edge;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;

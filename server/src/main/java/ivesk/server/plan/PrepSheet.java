@@ -8,7 +8,7 @@ import ivesk.core.aftercare.Nouns;
 import ivesk.core.aftercare.Reach;
 import ivesk.core.aftercare.Told;
 import ivesk.core.aftercare.Told.Part;
-import ivesk.core.plan.PrepCalendar;
+import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.server.app.Calendars;
 import ivesk.server.app.Calendars.Entry;
 import java.time.Instant;

@@ -1,6 +1,6 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Protocol;
+import ivesk.core.plan.script.Protocol;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;

@@ -1,6 +1,6 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Protocol;
+import ivesk.core.plan.script.Protocol;
 import ivesk.server.app.StorageMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,7 +1,7 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Protocol;
-import ivesk.core.plan.Step;
+import ivesk.core.plan.script.Protocol;
+import ivesk.core.plan.script.Step;
 import ivesk.core.skin.Region;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Run;
-import ivesk.core.plan.Setting;
-import ivesk.core.plan.Step;
-import ivesk.core.screening.Allergies;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.screening.answer.Allergies;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.server.client.Client;

@@ -1,10 +1,10 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Act;
-import ivesk.core.plan.Step;
-import ivesk.core.plan.StepGate;
-import ivesk.core.plan.StepKind;
-import ivesk.core.plan.What;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.Timing;
 import ivesk.core.skin.Zone;
 import java.time.Duration;

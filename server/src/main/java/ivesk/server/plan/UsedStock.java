@@ -1,8 +1,8 @@
 package ivesk.server.plan;
 
-import ivesk.core.plan.Run;
-import ivesk.core.plan.Script.Line;
-import ivesk.core.plan.Trolley;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.stage.Trolley;
 import ivesk.server.product.CatalogueService;
 import ivesk.server.visit.PeelSigned;
 import java.util.LinkedHashMap;

@@ -1,7 +1,7 @@
 package ivesk.server.records;
 
-import ivesk.core.screening.Consent;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.series.Scores.Line;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;

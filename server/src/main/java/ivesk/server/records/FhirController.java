@@ -1,6 +1,6 @@
 package ivesk.server.records;
 
-import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.server.app.Audit;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;

@@ -2,7 +2,7 @@ package ivesk.server.records;
 
 import ivesk.core.Language;
 import ivesk.core.Require;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.server.data.ArchiveFormat.BadLine;
 import java.io.IOException;

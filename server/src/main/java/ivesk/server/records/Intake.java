@@ -1,6 +1,6 @@
 package ivesk.server.records;
 
-import ivesk.core.screening.PastPeel.Outside;
+import ivesk.core.screening.answer.PastPeel.Outside;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.data.Archive;

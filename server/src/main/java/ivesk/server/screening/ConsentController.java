@@ -1,7 +1,7 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.ConsentText;
+import ivesk.core.screening.answer.ConsentText;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;

@@ -2,9 +2,9 @@ package ivesk.server.screening;
 
 import ivesk.core.Require;
 import ivesk.core.formula.Family;
-import ivesk.core.screening.Consent;
-import ivesk.core.screening.ConsentText;
-import ivesk.core.screening.ScreeningFacts;
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.ConsentText;
+import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;

@@ -1,7 +1,7 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.Consent;
+import ivesk.core.screening.answer.Consent;
 import ivesk.server.app.Problems.NotFound;
 import java.time.Clock;
 import java.time.LocalDate;

@@ -1,8 +1,8 @@
 package ivesk.server.screening;
 
 import ivesk.core.Words;
-import ivesk.core.screening.PastPeel.Outside;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.answer.PastPeel.Outside;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;

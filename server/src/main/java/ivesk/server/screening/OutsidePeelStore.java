@@ -1,7 +1,7 @@
 package ivesk.server.screening;
 
-import ivesk.core.screening.PastPeel;
-import ivesk.core.screening.PeelOutcome;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Region;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.formula.ShelfService;

@@ -1,6 +1,6 @@
 package ivesk.server.screening;
 
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.server.visit.VisitStore.Visit;
 import java.util.List;
 

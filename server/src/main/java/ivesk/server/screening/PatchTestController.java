@@ -1,7 +1,7 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.PatchTest.Result;
+import ivesk.core.screening.answer.PatchTest.Result;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import java.security.Principal;

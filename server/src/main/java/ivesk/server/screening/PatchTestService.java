@@ -2,8 +2,8 @@ package ivesk.server.screening;
 
 import ivesk.core.Require;
 import ivesk.core.formula.Family;
-import ivesk.core.screening.PatchTest.Read;
-import ivesk.core.screening.PatchTest.Result;
+import ivesk.core.screening.answer.PatchTest.Read;
+import ivesk.core.screening.answer.PatchTest.Result;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;

@@ -1,9 +1,9 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.PatchTest;
-import ivesk.core.screening.PatchTest.Read;
-import ivesk.core.screening.PatchTest.Result;
+import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PatchTest.Read;
+import ivesk.core.screening.answer.PatchTest.Result;
 import ivesk.server.app.Problems.NotFound;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,10 +1,10 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.Finding;
-import ivesk.core.screening.Question;
-import ivesk.core.screening.Question.Answer;
-import ivesk.core.screening.Settlement;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Settlement;
 import ivesk.core.skin.Zone;
 import java.time.Clock;
 import java.time.Instant;

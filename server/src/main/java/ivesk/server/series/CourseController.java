@@ -6,7 +6,7 @@ import ivesk.core.aftercare.Sentence;
 import ivesk.core.aftercare.Told;
 import ivesk.core.aftercare.Told.Part;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.series.Course;
 import ivesk.core.series.Course.Why;
 import ivesk.core.series.NextPeel;

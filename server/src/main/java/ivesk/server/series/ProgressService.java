@@ -1,7 +1,7 @@
 package ivesk.server.series;
 
 import ivesk.core.Words;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.selection.Ladders;
 import ivesk.core.series.LadderRules;
 import ivesk.core.series.Progress;

@@ -1,8 +1,8 @@
 package ivesk.server.skin;
 
 import ivesk.core.Require;
-import ivesk.core.screening.Question;
-import ivesk.core.screening.Seen;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.question.Seen;
 import ivesk.core.skin.Areas;
 import ivesk.core.skin.BodySurface;
 import ivesk.core.skin.Condition;

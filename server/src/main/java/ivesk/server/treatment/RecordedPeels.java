@@ -1,7 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.formula.Flaking;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.treatment.fact.TreatmentEvent.NextTimePlanned;
 import ivesk.core.treatment.record.Outcome;
 import ivesk.core.treatment.record.OwnCurve;

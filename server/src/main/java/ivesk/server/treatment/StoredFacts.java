@@ -1,9 +1,9 @@
 package ivesk.server.treatment;
 
-import ivesk.core.plan.Act;
-import ivesk.core.plan.Handling;
-import ivesk.core.plan.Preparation;
-import ivesk.core.plan.TakeOff;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.compose.Handling;
+import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.Row;

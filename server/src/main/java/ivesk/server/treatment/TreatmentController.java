@@ -1,7 +1,7 @@
 package ivesk.server.treatment;
 
 import ivesk.core.Words;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;

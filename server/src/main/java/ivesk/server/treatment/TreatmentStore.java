@@ -1,6 +1,6 @@
 package ivesk.server.treatment;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.server.app.Audit;

@@ -1,8 +1,8 @@
 package ivesk.server.treatment;
 
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.plan.Trolley;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.stage.Trolley;
 import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;

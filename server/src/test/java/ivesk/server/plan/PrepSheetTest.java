@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Language;
 import ivesk.core.aftercare.Reach;
-import ivesk.core.plan.PrepCalendar;
-import ivesk.core.plan.PrepCalendar.Item;
+import ivesk.core.plan.stage.PrepCalendar;
+import ivesk.core.plan.stage.PrepCalendar.Item;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.advice;
 
 import ivesk.core.Words;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
 import ivesk.core.treatment.moment.Clocks;

@@ -1,6 +1,6 @@
 package ivesk.core.treatment.advice;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.advice.ClientCue.Said;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.TreatmentEvent;

@@ -5,7 +5,7 @@ import static ivesk.core.treatment.advice.AdviceDraft.names;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;

@@ -4,8 +4,8 @@ import static ivesk.core.treatment.advice.AdviceDraft.advice;
 import static ivesk.core.treatment.advice.AdviceDraft.names;
 
 import ivesk.core.formula.Family;
-import ivesk.core.plan.CareStep;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.CareStep;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;

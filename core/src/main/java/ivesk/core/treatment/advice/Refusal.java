@@ -1,8 +1,8 @@
 package ivesk.core.treatment.advice;
 
 import ivesk.core.Words;
-import ivesk.core.plan.CareStep;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.CareStep;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.Row;

@@ -1,11 +1,11 @@
 package ivesk.core.treatment.fact;
 
 import ivesk.core.Words;
-import ivesk.core.plan.Comfort;
-import ivesk.core.plan.Preparation;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.plan.Trolley;
-import ivesk.core.screening.Restriction.Care;
+import ivesk.core.plan.script.Comfort;
+import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.stage.Trolley;
+import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.util.Arrays;

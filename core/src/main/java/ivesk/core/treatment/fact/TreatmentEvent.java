@@ -1,8 +1,8 @@
 package ivesk.core.treatment.fact;
 
 import ivesk.core.Require;
-import ivesk.core.plan.TreatmentPlan;
-import ivesk.core.screening.PastPeel;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Instant;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.moment;
 
 import ivesk.core.Words;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.AlarmStep;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.Sign;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.moment;
 
 import ivesk.core.formula.Family;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Region;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
 import ivesk.core.treatment.state.AcidState.Layer;

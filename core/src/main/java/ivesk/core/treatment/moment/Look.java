@@ -2,7 +2,7 @@ package ivesk.core.treatment.moment;
 
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.Row;
 import ivesk.core.treatment.fact.Sign;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.moment;
 
 import ivesk.core.formula.Formula.Band;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.treatment.state.AcidState.Layer;
 import ivesk.core.treatment.state.Looks.Told;

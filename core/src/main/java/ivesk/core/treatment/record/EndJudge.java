@@ -1,6 +1,6 @@
 package ivesk.core.treatment.record;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advisor;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.record;
 
 import ivesk.core.formula.Dose;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.state.Looks.Told;
 import ivesk.core.treatment.state.Stage;
 import java.time.Duration;

@@ -1,6 +1,6 @@
 package ivesk.core.treatment.record;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.Opened;

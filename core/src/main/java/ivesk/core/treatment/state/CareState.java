@@ -1,7 +1,7 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.plan.CareStep;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.CareStep;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Acting;

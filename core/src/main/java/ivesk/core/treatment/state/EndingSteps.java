@@ -25,7 +25,7 @@ import static ivesk.core.treatment.fact.EndingStep.WIPE_PASTE;
 import static ivesk.core.treatment.fact.EndingStep.WIPE_THEN_RINSE;
 
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.EndingStep;
 import java.util.List;
 

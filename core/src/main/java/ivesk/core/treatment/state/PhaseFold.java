@@ -2,7 +2,7 @@ package ivesk.core.treatment.state;
 
 import static ivesk.core.treatment.state.Phase.*;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidPrepStarted;

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.state;
 
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Region;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.TreatmentEvent;

@@ -1,6 +1,6 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.Whitening;
 import java.time.Instant;

@@ -1,6 +1,6 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan;
 import java.time.Instant;
 
 /// One stage of a treatment.

@@ -1,7 +1,7 @@
 package ivesk.core.treatment.state;
 
-import ivesk.core.plan.CareStep;
-import ivesk.core.plan.TreatmentPlan;
+import ivesk.core.plan.compose.CareStep;
+import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.EndingStep;

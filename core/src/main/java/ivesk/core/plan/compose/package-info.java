@@ -1,0 +1,2 @@
+/// The plan of a stage, and the lines that Ivesk writes for it.
+package ivesk.core.plan.compose;

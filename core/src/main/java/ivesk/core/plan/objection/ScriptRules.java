@@ -1,0 +1,196 @@
+package ivesk.core.plan.objection;
+
+import ivesk.core.plan.script.What;
+
+import static ivesk.core.Source.COMMON_PRACTICE;
+import static ivesk.core.Source.OWN_DEFAULT;
+import static ivesk.core.plan.objection.Objection.Severity.MIND;
+import static ivesk.core.plan.objection.Objection.Severity.NOTE;
+import static ivesk.core.plan.objection.Objection.Severity.SHUT;
+
+import ivesk.core.Source;
+import ivesk.core.plan.objection.Objection.Severity;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/// What is objected to a line, one rule after the other as the table of the trade has them.
+public final class ScriptRules {
+  /// @param when a line is objected to, as a clinician would read it
+  public record Rule(
+      String id,
+      Severity severity,
+      Source source,
+      String when,
+      Function<Sight, List<Found>> says) {}
+
+  public static final List<Rule> ALL =
+      List.of(
+          rule(
+              "PRO-GONE",
+              SHUT,
+              OWN_DEFAULT,
+              "what it names is neither on the shelf nor in the catalogue any more",
+              AcidRules::gone),
+          rule(
+              "PRO-RACK",
+              SHUT,
+              OWN_DEFAULT,
+              "its formula is shut for this client today",
+              AcidRules::rack),
+          rule(
+              "PRO-ACID",
+              NOTE,
+              OWN_DEFAULT,
+              "a product with acid counts as an acid step",
+              AcidRules::acid),
+          rule(
+              "PRO-TIME",
+              SHUT,
+              COMMON_PRACTICE,
+              "an acid step is longer than the formula's most, has no time although it needs one,"
+                  + " has a zone off later than the rest, or spreads over more than 60 s",
+              AcidRules::time),
+          rule(
+              "PRO-GATE-A",
+              MIND,
+              COMMON_PRACTICE,
+              "acid with no prep answer asked before it",
+              GateRules::gateA),
+          rule(
+              "PRO-GATE-B",
+              SHUT,
+              COMMON_PRACTICE,
+              "two acid stages on the same zones with no gate B between",
+              GateRules::gateB),
+          rule(
+              "PRO-GATE-C",
+              SHUT,
+              COMMON_PRACTICE,
+              "extraction, high frequency or mask after acid with no gate C",
+              GateRules::gateC),
+          rule(
+              "PRO-DEPTH",
+              SHUT,
+              COMMON_PRACTICE,
+              "the stages of the visit together come to medium, or pass the client's cap",
+              AcidRules::depth),
+          rule(
+              "PRO-ORDER",
+              MIND,
+              COMMON_PRACTICE,
+              "no look before the first cleanse; no barrier or eye guard before acid; anything but"
+                  + " water, base or cold between end and rest; sunscreen missing or not last",
+              OrderRules::order),
+          rule(
+              "PRO-BASE",
+              SHUT,
+              COMMON_PRACTICE,
+              "an acid that must be neutralised has no base laid out, or less than 1 : 1 by mole"
+                  + " for the planned layers",
+              EndingRules::base),
+          rule(
+              "PRO-UNDO",
+              MIND,
+              COMMON_PRACTICE,
+              "a base is written as the way to stop TCA, Jessner or salicylic acid",
+              EndingRules::undo),
+          rule(
+              "PRO-HEAT",
+              MIND,
+              COMMON_PRACTICE,
+              "warmth before, during or after acid the same day",
+              SkinRules::heat),
+          rule(
+              "PRO-SCRUB",
+              SHUT,
+              COMMON_PRACTICE,
+              "scrub, brush, shaving or blade on skin that had acid this visit, or a scrub before"
+                  + " it",
+              SkinRules::scrub),
+          rule(
+              "PRO-MASSAGE",
+              MIND,
+              COMMON_PRACTICE,
+              "facial massage on acid-treated skin",
+              SkinRules::massage),
+          rule(
+              "PRO-SPARK",
+              SHUT,
+              COMMON_PRACTICE,
+              "current while an alcohol-wet product has not dried",
+              SkinRules::spark),
+          rule(
+              "PRO-SECOND",
+              SHUT,
+              COMMON_PRACTICE,
+              "the same family of acid twice on the same zones, or an acid prep of an excluded"
+                  + " substance",
+              AcidRules::second),
+          rule(
+              "PRO-POLICY",
+              SHUT,
+              COMMON_PRACTICE,
+              "two acids on the same skin where the practice does one application in a visit",
+              AcidRules::oneApplication),
+          rule(
+              "PRO-RETINOID",
+              SHUT,
+              COMMON_PRACTICE,
+              "a retinoid on zones with frost, lips, lids or eye contour",
+              SkinRules::retinoid),
+          rule(
+              "PRO-PAIR",
+              MIND,
+              COMMON_PRACTICE,
+              "two products whose actives conflict on the same zones the same day",
+              ProductRules::pair),
+          rule(
+              "PRO-WHERE",
+              SHUT,
+              COMMON_PRACTICE,
+              "on a region or zone that it is not made for, or that is left out today",
+              ProductRules::where),
+          rule(
+              "PRO-CARE",
+              SHUT,
+              COMMON_PRACTICE,
+              "it goes against one of the day's limits",
+              ProductRules::care),
+          rule(
+              "PRO-COMFORT",
+              MIND,
+              OWN_DEFAULT,
+              "a line goes against what the client asked the couch to respect",
+              ProductRules::comfort),
+          rule(
+              "PRO-ALLERGY",
+              SHUT,
+              COMMON_PRACTICE,
+              "an allergen of the product is in the client's words",
+              ProductRules::allergy),
+          rule(
+              "PRO-STOCK",
+              MIND,
+              COMMON_PRACTICE,
+              "not in stock, out of date, open too long",
+              ProductRules::stock),
+          rule(
+              "PRO-SLOT",
+              NOTE,
+              OWN_DEFAULT,
+              "the steps are longer than the slot",
+              OrderRules::slot));
+
+  private ScriptRules() {}
+
+  /// What a rule objects to, in words; empty for one that is there no more.
+  public static Optional<String> says(String id) {
+    return ALL.stream().filter(rule -> rule.id().equals(id)).map(Rule::when).findFirst();
+  }
+
+  private static Rule rule(
+      String id, Severity severity, Source source, String when, Function<Sight, List<Found>> says) {
+    return new Rule(id, severity, source, when, says);
+  }
+}

@@ -1,0 +1,2 @@
+/// What all findings together leave open.
+package ivesk.core.screening.limits;

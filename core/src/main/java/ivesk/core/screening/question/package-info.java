@@ -1,0 +1,2 @@
+/// What is asked, and which answers there are.
+package ivesk.core.screening.question;
