@@ -13,6 +13,7 @@ const floors = [
   "skin",
   "practice",
   "formula",
+  "product",
   "screening",
   "selection",
   "plan",
@@ -21,6 +22,15 @@ const floors = [
   "visit",
   "path",
   "app",
+];
+
+// Inside the treatment: what every station of the couch shares, then what may come up in each, then
+// the stations, which know nothing of each other.
+const couch = ["couch", "alarm", "handset"];
+const stations = ["ready", "treat", "settle"];
+const inside = [
+  ...couch.map((floor, i) => [floor, [...couch.slice(i + 1), ...stations]]),
+  ...stations.map((station) => [station, stations.filter((other) => other !== station)]),
 ];
 
 export default tseslint.config(
@@ -41,10 +51,16 @@ export default tseslint.config(
         "error",
         {
           basePath: "./src",
-          zones: floors.slice(0, -1).map((floor, i) => ({
-            target: `./${floor}`,
-            from: floors.slice(i + 1).map((above) => `./${above}`),
-          })),
+          zones: [
+            ...floors.slice(0, -1).map((floor, i) => ({
+              target: `./${floor}`,
+              from: floors.slice(i + 1).map((above) => `./${above}`),
+            })),
+            ...inside.map(([floor, above]) => ({
+              target: `./treatment/${floor}`,
+              from: above.map((other) => `./treatment/${other}`),
+            })),
+          ],
         },
       ],
     },

@@ -15,7 +15,7 @@ import { StagesDone } from "../parts/StagesDone";
 import { Strip } from "../parts/Strip";
 import { capital, day, firstName, hour, minutes, secondsOf } from "../parts/words";
 import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
-import { type LiveTreatment, useTreatment } from "../treatment/useTreatment";
+import { type LiveTreatment, useTreatment } from "../treatment/couch/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { Contact } from "./Contact";
 import { Given } from "./Given";

@@ -4,7 +4,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day } from "../parts/words";
-import { treatmentQuery } from "../treatment/useTreatment";
+import { treatmentQuery } from "../treatment/couch/useTreatment";
 
 /** Two visits, their ribbons one under the other on one scale. */
 export function Beside({ one, other }: { one: Visit; other: Visit }) {

@@ -8,7 +8,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonsOfRecord } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, firstName, zoneName } from "../parts/words";
-import { treatmentQuery } from "../treatment/useTreatment";
+import { treatmentQuery } from "../treatment/couch/useTreatment";
 import { FlakesTold } from "./FlakesTold";
 import styles from "./WhatChanged.module.css";
 

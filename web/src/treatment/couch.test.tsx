@@ -3,8 +3,8 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Treatment } from "../api/types";
 import { wordsFor } from "./handset/words";
 import { type CareStep, careSteps, doCare, runningCare } from "./settle/Care";
-import { stageWords } from "./stage";
-import { useCountOnce } from "./useCountOnce";
+import { stageWords } from "./couch/stage";
+import { useCountOnce } from "./couch/useCountOnce";
 
 afterEach(cleanup);
 

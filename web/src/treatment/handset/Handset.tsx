@@ -9,8 +9,8 @@ import { figureOf } from "../../parts/figures";
 import { steadyNow } from "../../parts/steadyNow";
 import { useKeys } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
-import { speak } from "../speak";
-import { useClientCues } from "../useClientCues";
+import { speak } from "../couch/speak";
+import { useClientCues } from "../couch/useClientCues";
 import { wordsFor } from "./words";
 import styles from "./Handset.module.css";
 

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import type { Treatment } from "../../api/types";
 import { useNow } from "../../parts/useNow";
 import { clock } from "../../parts/words";
-import type { LiveTreatment } from "../useTreatment";
+import type { LiveTreatment } from "../couch/useTreatment";
 import styles from "./Ready.module.css";
 
 const cx = classNames.bind(styles);

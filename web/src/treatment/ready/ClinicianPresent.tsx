@@ -8,7 +8,7 @@ import type { Treatment } from "../../api/types";
 import { ClinicianSignIn, isGiven, NOBODY_AT_THE_SPOT } from "../../parts/ClinicianSignIn";
 import { ErrorNote } from "../../parts/ErrorNote";
 import { sessionQuery } from "../../parts/session";
-import { treatmentQuery } from "../useTreatment";
+import { treatmentQuery } from "../couch/useTreatment";
 import styles from "./Ready.module.css";
 
 const cx = classNames.bind(styles);

@@ -9,10 +9,10 @@ import { ErrorNote } from "../../parts/ErrorNote";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { figureOf } from "../../parts/figures";
 import { clock, firstName, plural } from "../../parts/words";
-import type { Tint } from "../advice";
-import { SensationKeys, toldNow } from "../SensationKeys";
-import { type LiveTreatment, treatmentQuery } from "../useTreatment";
-import couchStyles from "../Couch.module.css";
+import type { Tint } from "../couch/advice";
+import { SensationKeys, toldNow } from "../couch/SensationKeys";
+import { type LiveTreatment, treatmentQuery } from "../couch/useTreatment";
+import couchStyles from "../couch/Couch.module.css";
 import styles from "./Ready.module.css";
 
 const cx = classNames.bind({ ...couchStyles, ...styles });

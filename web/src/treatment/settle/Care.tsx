@@ -7,7 +7,7 @@ import { figureOf } from "../../parts/figures";
 import { Stepper } from "../../parts/Stepper";
 import { useNow } from "../../parts/useNow";
 import { capital, hour, left, plural, zoneName } from "../../parts/words";
-import type { LiveTreatment } from "../useTreatment";
+import type { LiveTreatment } from "../couch/useTreatment";
 import styles from "./Care.module.css";
 
 const cx = classNames.bind(styles);

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { REGIONS } from "../../api/enumWords";
 import type { Treatment } from "../../api/types";
 import { capital } from "../../parts/words";
-import type { LiveTreatment } from "../useTreatment";
+import type { LiveTreatment } from "../couch/useTreatment";
 
 /** The stage after this one, gate B before it; not there at the last. */
 export function NextStage({ treatment, live }: { treatment: Treatment; live: LiveTreatment }) {

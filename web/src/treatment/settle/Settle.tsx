@@ -11,17 +11,17 @@ import type { KeyBinding } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
 import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
-import { adviceNow, NO_ADVICE, RECALCULATED } from "../advice";
+import { adviceNow, NO_ADVICE, RECALCULATED } from "../couch/advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
-import { besideKeys, BesideNotes } from "../Beside";
-import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../Couch";
-import type { PanelName } from "../panels";
-import { SensationKeys, toldBy, toldNow } from "../SensationKeys";
-import { Panel } from "../treat/Panels";
-import { answerKeys, useCouchKeys } from "../useCouchKeys";
-import { useSpokenCues } from "../useClientCues";
-import { type LiveTreatment, useTreatment } from "../useTreatment";
-import { ACTION } from "../treat/AdviceBox";
+import { besideKeys, BesideNotes } from "../couch/Beside";
+import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack, TakeBackKey } from "../couch/Couch";
+import type { PanelName } from "../couch/panels";
+import { SensationKeys, toldBy, toldNow } from "../couch/SensationKeys";
+import { Panel } from "../couch/Panels";
+import { answerKeys, useCouchKeys } from "../couch/useCouchKeys";
+import { useSpokenCues } from "../couch/useClientCues";
+import { type LiveTreatment, useTreatment } from "../couch/useTreatment";
+import { ACTION } from "../couch/AdviceBox";
 import {
   Care,
   type CareStep,
@@ -32,12 +32,12 @@ import {
   runningCare,
 } from "./Care";
 import { NextStage } from "./NextStage";
-import { zoneLooks } from "../zoneLooks";
-import couchStyles from "../Couch.module.css";
-import treatStyles from "../treat/Treat.module.css";
+import { zoneLooks } from "../couch/zoneLooks";
+import couchStyles from "../couch/Couch.module.css";
+import paneStyles from "../couch/Panes.module.css";
 import styles from "./Settle.module.css";
 
-const cx = classNames.bind({ ...couchStyles, ...treatStyles, ...styles });
+const cx = classNames.bind({ ...couchStyles, ...paneStyles, ...styles });
 
 export default function Settle({ visit }: StationProps) {
   const live = useTreatment(visit.treatmentId ?? "", visit.id);

@@ -1,9 +1,9 @@
 import { useEffect, useRef } from "react";
 import type { Advice, Treatment } from "../../api/types";
-import { cueAt } from "../advice";
-import { useCuePreference } from "../cuePreference";
-import { cueSound } from "../cueSound";
-import { speak } from "../speak";
+import { cueAt } from "../couch/advice";
+import { useCuePreference } from "../couch/cuePreference";
+import { cueSound } from "../couch/cueSound";
+import { speak } from "../couch/speak";
 
 /** How often an advice that waits for an answer is repeated, milliseconds. */
 const REPEATS: Partial<Record<NonNullable<Advice["row"]>, number>> = {

@@ -28,6 +28,8 @@ class QueryPlansTest {
           "CLINICIAN_OPENING",
           "CLOSED_DAY",
           "KNOWN_DEVICE",
+          "CARE_LOT",
+          "CARE_PRODUCT",
           "LOT",
           "POLICY",
           "PRACTICE",

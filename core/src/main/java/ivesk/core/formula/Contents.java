@@ -44,7 +44,7 @@ record Contents(Family family, List<Component> components) {
   /// it. Jessner's own rows hold in place of those of its parts.
   Set<Family> families() {
     Set<Family> families = EnumSet.of(family.coveredBy());
-    if (isJessner()) {
+    if (jessner()) {
       families.add(Family.JESSNER);
       return families;
     }
@@ -77,13 +77,13 @@ record Contents(Family family, List<Component> components) {
 
   /// Holds an acid that no family is named for.
   boolean otherAcid() {
-    return !isJessner()
+    return !jessner()
         && components.stream()
             .anyMatch(part -> OTHER_ACIDS.contains(part.substance()) && counts(part));
   }
 
   /// Jessner, its variant, or what has the parts of one of them.
-  boolean isJessner() {
+  boolean jessner() {
     return family == Family.JESSNER
         || likeParts(
             Map.of(Substance.RESORCINOL, 14.0, Substance.SALICYLIC, 14.0, Substance.LACTIC, 11.9))
@@ -116,7 +116,7 @@ record Contents(Family family, List<Component> components) {
   /// careful row of the two.
   Family.Frost frost() {
     Family.Frost filed = family.frost();
-    if (filed == Family.Frost.INJURY || isJessner()) return filed;
+    if (filed == Family.Frost.INJURY || jessner()) return filed;
     boolean mixed = families().stream().anyMatch(family -> family.frost() == Family.Frost.INJURY);
     return mixed ? Family.Frost.INJURY : filed;
   }

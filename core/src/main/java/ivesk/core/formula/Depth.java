@@ -70,7 +70,7 @@ public final class Depth {
       rows.add(
           rubin(tca(tca, layers), Words.fill("TCA %.0f %%, %s", tca.percent(), layers(layers))));
     }
-    if (formula.isJessner()) {
+    if (formula.jessner()) {
       rows.add(rubin(jessner(layers), "Jessner, " + layers(layers)));
     } else if (!resorcinol.isNone()) {
       rows.add(
@@ -78,7 +78,7 @@ public final class Depth {
               resorcinol(resorcinol, time),
               percent(formula, Substance.RESORCINOL) + " for " + Words.clock(time)));
     }
-    if (!formula.isJessner()) {
+    if (!formula.jessner()) {
       for (Component part : formula.components()) byLibrary(formula, part, rows);
     }
     return rows.stream()
@@ -150,7 +150,7 @@ public final class Depth {
       if (jessner && stage.formula().contains(Substance.TCA)) {
         return reading.with(DepthClass.MEDIUM, "TCA after Jessner: medium");
       }
-      jessner |= stage.formula().isJessner();
+      jessner |= stage.formula().jessner();
     }
     long superficial = stages.stream().filter(s -> s.depth() == DepthClass.SUPERFICIAL).count();
     return superficial >= 2

@@ -360,8 +360,8 @@ public record Formula(
   }
 
   /// Jessner, its variant, or what has the parts of one of them.
-  public boolean isJessner() {
-    return contents().isJessner();
+  public boolean jessner() {
+    return contents().jessner();
   }
 
   /// Holds an acid that no family is named for.

@@ -303,7 +303,7 @@ public final class Library {
   ///
   /// @param entry rung at which the client enters a family
   public static boolean asStrongAsAbove(Formula formula, ToIntFunction<Family> entry) {
-    if (formula.isJessner()) return false;
+    if (formula.jessner()) return false;
     return formula.components().stream()
         .anyMatch(part ->
             Contents.familyOf(part.substance()).stream()

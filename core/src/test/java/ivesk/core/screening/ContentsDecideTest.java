@@ -149,9 +149,9 @@ class ContentsDecideTest {
 
   @Test
   void whatHasThePartsOfJessnerIsJessner() {
-    assertThat(Library.get("JES").isJessner()).isTrue();
+    assertThat(Library.get("JES").jessner()).isTrue();
     assertThat(Library.get("JES-RF").families()).isEqualTo(Set.of(Family.JESSNER));
-    assertThat(Library.get("SLA-15").isJessner()).isFalse();
+    assertThat(Library.get("SLA-15").jessner()).isFalse();
   }
 
   @Test

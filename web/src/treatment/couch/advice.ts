@@ -1,4 +1,4 @@
-import type { Advice, Cue, NewEvent, Treatment } from "../api/types";
+import type { Advice, Cue, NewEvent, Treatment } from "../../api/types";
 
 /** The cue whose time has come last; none before the first. */
 /** Said with the advice once an entry was corrected. */

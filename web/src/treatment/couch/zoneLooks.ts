@@ -1,7 +1,7 @@
-import { WHITENING } from "../api/enumWords";
-import type { Treatment, Whitening, Zone } from "../api/types";
-import type { ZoneLook } from "../parts/FaceMap";
-import { clock } from "../parts/words";
+import { WHITENING } from "../../api/enumWords";
+import type { Treatment, Whitening, Zone } from "../../api/types";
+import type { ZoneLook } from "../../parts/FaceMap";
+import { clock } from "../../parts/words";
 
 /** What each planned zone shows, and which is next while a layer is being spread. */
 export function zoneLooks(

@@ -1,6 +1,6 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
-import { api, body } from "../api/client";
-import { ErrorNote } from "../parts/ErrorNote";
+import { api, body } from "../../api/client";
+import { ErrorNote } from "../../parts/ErrorNote";
 import styles from "./ClientAsks.module.css";
 
 function answersQuery(id: string) {

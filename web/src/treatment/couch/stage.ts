@@ -1,5 +1,5 @@
-import { REGIONS } from "../api/enumWords";
-import type { Treatment } from "../api/types";
+import { REGIONS } from "../../api/enumWords";
+import type { Treatment } from "../../api/types";
 
 /** "stage 2 of 3, hands next"; empty where a visit has but one. */
 export function stageWords({ stage }: Treatment): string {

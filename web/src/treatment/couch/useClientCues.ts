@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
-import { CLIENT_CUES } from "../api/enumWords";
-import type { ClientCue, Treatment } from "../api/types";
+import { CLIENT_CUES } from "../../api/enumWords";
+import type { ClientCue, Treatment } from "../../api/types";
 import { useCuePreference } from "./cuePreference";
 import { speak } from "./speak";
 

@@ -1,5 +1,5 @@
-import type { Fact, Treatment, Zone } from "../api/types";
-import { type KeyBinding, useKeys } from "../parts/useKeys";
+import type { Fact, Treatment, Zone } from "../../api/types";
+import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { panelKeys, type PanelName } from "./panels";
 
 /** The eleven answers by key. */

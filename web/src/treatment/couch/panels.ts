@@ -1,7 +1,14 @@
-import { QUALITIES, REDNESS, RESPONSES, SIGNS, WHITENING, WHITENING_LOOKS } from "../api/enumWords";
-import type { Fact, Quality, Response, Sign, Treatment, Whitening, Zone } from "../api/types";
-import type { KeyBinding } from "../parts/useKeys";
-import { zoneName } from "../parts/words";
+import {
+  QUALITIES,
+  REDNESS,
+  RESPONSES,
+  SIGNS,
+  WHITENING,
+  WHITENING_LOOKS,
+} from "../../api/enumWords";
+import type { Fact, Quality, Response, Sign, Treatment, Whitening, Zone } from "../../api/types";
+import type { KeyBinding } from "../../parts/useKeys";
+import { zoneName } from "../../parts/words";
 
 /** What can be entered on the couch, one panel each. */
 export type PanelName =

@@ -2,11 +2,11 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import type { Advice } from "../../api/types";
 import { left } from "../../parts/words";
-import { NO_ADVICE, RECALCULATED } from "../advice";
-import treatStyles from "./Treat.module.css";
+import { NO_ADVICE, RECALCULATED } from "./advice";
+import paneStyles from "./Panes.module.css";
 import styles from "./AdviceBox.module.css";
 
-const cx = classNames.bind({ ...treatStyles, ...styles });
+const cx = classNames.bind({ ...paneStyles, ...styles });
 
 export const ACTION: Record<Advice["action"], string> = {
   NONE: "",

@@ -1,5 +1,5 @@
 import classNames from "classnames/bind";
-import type { Advice, NewEvent, Treatment } from "../api/types";
+import type { Advice, NewEvent, Treatment } from "../../api/types";
 import { type Tint, tint } from "./advice";
 import styles from "./SensationKeys.module.css";
 

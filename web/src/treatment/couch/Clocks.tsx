@@ -2,10 +2,10 @@ import classNames from "classnames/bind";
 import type { NewEvent, Treatment } from "../../api/types";
 import { useNow } from "../../parts/useNow";
 import { clock, left } from "../../parts/words";
-import { askAfter } from "../advice";
-import treatStyles from "./Treat.module.css";
+import { askAfter } from "./advice";
+import paneStyles from "./Panes.module.css";
 
-const cx = classNames.bind(treatStyles);
+const cx = classNames.bind(paneStyles);
 
 /** When the acid first touched and when its limit is, also while the server has not yet heard of it. */
 export function contactOf(treatment: Treatment, unsent: NewEvent[]) {

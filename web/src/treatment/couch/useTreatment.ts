@@ -1,9 +1,9 @@
 import { queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { api, body, Problem } from "../api/client";
-import type { Fact, NewEvent, Treatment } from "../api/types";
-import { offsetOf, onJump, steadyNow } from "../parts/steadyNow";
-import { sessionQuery } from "../parts/session";
+import { api, body, Problem } from "../../api/client";
+import type { Fact, NewEvent, Treatment } from "../../api/types";
+import { offsetOf, onJump, steadyNow } from "../../parts/steadyNow";
+import { sessionQuery } from "../../parts/session";
 import { Queue } from "./queue";
 
 export function treatmentQuery(id: string) {

@@ -1,9 +1,9 @@
 import Button from "@mui/material/Button";
 import { useMutation } from "@tanstack/react-query";
-import { api, body } from "../api/client";
-import type { Treatment } from "../api/types";
-import { ErrorNote } from "../parts/ErrorNote";
-import { QrCode } from "../parts/QrCode";
+import { api, body } from "../../api/client";
+import type { Treatment } from "../../api/types";
+import { ErrorNote } from "../../parts/ErrorNote";
+import { QrCode } from "../../parts/QrCode";
 
 /** A code for the client's phone; the one shown before is out. */
 export function HandsetCode({ treatment }: { treatment: Treatment }) {

@@ -1,10 +1,10 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { REDNESS, WHITENING } from "../api/enumWords";
-import type { Fact, Treatment, Whitening, Zone } from "../api/types";
-import type { KeyBinding } from "../parts/useKeys";
-import { capital, left, zoneName } from "../parts/words";
+import { REDNESS, WHITENING } from "../../api/enumWords";
+import type { Fact, Treatment, Whitening, Zone } from "../../api/types";
+import type { KeyBinding } from "../../parts/useKeys";
+import { capital, left, zoneName } from "../../parts/words";
 import { besideOf } from "./panels";
 import styles from "./Beside.module.css";
 

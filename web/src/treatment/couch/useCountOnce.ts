@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { isTyping } from "../parts/keys";
+import { isTyping } from "../../parts/keys";
 
 /** Within so many milliseconds a second tap on the same key is the glove's. */
 const TWICE = 400;

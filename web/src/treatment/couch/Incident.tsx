@@ -1,8 +1,8 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { type FormEvent, useState } from "react";
-import type { Fact, Treatment, Zone } from "../api/types";
-import { zoneName } from "../parts/words";
+import type { Fact, Treatment, Zone } from "../../api/types";
+import { zoneName } from "../../parts/words";
 import { zonesOf } from "./panels";
 
 /** What was seen and where, what was done, who was told; the time and the name are kept with it. */

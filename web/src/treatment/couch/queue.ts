@@ -1,4 +1,4 @@
-import type { Fact, NewEvent } from "../api/types";
+import type { Fact, NewEvent } from "../../api/types";
 
 /** Events of one treatment that the server has not yet taken, in order; they survive a reload. */
 export class Queue {
