@@ -220,6 +220,21 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .haveSimpleNameEndingWith("Controller");
 
+  /// The place of a constant in its enum means nothing: what is compared is said by a method.
+  @Test
+  void nothingReadsTheOrdinalOfAConstant() throws IOException {
+    int read = 0;
+    for (String house : List.of("../core/src/main/java", "src/main/java")) {
+      try (Stream<Path> files = Files.walk(Path.of(house))) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          assertThat(Files.readString(file)).as(file.toString()).doesNotContain("ordinal");
+          read++;
+        }
+      }
+    }
+    assertThat(read).isGreaterThan(400);
+  }
+
   /// A room's store names only its own tables.
   @Test
   void noRoomReadsAnotherRoomsTables() throws IOException {

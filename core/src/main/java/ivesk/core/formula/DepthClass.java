@@ -1,5 +1,7 @@
 package ivesk.core.formula;
 
+import ivesk.core.practice.Policies.LicenceScope;
+
 /// How deep a plan goes. Depth is of the plan (formula, time, layers, prep), not of the bottle.
 public enum DepthClass {
   /// Stratum corneum.
@@ -35,7 +37,20 @@ public enum DepthClass {
 
   /// The next class below, where there is one.
   public DepthClass oneDeeper() {
-    return this == MEDIUM ? MEDIUM : values()[ordinal() + 1];
+    return switch (this) {
+      case VERY_SUPERFICIAL -> SUPERFICIAL;
+      case SUPERFICIAL, MEDIUM -> MEDIUM;
+    };
+  }
+
+  /// A licence covers it.
+  public boolean within(LicenceScope licence) {
+    return !deeperThan(
+        switch (licence) {
+          case VERY_SUPERFICIAL -> VERY_SUPERFICIAL;
+          case SUPERFICIAL -> SUPERFICIAL;
+          case MEDIUM_SUPERVISED -> MEDIUM;
+        });
   }
 
   public DepthClass shallower(DepthClass other) {

@@ -117,7 +117,7 @@ public record Chain(
       List<Stage> stages, Depth.Reading reading, SelectionFacts facts) {
     List<Shut> objections = new ArrayList<>();
     Policies policies = facts.client().policies();
-    boolean deeperThanLicence = reading.depth().ordinal() > policies.scope().ordinal();
+    boolean deeperThanLicence = !reading.depth().within(policies.scope());
     Optional<DepthClass> cap =
         facts.screening().limits().depthCap().filter(reading.depth()::deeperThan);
     if (deeperThanLicence || cap.isPresent()) {

@@ -70,7 +70,7 @@ final class Gates {
   private static List<Shut> practice(Formula formula, DepthClass depth, SelectionFacts facts) {
     List<Shut> shut = new ArrayList<>();
     Policies policies = facts.client().policies();
-    if (depth.ordinal() > policies.scope().ordinal()) {
+    if (!depth.within(policies.scope())) {
       shut.add(gate("SCOPE", depth.label() + ": deeper than the licence", Clearing.WIDER_LICENCE));
     }
     for (Policies.Restricted restricted : Policies.Restricted.values()) {

@@ -6,14 +6,14 @@ import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;
 import ivesk.core.formula.Substance;
-import ivesk.core.plan.script.AddOn;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.AddOn;
 import ivesk.core.practice.Policies;
-import ivesk.core.screening.limits.Limits;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.PeelOutcome;
-import ivesk.core.screening.verdict.Screening;
 import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.limits.Limits;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.selection.Amounts;
 import ivesk.core.selection.BeforeEvent;
 import ivesk.core.selection.Ladders;
@@ -264,7 +264,7 @@ public record NextPeel(
         .filter(formula -> {
           DepthClass depth = formula.libraryDepth();
           return limits.objections(formula, depth, entry).isEmpty()
-              && depth.ordinal() <= policies.scope().ordinal()
+              && depth.within(policies.scope())
               && Arrays.stream(Policies.Restricted.values())
                   .allMatch(
                       one -> !formula.holds(one) || policies.openedByClinician().contains(one));

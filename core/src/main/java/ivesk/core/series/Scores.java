@@ -25,16 +25,23 @@ public record Scores(
   /// Global improvement since the first peel, as who treats sees it; five steps. Common practice,
   /// no source.
   public enum Improvement {
-    WORSE("worse"),
-    NONE("no change"),
-    SOME("some"),
-    MUCH("much"),
-    CLEAR("clear or nearly");
+    WORSE(0, "worse"),
+    NONE(1, "no change"),
+    SOME(2, "some"),
+    MUCH(3, "much"),
+    CLEAR(4, "clear or nearly");
 
+    private final int points;
     private final String label;
 
-    Improvement(String label) {
+    Improvement(int points, String label) {
+      this.points = points;
       this.label = label;
+    }
+
+    /// 0 worse to 4 clear.
+    public int points() {
+      return points;
     }
 
     public String label() {
@@ -119,9 +126,9 @@ public record Scores(
           masi.map(one -> OptionalDouble.of(one.modified())).orElse(OptionalDouble.empty());
       case GAGS -> gags.map(one -> OptionalDouble.of(one.score())).orElse(OptionalDouble.empty());
       case GLOGAU ->
-          glogau.map(one -> OptionalDouble.of(one.ordinal() + 1)).orElse(OptionalDouble.empty());
+          glogau.map(one -> OptionalDouble.of(one.number())).orElse(OptionalDouble.empty());
       case IMPROVEMENT ->
-          improvement.map(one -> OptionalDouble.of(one.ordinal())).orElse(OptionalDouble.empty());
+          improvement.map(one -> OptionalDouble.of(one.points())).orElse(OptionalDouble.empty());
       case SATISFACTION ->
           satisfaction.map(points -> OptionalDouble.of(points)).orElse(OptionalDouble.empty());
       case ITA -> colours.values().stream().mapToDouble(SkinColour::ita).average();

@@ -2,15 +2,22 @@ package ivesk.core.skin;
 
 /// Ageing by the sun, after Glogau 1996, from memory.
 public enum Glogau {
-  I("no wrinkles"),
-  II("wrinkles in motion"),
-  III("wrinkles at rest"),
-  IV("only wrinkles");
+  I(1, "no wrinkles"),
+  II(2, "wrinkles in motion"),
+  III(3, "wrinkles at rest"),
+  IV(4, "only wrinkles");
 
+  private final int number;
   private final String label;
 
-  Glogau(String label) {
+  Glogau(int number, String label) {
+    this.number = number;
     this.label = label;
+  }
+
+  /// 1 to 4.
+  public int number() {
+    return number;
   }
 
   public String label() {

@@ -19,9 +19,7 @@ public record PhototypeReading(
 
   /// Classes between questionnaire and instrument; 0 while one is missing.
   public int apart() {
-    return asked.isPresent() && measured.isPresent()
-        ? Math.abs(asked.get().ordinal() - measured.get().ordinal())
-        : 0;
+    return asked.isPresent() && measured.isPresent() ? asked.get().classesFrom(measured.get()) : 0;
   }
 
   /// Two or more classes apart and not yet settled by the therapist, in words; stands in the way of

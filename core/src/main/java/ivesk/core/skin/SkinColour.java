@@ -12,19 +12,21 @@ public record SkinColour(double l, double a, double b) {
   /// Class of skin colour by ITA, lightest first. Chardon et al. 1991, the two darkest after Del
   /// Bino and Bernerd 2013, from memory.
   public enum ItaClass {
-    VERY_LIGHT("very light", 55),
-    LIGHT("light", 41),
-    INTERMEDIATE("intermediate", 28),
-    TAN("tan", 10),
-    BROWN("brown", -30),
-    DARK("dark", Double.NEGATIVE_INFINITY);
+    VERY_LIGHT("very light", 55, Phototype.I),
+    LIGHT("light", 41, Phototype.II),
+    INTERMEDIATE("intermediate", 28, Phototype.III),
+    TAN("tan", 10, Phototype.IV),
+    BROWN("brown", -30, Phototype.V),
+    DARK("dark", Double.NEGATIVE_INFINITY, Phototype.VI);
 
     private final String label;
     private final double above;
+    private final Phototype phototype;
 
-    ItaClass(String label, double aboveDegrees) {
+    ItaClass(String label, double aboveDegrees, Phototype phototype) {
       this.label = label;
       this.above = aboveDegrees;
+      this.phototype = phototype;
     }
 
     public String label() {
@@ -33,7 +35,7 @@ public record SkinColour(double l, double a, double b) {
 
     /// The phototype it stands beside: very light I to dark VI.
     public Phototype phototype() {
-      return Phototype.values()[ordinal()];
+      return phototype;
     }
 
     /// @param ita degrees

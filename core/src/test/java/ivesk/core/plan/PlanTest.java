@@ -1,14 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.compose.Composer;
-import ivesk.core.plan.script.Outline;
-import ivesk.core.plan.compose.Planning;
-import ivesk.core.plan.stage.PrepCalendar;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.stage.Trolley;
-
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -18,7 +9,15 @@ import static org.assertj.core.api.Assertions.within;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.compose.Planning;
 import ivesk.core.plan.compose.Planning.Wishes;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.Outline;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.stage.PrepCalendar;
+import ivesk.core.plan.stage.Trolley;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.Catalogue;

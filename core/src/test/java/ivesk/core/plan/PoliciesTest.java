@@ -1,17 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.compose.Composer;
-import ivesk.core.plan.objection.Objections;
-import ivesk.core.plan.compose.Planning;
-import ivesk.core.plan.compose.Preparation;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.stage.Trolley;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.ScriptRulesTest.CATALOGUE;
 import static ivesk.core.plan.ScriptRulesTest.after;
 import static ivesk.core.plan.Scripts.calmBut;
@@ -25,7 +13,17 @@ import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.compose.Planning;
 import ivesk.core.plan.compose.Planning.Wishes;
+import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Script;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.stage.Trolley;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Restricted;
 import ivesk.core.practice.PolicyQuestion;

@@ -1,27 +1,25 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.compose.Composer;
-import ivesk.core.plan.objection.Objection;
-import ivesk.core.plan.objection.Objections;
-import ivesk.core.plan.compose.Planning;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.StepGate;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.objection.Swaps;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.screening.Clients.T;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Seeds;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
-import ivesk.core.plan.objection.Objection.Severity;
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.compose.Planning;
 import ivesk.core.plan.compose.Planning.Wishes;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.objection.Objection.Severity;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.Catalogue;

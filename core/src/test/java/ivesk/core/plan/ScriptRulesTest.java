@@ -1,19 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.script.Comfort;
-import ivesk.core.plan.compose.Composer;
-import ivesk.core.plan.script.Ledger;
-import ivesk.core.plan.objection.Objection;
-import ivesk.core.plan.objection.Objections;
-import ivesk.core.plan.compose.Planning;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.objection.ScriptRules;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.Scripts.CALM;
 import static ivesk.core.plan.Scripts.calmBut;
 import static ivesk.core.plan.Scripts.client;
@@ -26,8 +12,21 @@ import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
+import ivesk.core.plan.compose.Composer;
+import ivesk.core.plan.compose.Planning;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.objection.Objection;
 import ivesk.core.plan.objection.Objection.Edit;
 import ivesk.core.plan.objection.Objection.Severity;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.objection.ScriptRules;
+import ivesk.core.plan.script.Comfort;
+import ivesk.core.plan.script.Ledger;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Script;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.What;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;

@@ -1,19 +1,18 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.script.Act;
+import static ivesk.core.screening.Clients.T;
+
+import ivesk.core.formula.Library;
+import ivesk.core.formula.Shelf;
 import ivesk.core.plan.objection.Objection;
 import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Setting;
 import ivesk.core.plan.script.Step;
 import ivesk.core.plan.script.StepGate;
 import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.script.What;
-
-import static ivesk.core.screening.Clients.T;
-
-import ivesk.core.formula.Library;
-import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.Catalogue;

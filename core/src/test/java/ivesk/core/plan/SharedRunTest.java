@@ -1,16 +1,5 @@
 package ivesk.core.plan;
 
-import ivesk.core.plan.objection.Objection;
-import ivesk.core.plan.objection.Objections;
-import ivesk.core.plan.compose.Planning;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.StepGate;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -19,7 +8,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
+import ivesk.core.plan.compose.Planning;
 import ivesk.core.plan.compose.Planning.Wishes;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.objection.Objections;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.Catalogue;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.PeelOutcome;

@@ -1,19 +1,18 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.answer.Allergies;
-import ivesk.core.screening.rule.Clearing;
-import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.limits.Limits;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.rule.Restriction;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.rule.Verdict;
-
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
+import ivesk.core.screening.answer.Allergies;
+import ivesk.core.screening.limits.Limits;
+import ivesk.core.screening.question.Question;
+import ivesk.core.screening.rule.Clearing;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.rule.Restriction;
+import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

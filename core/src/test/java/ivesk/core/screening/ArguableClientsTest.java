@@ -1,11 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.answer.Consent;
-import ivesk.core.screening.answer.PastPeel;
-import ivesk.core.screening.answer.PeelOutcome;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.rule.Verdict;
-
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static ivesk.core.screening.question.Question.*;
@@ -21,6 +15,11 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;

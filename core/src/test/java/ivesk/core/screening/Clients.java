@@ -1,18 +1,17 @@
 package ivesk.core.screening;
 
+import ivesk.core.formula.Family;
+import ivesk.core.formula.Shelf;
+import ivesk.core.practice.Policies;
 import ivesk.core.screening.answer.Allergies;
 import ivesk.core.screening.answer.Consent;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.PatchTest;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.verdict.Screening;
 import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.screening.rule.Settlement;
-
-import ivesk.core.formula.Family;
-import ivesk.core.formula.Shelf;
-import ivesk.core.practice.Policies;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Settlement;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.Oil;

@@ -1,14 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.rule.Clearing;
-import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.answer.PastPeel;
-import ivesk.core.screening.answer.PatchTest;
-import ivesk.core.screening.answer.PeelOutcome;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.rule.Verdict;
-
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -20,7 +11,15 @@ import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Clearing;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;

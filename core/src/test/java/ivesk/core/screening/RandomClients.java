@@ -1,11 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.answer.Consent;
-import ivesk.core.screening.answer.PastPeel;
-import ivesk.core.screening.answer.PatchTest;
-import ivesk.core.screening.answer.PeelOutcome;
-import ivesk.core.screening.question.Question;
-
 import static ivesk.core.screening.Clients.T;
 
 import ivesk.core.formula.Family;
@@ -13,6 +7,11 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.screening.question.Question.Needs;
 import ivesk.core.screening.question.Question.Option;

@@ -1,18 +1,17 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.screening.rule.Verdict;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.Seeds;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +29,7 @@ class RandomClientsTest {
           Random random = new Random(seed);
           ScreeningFacts facts = RandomClients.client(random).facts();
           Screening screening = Screening.screen(facts, List.of());
+          assertThat(screening.findings()).extracting(Finding::id).doesNotHaveDuplicates();
           Verdict worst =
               screening.findings().stream()
                   .filter(finding -> finding.scope().client())

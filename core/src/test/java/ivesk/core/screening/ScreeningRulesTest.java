@@ -1,14 +1,5 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.answer.Consent;
-import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.limits.Limits;
-import ivesk.core.screening.answer.PastPeel;
-import ivesk.core.screening.answer.PeelOutcome;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.rule.Verdict;
-
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -21,8 +12,16 @@ import ivesk.core.formula.Library;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.answer.Consent;
+import ivesk.core.screening.answer.PastPeel;
+import ivesk.core.screening.answer.PeelOutcome;
+import ivesk.core.screening.limits.Limits;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Restriction.Care.Kind;
+import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;

@@ -1,13 +1,12 @@
 package ivesk.core.screening;
 
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.question.Seen;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.core.plan.stage.PrepCalendar.Item;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.question.Seen;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;

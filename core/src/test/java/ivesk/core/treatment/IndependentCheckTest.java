@@ -11,8 +11,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.plan.compose.Preparation;
-import ivesk.core.plan.script.TakeOff;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Sensitivity;

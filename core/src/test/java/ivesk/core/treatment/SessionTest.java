@@ -9,9 +9,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ivesk.core.formula.DepthClass;
-import ivesk.core.plan.script.Act;
 import ivesk.core.plan.compose.Preparation;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.Act;
 import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.treatment.advice.Advice.Action;

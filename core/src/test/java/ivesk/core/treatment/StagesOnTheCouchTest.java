@@ -5,11 +5,11 @@ import static ivesk.core.treatment.Peel.at;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
-import ivesk.core.plan.script.Act;
 import ivesk.core.plan.compose.CareStep;
-import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.plan.compose.TreatmentPlan.Staging;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.StepKind;
 import ivesk.core.product.MaskMix;
 import ivesk.core.product.Role;
 import ivesk.core.product.Timing;

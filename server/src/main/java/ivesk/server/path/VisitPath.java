@@ -1,10 +1,10 @@
 package ivesk.server.path;
 
 import ivesk.core.Words;
-import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.verdict.Screening;
 import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Verdict;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advisor;

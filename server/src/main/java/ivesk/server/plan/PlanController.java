@@ -2,8 +2,8 @@ package ivesk.server.plan;
 
 import ivesk.core.Language;
 import ivesk.core.plan.compose.Edge;
-import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.stage.PrepCalendar;
 import ivesk.core.plan.stage.Trolley;
 import ivesk.core.selection.Chain;
 import ivesk.core.selection.SelectionFacts;

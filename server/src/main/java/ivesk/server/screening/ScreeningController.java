@@ -1,11 +1,11 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.verdict.Screening;
 import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Seen;
 import ivesk.core.screening.rule.Settlement;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;

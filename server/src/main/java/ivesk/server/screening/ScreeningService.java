@@ -1,13 +1,13 @@
 package ivesk.server.screening;
 
 import ivesk.core.screening.answer.Allergies;
-import ivesk.core.screening.rule.Finding;
+import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
-import ivesk.core.screening.verdict.Screening;
-import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Seen;
+import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Settlement;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;

@@ -1,9 +1,9 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
+import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Settlement;
 import ivesk.core.skin.Zone;
 import java.time.Clock;
@@ -105,7 +105,7 @@ class ScreeningStore {
     return jdbc.sql("SELECT * FROM settlement WHERE visit_id = ? AND finding <> '' ORDER BY at")
         .param(visitId)
         .query((row, n) -> {
-          String finding = row.getString("finding");
+          String finding = FindingIds.today(row.getString("finding"));
           String by = row.getString("by_whom");
           Settlement settlement =
               switch (Kind.valueOf(row.getString("kind"))) {

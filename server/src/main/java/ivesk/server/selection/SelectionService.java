@@ -1,8 +1,8 @@
 package ivesk.server.selection;
 
 import ivesk.core.formula.Family;
-import ivesk.core.screening.verdict.Screening;
 import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.verdict.Screening;
 import ivesk.core.selection.Ladders;
 import ivesk.core.selection.Selection;
 import ivesk.core.selection.SelectionFacts;

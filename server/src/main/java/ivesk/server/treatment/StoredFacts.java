@@ -1,8 +1,8 @@
 package ivesk.server.treatment;
 
-import ivesk.core.plan.script.Act;
 import ivesk.core.plan.compose.Handling;
 import ivesk.core.plan.compose.Preparation;
+import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.TakeOff;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.EndingStep;

@@ -1,10 +1,10 @@
 package ivesk.server.treatment;
 
 import ivesk.core.plan.compose.CareStep;
-import ivesk.core.plan.objection.ScriptRules;
-import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.plan.compose.TreatmentPlan.Staging;
+import ivesk.core.plan.objection.ScriptRules;
+import ivesk.core.plan.script.StepKind;
 import ivesk.core.product.UnitDose;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;

@@ -2,14 +2,14 @@ package ivesk.server.treatment;
 
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Library;
-import ivesk.core.plan.script.AddOn;
 import ivesk.core.plan.compose.CareStep;
 import ivesk.core.plan.compose.Handling;
 import ivesk.core.plan.compose.Preparation;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.TakeOff;
 import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.plan.compose.TreatmentPlan.Staging;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.product.MaskMix;
 import ivesk.core.product.Role;
 import ivesk.core.product.Timing;

@@ -1,15 +1,13 @@
 package ivesk.core.plan.compose;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.objection.Objection;
-import ivesk.core.plan.script.StepGate;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.Require;
 import ivesk.core.Words;
+import ivesk.core.plan.objection.Objection;
 import ivesk.core.plan.objection.Objection.Severity;
+import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.MaskMix;
 import ivesk.core.product.Role;

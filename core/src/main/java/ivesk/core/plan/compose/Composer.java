@@ -1,19 +1,18 @@
 package ivesk.core.plan.compose;
 
+import ivesk.core.formula.Formula;
+import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.objection.Objections;
 import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.AddOn;
 import ivesk.core.plan.script.Defaults;
 import ivesk.core.plan.script.Ledger;
-import ivesk.core.plan.objection.Objection;
-import ivesk.core.plan.objection.Objections;
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Setting;
 import ivesk.core.plan.script.Step;
 import ivesk.core.plan.script.StepGate;
 import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.script.What;
-
-import ivesk.core.formula.Formula;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.CareProduct.Filter;

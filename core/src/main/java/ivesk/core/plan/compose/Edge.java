@@ -1,6 +1,5 @@
 package ivesk.core.plan.compose;
 
-
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.practice.Policies;

@@ -1,6 +1,5 @@
 package ivesk.core.plan.compose;
 
-
 import ivesk.core.Require;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;

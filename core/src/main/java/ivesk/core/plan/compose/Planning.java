@@ -1,16 +1,14 @@
 package ivesk.core.plan.compose;
 
-import ivesk.core.plan.script.AddOn;
-import ivesk.core.plan.script.Layers;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.TakeOff;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.plan.compose.TreatmentPlan.Staging;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.Layers;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.practice.Policies;
 import ivesk.core.quantity.Area;
 import ivesk.core.quantity.Volume;

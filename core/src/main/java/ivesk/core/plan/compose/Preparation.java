@@ -1,15 +1,13 @@
 package ivesk.core.plan.compose;
 
+import ivesk.core.Require;
 import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.Comfort;
 import ivesk.core.plan.script.Defaults;
 import ivesk.core.plan.script.Script;
+import ivesk.core.plan.script.Script.Line;
 import ivesk.core.plan.script.Setting;
 import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.What;
-
-import ivesk.core.Require;
-import ivesk.core.plan.script.Script.Line;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.Role;

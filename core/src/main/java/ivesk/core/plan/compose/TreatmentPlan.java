@@ -1,14 +1,13 @@
 package ivesk.core.plan.compose;
 
-import ivesk.core.plan.script.AddOn;
-import ivesk.core.plan.script.TakeOff;
-
 import ivesk.core.Require;
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.practice.Policies;
 import ivesk.core.product.UnitDose;
 import ivesk.core.quantity.Amount;

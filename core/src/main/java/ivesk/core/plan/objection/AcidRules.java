@@ -1,9 +1,5 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Setting;
-
 import static ivesk.core.plan.objection.Swaps.name;
 import static ivesk.core.plan.objection.Swaps.plain;
 import static ivesk.core.plan.objection.Swaps.swapped;
@@ -17,7 +13,10 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.objection.Objection.Edit;
 import ivesk.core.plan.objection.Objection.Swap;
+import ivesk.core.plan.script.Run;
+import ivesk.core.plan.script.Script;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Setting;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;
 import ivesk.core.product.CareProduct;

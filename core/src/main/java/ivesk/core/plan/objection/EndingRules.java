@@ -1,14 +1,5 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.Defaults;
-import ivesk.core.plan.script.Ledger;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.TakeOff;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.objection.Swaps.fresh;
 
 import ivesk.core.Words;
@@ -17,7 +8,15 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Defaults;
+import ivesk.core.plan.script.Ledger;
+import ivesk.core.plan.script.Script;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.TakeOff;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.CareProduct;
 import ivesk.core.quantity.Amount;
 import ivesk.core.screening.rule.Restriction.Care;

@@ -1,6 +1,5 @@
 package ivesk.core.plan.objection;
 
-
 import ivesk.core.plan.objection.Objection.Edit;
 import ivesk.core.plan.objection.Objection.Swap;
 import ivesk.core.plan.script.Script.Line;

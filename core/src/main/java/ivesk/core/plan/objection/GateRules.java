@@ -1,12 +1,11 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.StepGate;
-import ivesk.core.plan.script.StepKind;
-
 import ivesk.core.Words;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.StepGate;
+import ivesk.core.plan.script.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 

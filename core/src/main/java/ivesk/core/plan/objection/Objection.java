@@ -1,9 +1,7 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.Source;
+import ivesk.core.plan.script.Step;
 import java.util.List;
 import java.util.Optional;
 

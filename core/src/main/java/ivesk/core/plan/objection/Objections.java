@@ -1,10 +1,8 @@
 package ivesk.core.plan.objection;
 
+import ivesk.core.plan.objection.Objection.Severity;
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.What;
-
-import ivesk.core.plan.objection.Objection.Severity;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;

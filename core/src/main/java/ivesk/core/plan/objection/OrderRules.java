@@ -1,19 +1,18 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.Defaults;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.objection.Swaps.code;
 import static ivesk.core.plan.objection.Swaps.first;
 import static ivesk.core.plan.objection.Swaps.fresh;
 
 import ivesk.core.Words;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Defaults;
+import ivesk.core.plan.script.Script;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepKind;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.Role;
 import java.util.ArrayList;
 import java.util.List;

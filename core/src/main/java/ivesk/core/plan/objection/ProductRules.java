@@ -1,11 +1,5 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.Comfort;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.StepKind;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.objection.Swaps.act;
 import static ivesk.core.plan.objection.Swaps.fresh;
 import static ivesk.core.plan.objection.Swaps.role;
@@ -13,7 +7,11 @@ import static ivesk.core.plan.objection.Swaps.swapped;
 
 import ivesk.core.Words;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Comfort;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.StepKind;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;
 import ivesk.core.product.CareProduct;

@@ -1,7 +1,5 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.Source.COMMON_PRACTICE;
 import static ivesk.core.Source.OWN_DEFAULT;
 import static ivesk.core.plan.objection.Objection.Severity.MIND;

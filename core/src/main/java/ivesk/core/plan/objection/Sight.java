@@ -2,10 +2,8 @@ package ivesk.core.plan.objection;
 
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Setting;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.skin.Region;
 import java.time.Duration;

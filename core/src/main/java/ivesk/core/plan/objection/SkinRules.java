@@ -1,9 +1,5 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.What;
-
 import static ivesk.core.plan.objection.Swaps.fresh;
 import static ivesk.core.plan.objection.Swaps.peels;
 import static ivesk.core.plan.objection.Swaps.swapped;
@@ -12,7 +8,9 @@ import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Substance;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Step;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;

@@ -1,13 +1,12 @@
 package ivesk.core.plan.objection;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.Script;
-import ivesk.core.plan.script.Step;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.formula.Formula;
 import ivesk.core.plan.objection.Objection.Edit;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.Script;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Step;
+import ivesk.core.plan.script.What;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.GenericProducts;
 import ivesk.core.product.Role;

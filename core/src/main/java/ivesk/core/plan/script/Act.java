@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 /// What is done to the skin without a product. Common practice, no source.
 public enum Act {
   LOOK_1("look 1", StepKind.LOOK),

@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 /// What the couch must respect, as told by the client; each rewrites named steps. Common practice,
 /// no source.
 public enum Comfort {

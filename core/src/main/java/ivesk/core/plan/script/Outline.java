@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.Words;
 import ivesk.core.plan.script.Script.Line;
 import ivesk.core.selection.Appointment;

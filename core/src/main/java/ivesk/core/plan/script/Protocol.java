@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.Require;
 import ivesk.core.skin.Region;
 import java.util.HashSet;

@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.selection.Appointment;
 import ivesk.core.skin.Region;
 import java.time.Duration;

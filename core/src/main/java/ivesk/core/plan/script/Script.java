@@ -1,7 +1,5 @@
 package ivesk.core.plan.script;
 
-import ivesk.core.plan.stage.Stages;
-
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Shelf;

@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.Require;
 import ivesk.core.product.Timing;
 import ivesk.core.skin.Zone;

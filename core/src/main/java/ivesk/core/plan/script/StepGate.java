@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 /// What must be answered before a step. Common practice, no source.
 public enum StepGate {
   A("gate A", "the answer to the prep: 0 to 3 on even skin"),

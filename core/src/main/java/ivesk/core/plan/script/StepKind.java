@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.product.Role;
 import java.time.Duration;
 

@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;

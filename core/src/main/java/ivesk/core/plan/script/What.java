@@ -1,6 +1,5 @@
 package ivesk.core.plan.script;
 
-
 /// What a step is about.
 public sealed interface What {
 

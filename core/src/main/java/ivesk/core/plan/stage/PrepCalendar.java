@@ -1,14 +1,12 @@
 package ivesk.core.plan.stage;
 
-import ivesk.core.plan.script.What;
-
 import ivesk.core.Words;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Formula;
-import ivesk.core.screening.question.Question;
 import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.screening.rule.ScreeningRules;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Seen;
+import ivesk.core.screening.rule.PatchRules;
 import ivesk.core.skin.HomeProduct.Active;
 import ivesk.core.skin.LookFinding;
 import ivesk.core.skin.Region;
@@ -123,8 +121,8 @@ public final class PrepCalendar {
     steps.add(lately(client, Question.ABRASION, 7, Item.ABRASION, today));
     steps.add(lately(client, Question.TOXIN, 7, Item.TOXIN, today));
     steps.add(lately(client, Question.FILLER, 14, Item.FILLER, today));
-    if (ScreeningRules.patchTested(client, formula, depth)) {
-      boolean read = !ScreeningRules.patchTestOwed(client, formula);
+    if (PatchRules.patchTested(client, formula, depth)) {
+      boolean read = !PatchRules.patchTestOwed(client, formula);
       steps.add(step(peel.minusDays(2), Item.PATCH_TEST, today, peel, read));
     }
     Optional<LocalDate> prescribed =

@@ -1,17 +1,15 @@
 package ivesk.core.plan.stage;
 
-import ivesk.core.plan.script.AddOn;
+import ivesk.core.formula.Formula;
 import ivesk.core.plan.compose.CareStep;
-import ivesk.core.plan.script.Ledger;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.compose.TreatmentPlan.Staging;
 import ivesk.core.plan.objection.Objection;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.Ledger;
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Script;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.What;
-
-import ivesk.core.formula.Formula;
 import ivesk.core.plan.script.Script.Line;
-import ivesk.core.plan.compose.TreatmentPlan.Staging;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

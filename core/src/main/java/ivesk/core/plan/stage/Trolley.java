@@ -1,20 +1,18 @@
 package ivesk.core.plan.stage;
 
-import ivesk.core.plan.script.Act;
-import ivesk.core.plan.script.AddOn;
-import ivesk.core.plan.script.Comfort;
-import ivesk.core.plan.script.Run;
-import ivesk.core.plan.script.Setting;
-import ivesk.core.plan.script.TakeOff;
-import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.What;
-
 import ivesk.core.Words;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Lot;
 import ivesk.core.formula.Neutraliser;
 import ivesk.core.formula.Strength;
+import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.Act;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.Comfort;
+import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Script.Line;
+import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.TakeOff;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.CareProduct;
 import ivesk.core.product.ProductLot;

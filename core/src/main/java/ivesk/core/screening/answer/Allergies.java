@@ -1,6 +1,5 @@
 package ivesk.core.screening.answer;
 
-
 import ivesk.core.formula.Substance;
 import java.text.Normalizer;
 import java.util.Arrays;

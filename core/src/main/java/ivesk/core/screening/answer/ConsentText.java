@@ -1,6 +1,5 @@
 package ivesk.core.screening.answer;
 
-
 import static java.util.Map.entry;
 
 import ivesk.core.formula.Family;

@@ -1,6 +1,5 @@
 package ivesk.core.screening.answer;
 
-
 import ivesk.core.Require;
 import ivesk.core.formula.Flaking;
 import ivesk.core.formula.Formula;

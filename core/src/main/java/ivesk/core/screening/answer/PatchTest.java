@@ -1,6 +1,5 @@
 package ivesk.core.screening.answer;
 
-
 import ivesk.core.formula.Family;
 import java.time.Duration;
 import java.time.Instant;

@@ -1,6 +1,5 @@
 package ivesk.core.screening.answer;
 
-
 /// How a peel was taken, for the ladder. Common practice.
 public enum PeelOutcome {
   /// Time, planned layers or endpoint reached, the feel below hold, no red flag. Counts toward the

@@ -1,14 +1,12 @@
 package ivesk.core.screening.answer;
 
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.rule.When;
-
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
 import ivesk.core.practice.Policies.Choice;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.skin.HomeProduct;
 import ivesk.core.skin.HomeProduct.Active;

@@ -1,7 +1,5 @@
 package ivesk.core.screening.limits;
 
-import ivesk.core.screening.rule.Restriction;
-
 import ivesk.core.formula.Depth;
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
@@ -9,6 +7,7 @@ import ivesk.core.formula.Formula;
 import ivesk.core.formula.Library;
 import ivesk.core.formula.Strength;
 import ivesk.core.formula.Substance;
+import ivesk.core.screening.rule.Restriction;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import java.time.Duration;

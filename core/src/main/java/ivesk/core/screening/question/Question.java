@@ -1,6 +1,5 @@
 package ivesk.core.screening.question;
 
-
 import ivesk.core.formula.Family;
 import ivesk.core.skin.Zone;
 import java.time.LocalDate;

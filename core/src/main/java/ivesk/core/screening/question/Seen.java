@@ -1,6 +1,5 @@
 package ivesk.core.screening.question;
 
-
 import ivesk.core.Words;
 import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.skin.LookFinding;

@@ -1,6 +1,5 @@
 package ivesk.core.screening.rule;
 
-
 /// What would lift a finding or open a gate. Common practice.
 public enum Clearing {
   ASKING("asking"),

@@ -1,6 +1,5 @@
 package ivesk.core.screening.rule;
 
-
 import ivesk.core.formula.Family;
 import java.time.LocalDate;
 import java.util.List;

@@ -1,10 +1,9 @@
 package ivesk.core.screening.rule;
 
-import ivesk.core.screening.question.Question;
-
 import ivesk.core.Source;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Formula;
+import ivesk.core.screening.question.Question;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;

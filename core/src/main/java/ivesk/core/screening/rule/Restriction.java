@@ -1,7 +1,5 @@
 package ivesk.core.screening.rule;
 
-import ivesk.core.screening.limits.Limits;
-
 import ivesk.core.formula.DepthClass;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Strength;

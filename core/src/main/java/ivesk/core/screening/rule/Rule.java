@@ -1,9 +1,8 @@
 package ivesk.core.screening.rule;
 
-import ivesk.core.screening.question.Question;
-import ivesk.core.screening.answer.ScreeningFacts;
-
 import ivesk.core.Source;
+import ivesk.core.screening.answer.ScreeningFacts;
+import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,7 +39,9 @@ public final class Rule {
   }
 
   /// One line of a rule: a condition and what is found where it holds.
-  record Clause(When when, Function<ScreeningFacts, List<Draft>> finds) {}
+  ///
+  /// @param id given for good, unique in its rule: kept settlements name it
+  record Clause(String id, When when, Function<ScreeningFacts, List<Draft>> finds) {}
 
   /// Something that must be known besides answers.
   ///
@@ -52,18 +53,18 @@ public final class Rule {
     return new Rule(id, source, why, facts -> true, List.of(), List.of(clauses));
   }
 
-  static Clause when(When when, Draft... finds) {
+  static Clause when(String id, When when, Draft... finds) {
     List<Draft> drafts = List.of(finds);
-    return new Clause(when, facts -> drafts);
+    return new Clause(id, when, facts -> drafts);
   }
 
-  static Clause when(When when, Function<ScreeningFacts, Draft> finds) {
-    return new Clause(when, facts -> List.of(finds.apply(facts)));
+  static Clause when(String id, When when, Function<ScreeningFacts, Draft> finds) {
+    return new Clause(id, when, facts -> List.of(finds.apply(facts)));
   }
 
   /// May find nothing, or several things.
-  static Clause all(When when, Function<ScreeningFacts, List<Draft>> finds) {
-    return new Clause(when, finds);
+  static Clause all(String id, When when, Function<ScreeningFacts, List<Draft>> finds) {
+    return new Clause(id, when, finds);
   }
 
   /// Leaves the rule out for clients to whom its questions are not put.
@@ -81,6 +82,11 @@ public final class Rule {
 
   public Source source() {
     return source;
+  }
+
+  /// The ids of its clauses, in their order.
+  List<String> clauseIds() {
+    return clauses.stream().map(Clause::id).toList();
   }
 
   /// The questions that it puts to this client.
@@ -109,17 +115,15 @@ public final class Rule {
           .apply(facts)
           .ifPresent(words -> found.add(finding(Draft.ask(words), lack.id())));
     }
-    for (int i = 0; i < clauses.size(); i++) {
-      Clause clause = clauses.get(i);
+    for (Clause clause : clauses) {
       boolean known = clause.when().asks().apply(facts).stream().allMatch(facts::answered);
       if (!known || !clause.when().holds().test(facts)) continue;
       String answers =
           clause.when().asks().apply(facts).stream()
               .map(question -> basis(question, facts))
               .collect(Collectors.joining(","));
-      List<Draft> drafts = clause.finds().apply(facts);
-      for (int j = 0; j < drafts.size(); j++) {
-        found.add(finding(drafts.get(j), basis(i, j, drafts.get(j), answers)));
+      for (Draft draft : clause.finds().apply(facts)) {
+        found.add(finding(draft, basis(clause, draft, answers)));
       }
     }
     return found;
@@ -142,14 +146,11 @@ public final class Rule {
     return question.name() + "=" + given + (atHome.isEmpty() ? "" : "+" + atHome);
   }
 
-  private static String basis(int clause, int place, Draft draft, String answers) {
+  private static String basis(Clause clause, Draft draft, String answers) {
     return String.join(
         ";",
-        clause + "." + place,
+        clause.id(),
         draft.verdict().name(),
-        draft.restrictions().stream()
-            .map(restriction -> restriction.getClass().getSimpleName())
-            .collect(Collectors.joining("+")),
         answers,
         draft.until().map(LocalDate::toString).orElse(""),
         (draft.naming().isEmpty() ? "" : names(draft.naming())) + draft.key());

@@ -1,6 +1,5 @@
 package ivesk.core.screening.rule;
 
-
 import ivesk.core.Require;
 import ivesk.core.Words;
 import java.time.LocalDate;

@@ -1,6 +1,5 @@
 package ivesk.core.screening.rule;
 
-
 /// Mildest to most severe.
 public enum Verdict {
   PROCEED,

@@ -1,8 +1,7 @@
 package ivesk.core.screening.rule;
 
-import ivesk.core.screening.question.Question;
 import ivesk.core.screening.answer.ScreeningFacts;
-
+import ivesk.core.screening.question.Question;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;

@@ -1,17 +1,16 @@
 package ivesk.core.screening.verdict;
 
-import ivesk.core.screening.rule.Clearing;
-import ivesk.core.screening.rule.Finding;
+import ivesk.core.formula.DepthClass;
+import ivesk.core.formula.Formula;
+import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.limits.Limits;
 import ivesk.core.screening.question.Question;
+import ivesk.core.screening.rule.Clearing;
+import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Restriction;
-import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.rule.ScreeningRules;
 import ivesk.core.screening.rule.Settlement;
 import ivesk.core.screening.rule.Verdict;
-
-import ivesk.core.formula.DepthClass;
-import ivesk.core.formula.Formula;
 import ivesk.core.skin.Zone;
 import java.time.LocalDate;
 import java.util.ArrayList;

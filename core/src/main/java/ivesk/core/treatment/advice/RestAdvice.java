@@ -3,10 +3,10 @@ package ivesk.core.treatment.advice;
 import static ivesk.core.treatment.advice.AdviceDraft.advice;
 
 import ivesk.core.Words;
-import ivesk.core.plan.script.AddOn;
 import ivesk.core.plan.compose.CareStep;
-import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.AddOn;
+import ivesk.core.plan.script.StepKind;
 import ivesk.core.product.Role;
 import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;

@@ -1,9 +1,9 @@
 package ivesk.core.treatment.fact;
 
 import ivesk.core.Words;
-import ivesk.core.plan.script.Comfort;
 import ivesk.core.plan.compose.Preparation;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.Comfort;
 import ivesk.core.plan.stage.Trolley;
 import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.skin.Region;

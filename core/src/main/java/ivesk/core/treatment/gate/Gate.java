@@ -1,9 +1,9 @@
 package ivesk.core.treatment.gate;
 
 import ivesk.core.Words;
-import ivesk.core.plan.script.Act;
 import ivesk.core.plan.compose.CareStep;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.plan.script.Act;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;

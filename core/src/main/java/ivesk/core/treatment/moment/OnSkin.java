@@ -2,9 +2,9 @@ package ivesk.core.treatment.moment;
 
 import ivesk.core.formula.Dose;
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.script.Ledger;
 import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.plan.compose.TreatmentPlan.Staging;
+import ivesk.core.plan.script.Ledger;
 import ivesk.core.quantity.Amount;
 import ivesk.core.quantity.Volume;
 import ivesk.core.skin.Zone;
