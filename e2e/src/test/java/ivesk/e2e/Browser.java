@@ -446,7 +446,9 @@ final class Browser implements AutoCloseable {
   /// Resident memory of this browser's pages, kB.
   long pagesKb() {
     String profile =
-        ((Map<?, ?>) driver.getCapabilities().getCapability("chrome")).get("userDataDir").toString();
+        ((Map<?, ?>) driver.getCapabilities().getCapability("chrome"))
+            .get("userDataDir")
+            .toString();
     return ProcessHandle.current()
         .descendants()
         .filter(process -> commandLine(process).contains("--type=renderer"))

@@ -227,7 +227,9 @@ class ArchitectureTest {
     for (String house : List.of("../core/src/main/java", "src/main/java")) {
       try (Stream<Path> files = Files.walk(Path.of(house))) {
         for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
-          assertThat(Files.readString(file)).as(file.toString()).doesNotContain(".ordinal()", "::ordinal");
+          assertThat(Files.readString(file))
+              .as(file.toString())
+              .doesNotContain(".ordinal()", "::ordinal");
           read++;
         }
       }

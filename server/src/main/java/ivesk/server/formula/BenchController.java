@@ -25,6 +25,32 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
+import ivesk.server.formula.BenchWire.AlligationAnswer;
+import ivesk.server.formula.BenchWire.AlligationFacts;
+import ivesk.server.formula.BenchWire.BenchFormula;
+import ivesk.server.formula.BenchWire.BenchSubstance;
+import ivesk.server.formula.BenchWire.BenchWords;
+import ivesk.server.formula.BenchWire.DilutionAnswer;
+import ivesk.server.formula.BenchWire.DilutionFacts;
+import ivesk.server.formula.BenchWire.DoseAnswer;
+import ivesk.server.formula.BenchWire.DoseFacts;
+import ivesk.server.formula.BenchWire.FreeAcidAnswer;
+import ivesk.server.formula.BenchWire.LabelFacts;
+import ivesk.server.formula.BenchWire.MixtureAnswer;
+import ivesk.server.formula.BenchWire.MixtureFacts;
+import ivesk.server.formula.BenchWire.NeutraliserAnswer;
+import ivesk.server.formula.BenchWire.NeutraliserFacts;
+import ivesk.server.formula.BenchWire.PartsAnswer;
+import ivesk.server.formula.BenchWire.PartsFacts;
+import ivesk.server.formula.BenchWire.PermeabilityAnswer;
+import ivesk.server.formula.BenchWire.PermeabilityFacts;
+import ivesk.server.formula.BenchWire.PhAnswer;
+import ivesk.server.formula.BenchWire.PhFacts;
+import ivesk.server.formula.BenchWire.SerialAnswer;
+import ivesk.server.formula.BenchWire.SerialFacts;
+import ivesk.server.formula.BenchWire.StrengthAnswer;
+import ivesk.server.formula.BenchWire.StrengthFacts;
+import ivesk.server.formula.BenchWire.Weighed;
 import ivesk.server.practice.PracticeStore;
 import java.util.Arrays;
 import java.util.List;
@@ -49,30 +75,6 @@ class BenchController {
     this.shelf = shelf;
     this.practice = practice;
   }
-
-  /// @param pKas empty for what is no acid
-  record BenchSubstance(
-      Substance id, String label, double molarMass, List<Double> pKas, boolean passesSkin) {}
-
-  /// A formula of the shelf with one acid or more, to start from.
-  ///
-  /// @param bufferedInWater base already in it is taken off the neutraliser
-  /// @param aboveSalonFigure of the safety panel for glycolic and lactic acid
-  record BenchFormula(
-      String code,
-      String name,
-      List<Component> components,
-      Optional<Ph> ph,
-      boolean bufferedInWater,
-      boolean aboveSalonFigure) {}
-
-  /// @param mayMix whether the practice may dilute and mix; otherwise it checks labels
-  /// @param jessner the classic per 100 mL
-  record BenchWords(
-      List<BenchSubstance> substances,
-      List<BenchFormula> formulas,
-      boolean mayMix,
-      List<Weighed> jessner) {}
 
   @GetMapping
   BenchWords words() {
@@ -102,20 +104,6 @@ class BenchController {
         FromParts.JESSNER.stream().map(Weighed::of).toList());
   }
 
-  /// @param strengthPercentWv 0 to 100
-  /// @param ph 0 to 14
-  record LabelFacts(Substance substance, double strengthPercentWv, double ph) {}
-
-  /// @param curve share that is free at pH 0 to 7, every 0.1
-  /// @param aboveSalonFigure of the safety panel for glycolic and lactic acid
-  record FreeAcidAnswer(
-      double freePercentWv,
-      double share,
-      List<Double> curve,
-      boolean aboveSalonFigure,
-      String working,
-      String source) {}
-
   @PostMapping("/free-acid")
   FreeAcidAnswer freeAcid(@RequestBody LabelFacts label) {
     Component component = Component.of(label.substance(), label.strengthPercentWv());
@@ -144,10 +132,6 @@ class BenchController {
         working,
         "pKa at 25 °C, CRC Handbook, from memory. Ideal solution: above 0.1 mol/L trust a meter.");
   }
-
-  record DilutionFacts(double stockPercent, double targetPercent, double finalMl) {}
-
-  record DilutionAnswer(double stockMl, double finalMl, String working) {}
 
   @PostMapping("/dilution")
   DilutionAnswer dilution(@RequestBody DilutionFacts facts) {
@@ -181,11 +165,6 @@ class BenchController {
     return Volume.ml("final volume", ml);
   }
 
-  /// @param factor by which each step dilutes the one before
-  record SerialFacts(double stockPercent, double factor, int steps, double finalMl) {}
-
-  record SerialAnswer(List<Dilution.Measure> steps, String working) {}
-
   @PostMapping("/serial")
   SerialAnswer serial(@RequestBody SerialFacts facts) {
     List<Dilution.Measure> steps =
@@ -200,17 +179,6 @@ class BenchController {
             facts.steps(),
             steps.getLast().strength().percent()));
   }
-
-  /// @param printedPercent what the label of the mixture says
-  record MixtureFacts(
-      double onePercent,
-      double oneMl,
-      double otherPercent,
-      double otherMl,
-      double printedPercent) {}
-
-  /// @param differencePercent of the printed strength; positive where it holds more
-  record MixtureAnswer(double percent, double differencePercent, String working) {}
 
   @PostMapping("/mixture")
   MixtureAnswer mixture(@RequestBody MixtureFacts facts) {
@@ -235,11 +203,6 @@ class BenchController {
             holds));
   }
 
-  record AlligationFacts(
-      double strongPercent, double weakPercent, double targetPercent, double finalMl) {}
-
-  record AlligationAnswer(double strongMl, double weakMl, String working) {}
-
   @PostMapping("/alligation")
   AlligationAnswer alligation(@RequestBody AlligationFacts facts) {
     Dilution.Mix mix =
@@ -260,18 +223,6 @@ class BenchController {
             facts.weakPercent(),
             mix.strong().ml()));
   }
-
-  /// @param volumeMl over all layers, 0 to 500
-  /// @param basePercentWv strength of the neutraliser
-  /// @param bufferedPh pH of a product that is buffered in water: what base it holds is taken off
-  record NeutraliserFacts(
-      List<Component> components,
-      double volumeMl,
-      Neutraliser.Base base,
-      double basePercentWv,
-      Optional<Double> bufferedPh) {}
-
-  record NeutraliserAnswer(NeutraliserView needed, String working) {}
 
   @PostMapping("/neutraliser")
   NeutraliserAnswer neutraliser(@RequestBody NeutraliserFacts facts) {
@@ -298,11 +249,6 @@ class BenchController {
     return ChargeBalance.base(ChargeBalance.acids(components), Ph.of(ph));
   }
 
-  /// @param layers 1 to 9
-  record DoseFacts(double percentWv, double volumeMl, double areaCm2, int layers) {}
-
-  record DoseAnswer(double mgPerCm2, String working) {}
-
   @PostMapping("/dose")
   DoseAnswer dose(@RequestBody DoseFacts facts) {
     Require.range("layers", facts.layers(), 1, 9);
@@ -319,12 +265,6 @@ class BenchController {
             "%.1f %% × %.1f mL × 10 / %.0f cm² × %d = %.2f mg/cm²",
             facts.percentWv(), facts.volumeMl(), facts.areaCm2(), facts.layers(), dose.mgPerCm2()));
   }
-
-  /// @param densityGPerMl of the solution for % w/w, of the pure substance for % v/v
-  record StrengthFacts(
-      Substance substance, double percent, Convention convention, double densityGPerMl) {}
-
-  record StrengthAnswer(double percentWv, double molar, String working) {}
 
   @PostMapping("/strength")
   StrengthAnswer strength(@RequestBody StrengthFacts facts) {
@@ -346,11 +286,6 @@ class BenchController {
         first + Words.fill("; 10 × %.1f / %.2f = %.3f mol/L", wv, molarMass.gPerMol(), molar));
   }
 
-  /// @param baseMolar mol/L of strong base already in it
-  record PhFacts(List<Component> components, double baseMolar) {}
-
-  record PhAnswer(double ph, String working, String source) {}
-
   @PostMapping("/ph")
   PhAnswer ph(@RequestBody PhFacts facts) {
     List<ChargeBalance.Acid> acids = ChargeBalance.acids(facts.components());
@@ -364,21 +299,6 @@ class BenchController {
         "Exact charge balance at 25 °C, ideal solution"
             + (molar > 0.1 ? "; this is above 0.1 mol/L: trust a meter." : "."));
   }
-
-  /// @param purityPercent of what is weighed, % w/w
-  record Weighed(Substance substance, double grams, double purityPercent) {
-    static Weighed of(FromParts.Part part) {
-      return new Weighed(part.substance(), part.weighed().g(), part.purity().percent());
-    }
-
-    FromParts.Part part() {
-      return FromParts.Part.of(substance, grams, purityPercent);
-    }
-  }
-
-  record PartsFacts(List<Weighed> parts, double finalMl) {}
-
-  record PartsAnswer(List<FromParts.Made> made, String working) {}
 
   @PostMapping("/parts")
   PartsAnswer parts(@RequestBody PartsFacts facts) {
@@ -398,10 +318,6 @@ class BenchController {
                         facts.finalMl()))
                 .toList()));
   }
-
-  record PermeabilityFacts(Substance substance) {}
-
-  record PermeabilityAnswer(double cmPerHour, String working, String source) {}
 
   @PostMapping("/permeability")
   PermeabilityAnswer permeability(@RequestBody PermeabilityFacts facts) {

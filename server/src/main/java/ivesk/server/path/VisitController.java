@@ -75,7 +75,7 @@ class VisitController {
       LocalDate today,
       LocalDate day,
       Instant serverNow,
-      List<VisitPath.VisitView> visits,
+      List<PathWire.VisitView> visits,
       List<PatchTestService.DueRead> patchReads,
       List<String> notices,
       Optional<UUID> tour) {}
@@ -127,7 +127,7 @@ class VisitController {
   @PostMapping("/visits")
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
-  VisitPath.VisitView add(@RequestBody NewVisit body, Principal who) {
+  PathWire.VisitView add(@RequestBody NewVisit body, Principal who) {
     clients.standing(body.clientId());
     int minutes = body.minutes().orElse(45);
     requireBookable(body.startsAt(), minutes, body.room());
@@ -147,7 +147,7 @@ class VisitController {
 
   @May(Right.BOOK)
   @GetMapping("/visits/{id}")
-  VisitPath.VisitView visit(@PathVariable UUID id, Principal who) {
+  PathWire.VisitView visit(@PathVariable UUID id, Principal who) {
     audit.noteOnce(who.getName(), "read visit", id);
     return shown(path.of(visits.get(id)), who);
   }
@@ -156,7 +156,7 @@ class VisitController {
   @May(Right.BOOK)
   @PutMapping("/visits/{id}/start")
   @Transactional
-  VisitPath.VisitView move(@PathVariable UUID id, @RequestBody Move body, Principal who) {
+  PathWire.VisitView move(@PathVariable UUID id, @RequestBody Move body, Principal who) {
     Visit visit = visits.get(id);
     path.requireMovable(visit);
     requireBookable(body.startsAt(), visit.minutes(), visit.room());
@@ -169,7 +169,7 @@ class VisitController {
   @May(Right.BOOK)
   @PutMapping("/visits/{id}/booking")
   @Transactional
-  VisitPath.VisitView book(@PathVariable UUID id, @RequestBody Booking body, Principal who) {
+  PathWire.VisitView book(@PathVariable UUID id, @RequestBody Booking body, Principal who) {
     Visit visit = visits.get(id);
     path.requireMovable(visit);
     requireBookable(body.startsAt(), body.minutes(), body.room());
@@ -182,7 +182,7 @@ class VisitController {
   @May(Right.BOOK)
   @PostMapping("/visits/{id}/cancellation")
   @Transactional
-  VisitPath.VisitView cancel(@PathVariable UUID id, @RequestBody Cancelled body, Principal who) {
+  PathWire.VisitView cancel(@PathVariable UUID id, @RequestBody Cancelled body, Principal who) {
     path.requireMovable(visits.get(id));
     if (body.why().isBlank() || body.why().length() > 200) {
       throw new BadInput("why", "the reason is empty or over 200 letters");
@@ -194,7 +194,7 @@ class VisitController {
 
   @May(Right.BOOK)
   @GetMapping("/clients/{clientId}/visits")
-  List<VisitPath.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
+  List<PathWire.VisitView> ofClient(@PathVariable UUID clientId, Principal who) {
     audit.noteOnce(who.getName(), "read chart", clientId);
     return path.ofClient(clientId).stream().map(view -> shown(view, who)).toList();
   }
@@ -203,7 +203,7 @@ class VisitController {
     return accounts.may(who.getName(), Right.RECORD);
   }
 
-  private VisitPath.VisitView shown(VisitPath.VisitView view, Principal who) {
+  private PathWire.VisitView shown(PathWire.VisitView view, Principal who) {
     return reads(who) ? view : view.forTheDesk();
   }
 

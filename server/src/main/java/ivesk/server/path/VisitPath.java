@@ -18,6 +18,11 @@ import ivesk.server.app.StorageMapper;
 import ivesk.server.app.Viewer;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
+import ivesk.server.path.PathWire.Progress;
+import ivesk.server.path.PathWire.RunningView;
+import ivesk.server.path.PathWire.Station;
+import ivesk.server.path.PathWire.StationView;
+import ivesk.server.path.PathWire.VisitView;
 import ivesk.server.plan.PlanProgress;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
@@ -72,107 +77,6 @@ class VisitPath {
     this.practice = practice;
     this.accounts = accounts;
     this.clock = clock;
-  }
-
-  enum Station {
-    CONSULT,
-    SCREEN,
-    CHOOSE,
-    PLAN,
-    READY,
-    TREAT,
-    SETTLE,
-    AFTER
-  }
-
-  enum Progress {
-    DONE,
-    HERE,
-    AHEAD
-  }
-
-  /// @param answer what the station came to, in a few words
-  /// @param missing what it waits for; empty when it is open
-  record StationView(Station id, Progress progress, String answer, Optional<String> missing) {}
-
-  /// @param alarm the line of the gravest alarm that stands
-  /// @param elapsed from here the running clock counts; empty when no acid is on
-  record RunningView(
-      UUID treatmentId,
-      Phase phase,
-      Optional<Instant> elapsed,
-      Optional<Instant> limitAt,
-      Optional<Integer> lastAnswer,
-      int layer,
-      int layersPlanned,
-      String advice,
-      Optional<String> alarm) {}
-
-  record VisitView(
-      UUID id,
-      UUID clientId,
-      String clientName,
-      int age,
-      Optional<Phototype> phototype,
-      String occupation,
-      String allergies,
-      String comfort,
-      Optional<String> telephone,
-      Instant startsAt,
-      LocalDate day,
-      int minutes,
-      String room,
-      String therapist,
-      Verdict verdict,
-      List<String> limits,
-      List<StationView> stations,
-      Station here,
-      Optional<String> formula,
-      int pastPeels,
-      Optional<String> lastPeel,
-      Optional<UUID> treatmentId,
-      Optional<RunningView> running,
-      Optional<Instant> signedAt,
-      String needs,
-      List<String> warnings,
-      Optional<String> cancelled,
-      Optional<String> unreadable) {
-
-    /// What the desk sees: who comes when, and what runs; nothing of what was asked, found or
-    /// planned.
-    VisitView forTheDesk() {
-      return new VisitView(
-          id,
-          clientId,
-          clientName,
-          age,
-          Optional.empty(),
-          occupation,
-          "",
-          "",
-          telephone,
-          startsAt,
-          day,
-          minutes,
-          room,
-          therapist,
-          Verdict.PROCEED,
-          List.of(),
-          stations.stream()
-              .map(one -> new StationView(one.id(), one.progress(), "", one.missing()))
-              .toList(),
-          here,
-          Optional.empty(),
-          0,
-          Optional.empty(),
-          treatmentId,
-          running,
-          signedAt,
-          cancelled.isPresent() || signedAt.isPresent() ? needs : "",
-          warnings,
-          cancelled,
-          Optional.empty());
-    }
   }
 
   void requireMovable(Visit visit) {
