@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ivesk.core.plan.compose.TreatmentPlan;
 import ivesk.core.treatment.fact.TreatmentEvent.NoteWritten;
 import ivesk.server.treatment.Treatments;
-import ivesk.server.treatment.Treatments.Live;
+import ivesk.server.treatment.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.nio.file.Files;

@@ -10,6 +10,7 @@ import ivesk.core.quantity.Volume;
 import ivesk.server.Practice.Answer;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.plan.PlanService;
+import ivesk.server.treatment.Live;
 import ivesk.server.treatment.Treatments;
 import ivesk.server.visit.PeelSigned;
 import java.time.LocalDate;
@@ -160,7 +161,7 @@ class ChooseApiTest {
         "ines");
     plans.choose(maren, "REC-1", "the practice's own", "ines");
     plans.keep(maren, "ines");
-    Treatments.Live live = treatments.open(maren, plans.ready(maren), "ines");
+    Live live = treatments.open(maren, plans.ready(maren), "ines");
     assertThat(
             practice
                 .put(

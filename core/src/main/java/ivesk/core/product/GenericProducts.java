@@ -11,56 +11,57 @@ import static ivesk.core.product.UnitDose.BY_ML;
 import ivesk.core.product.CareProduct.Filter;
 import ivesk.core.product.CareProduct.Ingredient;
 import ivesk.core.product.CareProduct.NeverOn;
-import ivesk.core.product.CareProduct.Thermal;
 import ivesk.core.product.UnitDose.Unit;
 import ivesk.core.quantity.Ph;
 import ivesk.core.skin.Region;
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /// One made-up product for each role, which a practice's own stand beside. All numbers are Ivesk's
 /// own defaults.
 public final class GenericProducts {
-  private static final Set<Region> ANYWHERE = EnumSet.allOf(Region.class);
   private static final Set<NeverOn> OFF_EYES_AND_LIPS =
       EnumSet.of(NeverOn.EYE_CONTOUR, NeverOn.LID, NeverOn.LIP, NeverOn.BROKEN_SKIN);
 
   public static final List<CareProduct> ALL =
-      List.of(
-          product("REMOVER", "make-up remover, oil free", Role.MAKE_UP_REMOVER, pump(1.5), 2),
-          product("CLEANSER", "gel cleanser", Role.CLEANSER, pump(1.5), 2),
-          acid("ACID-WASH", "lactic wash 3 %", Role.ACID_WASH, pump(1.5), 2, 3, 3.8),
-          wet("SOLVENT", "solvent wipe, alcohol", Role.SOLVENT_WIPE, 1),
-          acid("ACID-PREP", "acid prep lotion, lactic 2 %", Role.ACID_PREP, pad(2), 2, 2, 3.5),
-          product("BARRIER", "barrier gel, petrolatum", Role.BARRIER, BY_G, 2).sealing(),
-          product("BICARB-10", "bicarbonate 10 %", Role.NEUTRALISER, BY_ML, 24)
-              .holding(BaseIn.bicarbonate(10)),
-          product("ARGI-WIPE", "arginine wipe 10 %, 4 mL", Role.NEUTRALISER, pad(4), 4)
-              .holding(BaseIn.arginine(10)),
-          product("COMPRESS", "cool compress, water", Role.COMPRESS, pad(20), 4).cooling(),
-          product("TONER", "calming toner, no alcohol", Role.TONER, pump(0.5), 2, PANTHENOL),
-          product("SERUM", "panthenol serum", Role.SERUM, drop(0.05), 6, PANTHENOL, HYALURONIC),
-          product("MASK", "gel mask, cool", Role.MASK, BY_G, 15, ALLANTOIN)
-              .cooling()
-              .lasting(5, 10, 20),
-          product("MASK-SET", "setting mask, warms", Role.MASK, BY_G, 100)
-              .warming()
-              .mixed(200, 160, 20, 3, 12)
-              .lasting(10, 12, 20),
-          product("CREAM", "bland moisturiser", Role.MOISTURISER, pump(0.5), 2, CERAMIDES),
-          product("EYE-CARE", "eye care, fragrance free", Role.EYE_CARE, pump(0.2), 1)
-              .on(EnumSet.of(Region.FACE, Region.EYE_CONTOUR)),
-          product("LIP-CARE", "lip balm", Role.LIP_CARE, BY_G, 0.3)
-              .on(EnumSet.of(Region.FACE))
-              .sealing(),
-          product("SUNSCREEN", "mineral 50", Role.SUNSCREEN, pump(0.6), 3).filter(Filter.MINERAL),
-          product("FINISHER", "mineral powder", Role.FINISHER, BY_G, 0.5)
-              .on(EnumSet.of(Region.FACE, Region.NECK_DECOLLETAGE)),
-          product("HOME-CARE", "bland home set", Role.HOME_CARE, BY_G, 1, CERAMIDES));
+      Stream.of(
+              product("REMOVER", "make-up remover, oil free", Role.MAKE_UP_REMOVER, pump(1.5), 2),
+              product("CLEANSER", "gel cleanser", Role.CLEANSER, pump(1.5), 2),
+              acid("ACID-WASH", "lactic wash 3 %", Role.ACID_WASH, pump(1.5), 2, 3, 3.8),
+              wet("SOLVENT", "solvent wipe, alcohol", Role.SOLVENT_WIPE, 1),
+              acid("ACID-PREP", "acid prep lotion, lactic 2 %", Role.ACID_PREP, pad(2), 2, 2, 3.5),
+              product("BARRIER", "barrier gel, petrolatum", Role.BARRIER, BY_G, 2).sealing(),
+              product("BICARB-10", "bicarbonate 10 %", Role.NEUTRALISER, BY_ML, 24)
+                  .holding(BaseIn.bicarbonate(10)),
+              product("ARGI-WIPE", "arginine wipe 10 %, 4 mL", Role.NEUTRALISER, pad(4), 4)
+                  .holding(BaseIn.arginine(10)),
+              product("COMPRESS", "cool compress, water", Role.COMPRESS, pad(20), 4).cooling(),
+              product("TONER", "calming toner, no alcohol", Role.TONER, pump(0.5), 2, PANTHENOL),
+              product("SERUM", "panthenol serum", Role.SERUM, drop(0.05), 6, PANTHENOL, HYALURONIC),
+              product("MASK", "gel mask, cool", Role.MASK, BY_G, 15, ALLANTOIN)
+                  .cooling()
+                  .lasting(5, 10, 20),
+              product("MASK-SET", "setting mask, warms", Role.MASK, BY_G, 100)
+                  .warming()
+                  .mixed(200, 160, 20, 3, 12)
+                  .lasting(10, 12, 20),
+              product("CREAM", "bland moisturiser", Role.MOISTURISER, pump(0.5), 2, CERAMIDES),
+              product("EYE-CARE", "eye care, fragrance free", Role.EYE_CARE, pump(0.2), 1)
+                  .on(EnumSet.of(Region.FACE, Region.EYE_CONTOUR)),
+              product("LIP-CARE", "lip balm", Role.LIP_CARE, BY_G, 0.3)
+                  .on(EnumSet.of(Region.FACE))
+                  .sealing(),
+              product("SUNSCREEN", "mineral 50", Role.SUNSCREEN, pump(0.6), 3)
+                  .filter(Filter.MINERAL),
+              product("FINISHER", "mineral powder", Role.FINISHER, BY_G, 0.5)
+                  .on(EnumSet.of(Region.FACE, Region.NECK_DECOLLETAGE)),
+              product("HOME-CARE", "bland home set", Role.HOME_CARE, BY_G, 1, CERAMIDES))
+          .map(ProductDraft::made)
+          .toList();
 
   private GenericProducts() {}
 
@@ -77,28 +78,11 @@ public final class GenericProducts {
   /// Something that a client uses at home, as far as conflicts read it.
   public static CareProduct atHome(
       String name, List<ActiveIngredient> in, Filter filter, boolean fragrance) {
-    return new CareProduct(
-        "AT-HOME",
-        name,
-        "",
-        0,
-        Role.HOME_CARE,
-        in.stream().map(active -> new Ingredient(active, Optional.empty())).toList(),
-        Optional.empty(),
-        BY_G,
-        Map.of(),
-        Timing.NONE,
-        "",
-        ANYWHERE,
-        Set.of(),
-        List.of(),
-        fragrance,
-        false,
-        filter,
-        false,
-        Thermal.NEITHER,
-        Optional.empty(),
-        Optional.empty());
+    return new ProductDraft("AT-HOME", name, Role.HOME_CARE, BY_G)
+        .with(in)
+        .filter(filter)
+        .fragrant(fragrance)
+        .made();
   }
 
   private static UnitDose pump(double ml) {
@@ -113,83 +97,35 @@ public final class GenericProducts {
     return UnitDose.ml(Unit.DROP, ml);
   }
 
-  private static CareProduct wet(String code, String name, Role role, double units) {
-    return new CareProduct(
-        code,
-        name,
-        "",
-        0,
-        role,
-        List.of(),
-        Optional.empty(),
-        pad(2),
-        Map.of(Region.FACE, units),
-        Timing.NONE,
-        "dry to the touch",
-        ANYWHERE,
-        OFF_EYES_AND_LIPS,
-        List.of(),
-        false,
-        true,
-        Filter.NONE,
-        false,
-        Thermal.NEITHER,
-        Optional.empty(),
-        Optional.empty());
+  private static ProductDraft wet(String code, String name, Role role, double units) {
+    return new ProductDraft(code, name, role, pad(2))
+        .forTheFace(units)
+        .doneWhen("dry to the touch")
+        .neverOn(OFF_EYES_AND_LIPS)
+        .wetWithAlcohol();
   }
 
-  private static CareProduct acid(
+  private static ProductDraft acid(
       String code, String name, Role role, UnitDose dose, double units, double percent, double ph) {
-    return new CareProduct(
-        code,
-        name,
-        "",
-        0,
-        role,
-        List.of(new Ingredient(LACTIC, Optional.of(percent))),
-        Optional.of(Ph.of(ph)),
-        dose,
-        Map.of(Region.FACE, units),
-        new Timing(
-            Optional.empty(),
-            Optional.of(Duration.ofSeconds(40)),
-            Optional.of(Duration.ofSeconds(60))),
-        "",
-        ANYWHERE,
-        OFF_EYES_AND_LIPS,
-        List.of(),
-        false,
-        false,
-        Filter.NONE,
-        false,
-        Thermal.NEITHER,
-        Optional.empty(),
-        Optional.empty());
+    return new ProductDraft(code, name, role, dose)
+        .forTheFace(units)
+        .with(new Ingredient(LACTIC, Optional.of(percent)), Ph.of(ph))
+        .timed(
+            new Timing(
+                Optional.empty(),
+                Optional.of(Duration.ofSeconds(40)),
+                Optional.of(Duration.ofSeconds(60))))
+        .neverOn(OFF_EYES_AND_LIPS);
   }
 
-  private static CareProduct product(
+  private static ProductDraft product(
       String code, String name, Role role, UnitDose dose, double units, ActiveIngredient... in) {
-    return new CareProduct(
-        code,
-        name,
-        "",
-        0,
-        role,
-        List.of(in).stream().map(active -> new Ingredient(active, Optional.empty())).toList(),
-        Optional.empty(),
-        dose,
-        Map.of(Region.FACE, units),
-        Timing.NONE,
-        "",
-        ANYWHERE,
-        Set.of(),
-        List.of(),
-        false,
-        false,
-        role == Role.SUNSCREEN ? Filter.MINERAL : Filter.NONE,
-        false,
-        Thermal.NEITHER,
-        Optional.empty(),
-        role == Role.NEUTRALISER ? Optional.of(BaseIn.WATER) : Optional.empty());
+    ProductDraft draft =
+        new ProductDraft(code, name, role, dose).forTheFace(units).with(List.of(in));
+    return switch (role) {
+      case SUNSCREEN -> draft.filter(Filter.MINERAL);
+      case NEUTRALISER -> draft.holding(BaseIn.WATER);
+      default -> draft;
+    };
   }
 }

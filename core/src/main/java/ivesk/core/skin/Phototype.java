@@ -15,6 +15,11 @@ public enum Phototype {
     this.number = number;
   }
 
+  /// 1 to 6.
+  public int number() {
+    return number;
+  }
+
   /// How many classes lie between two types, 0 to 5.
   public int classesFrom(Phototype other) {
     return Math.abs(number - other.number);

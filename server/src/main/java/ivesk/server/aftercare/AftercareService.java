@@ -4,37 +4,25 @@ import ivesk.core.Language;
 import ivesk.core.aftercare.Aftercare;
 import ivesk.core.aftercare.Aftercare.Incident;
 import ivesk.core.aftercare.Aftercare.Peeled;
-import ivesk.core.aftercare.Aftercare.Worn;
 import ivesk.core.aftercare.HomeItem;
 import ivesk.core.aftercare.HomePlan;
 import ivesk.core.aftercare.KeptOff;
 import ivesk.core.aftercare.Outlook;
-import ivesk.core.aftercare.Outlook.Feel;
 import ivesk.core.aftercare.Outlook.Stronger;
-import ivesk.core.aftercare.Sheet;
 import ivesk.core.formula.Formula;
-import ivesk.core.plan.compose.CareStep;
 import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.script.StepKind;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.selection.OwnFlaking;
-import ivesk.core.series.LadderRules;
 import ivesk.core.series.NextPeel;
 import ivesk.core.series.Onward;
 import ivesk.core.series.Since;
 import ivesk.core.skin.HomeProduct;
-import ivesk.core.skin.Zone;
-import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.record.Outcome;
-import ivesk.core.treatment.record.OwnCurve;
 import ivesk.core.treatment.state.EndingSteps;
-import ivesk.core.treatment.state.Looks.Told;
 import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.state.TreatmentState;
 import ivesk.server.aftercare.HomePlanStore.Having;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.client.Client;
@@ -43,15 +31,14 @@ import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.skin.ConsultService;
+import ivesk.server.treatment.Live;
 import ivesk.server.treatment.RecordedPeels;
 import ivesk.server.treatment.RedFlags;
 import ivesk.server.treatment.Treatments;
-import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
@@ -80,6 +67,7 @@ public class AftercareService {
   private final AccountStore accounts;
   private final PracticeStore practice;
   private final Clock clock;
+  private final SheetMaker maker;
 
   AftercareService(
       Treatments treatments,
@@ -92,7 +80,8 @@ public class AftercareService {
       ClientStore clients,
       AccountStore accounts,
       PracticeStore practice,
-      Clock clock) {
+      Clock clock,
+      SheetMaker maker) {
     this.treatments = treatments;
     this.peels = peels;
     this.screening = screening;
@@ -104,6 +93,7 @@ public class AftercareService {
     this.accounts = accounts;
     this.practice = practice;
     this.clock = clock;
+    this.maker = maker;
   }
 
   /// A visit whose acid is off, with what follows from it.
@@ -143,7 +133,7 @@ public class AftercareService {
       throw new Refused("The peel is not ended yet.");
     }
     ScreeningFacts client = screening.facts(visitId);
-    LocalDate on = local(peeled.getLast().state().endedAt().get()).toLocalDate();
+    LocalDate on = maker.local(peeled.getLast().state().endedAt().get()).toLocalDate();
     Since since = since(visitId, client, on);
     NextPeel next = NextPeel.after(peeled, client, client.pastPeels(), on, since);
     List<PastPeel> asTaken =
@@ -172,7 +162,7 @@ public class AftercareService {
         flag,
         flagged.isPresent(),
         flagged.filter(RedFlags.Flagged::allergic).isPresent(),
-        events(visitId, on).stream().map(Outlook.Event::on).toList());
+        maker.events(visitId, on).stream().map(Outlook.Event::on).toList());
   }
 
   /// The next peel after a visit; empty while its own is not ended.
@@ -196,12 +186,12 @@ public class AftercareService {
     Stronger stronger =
         Onward.after(after.next(), peel, after.client().pastPeels(), after.client());
     Aftercare sheet =
-        sheet(
+        maker.sheet(
             visitId,
             after.live(),
-            peeled(after.peeled()),
+            maker.asPeeled(after.peeled()),
             after.client(),
-            was(after.peeled()),
+            SheetMaker.was(after.peeled()),
             stronger,
             after.incident());
     return new Done(
@@ -213,11 +203,11 @@ public class AftercareService {
                 new Done.Acid(stage.plan().formula(), Math.max(1, stage.state().layers().size())))
             .toList(),
         after.peeled().stream()
-            .flatMap(stage -> frosted(stage).stream())
+            .flatMap(stage -> SheetMaker.frostedZones(stage).stream())
             .distinct()
             .sorted()
             .toList(),
-        onTheSkin(after.live()),
+        SheetMaker.onTheSkin(after.live()),
         sheet,
         home(visitId, sheet, after),
         having(client.id(), visitId),
@@ -262,7 +252,7 @@ public class AftercareService {
     return peeled(visitId).stream()
         .flatMap(stage -> stage.state().endedAt().stream())
         .max(Comparator.naturalOrder())
-        .map(at -> local(at).toLocalDate());
+        .map(at -> maker.local(at).toLocalDate());
   }
 
   /// Visits whose record is neither signed nor stopped.
@@ -295,7 +285,7 @@ public class AftercareService {
   }
 
   boolean frosted(UUID visitId) {
-    return peeled(visitId).stream().anyMatch(stage -> !frosted(stage).isEmpty());
+    return peeled(visitId).stream().anyMatch(stage -> !SheetMaker.frostedZones(stage).isEmpty());
   }
 
   /// Whether the practice lets clients tell it by their own phone.
@@ -316,8 +306,8 @@ public class AftercareService {
         && live.plan().staging().next().isEmpty()) {
       return done(visitId).sheet();
     }
-    ZonedDateTime now = local(clock.instant());
-    List<Peeled> all = new ArrayList<>(peeled(ended));
+    ZonedDateTime now = maker.local(clock.instant());
+    List<Peeled> all = new ArrayList<>(maker.asPeeled(ended));
     Optional<TreatmentPlan> ahead = Optional.of(live.plan());
     while (ahead.isPresent()) {
       TreatmentPlan plan = ahead.get();
@@ -335,145 +325,13 @@ public class AftercareService {
             plan.contactLimit().orElse(Duration.ZERO),
             PeelOutcome.WELL_TAKEN,
             Optional.empty());
-    return sheet(
+    return maker.sheet(
         visitId,
         live,
         all,
         client,
-        Optional.of(expected(live)),
+        Optional.of(maker.feltOf(live)),
         Onward.whenWellTaken(asPlanned, client.pastPeels(), client),
         Optional.empty());
-  }
-
-  /// By this client's own peels where there are three, else by the formula.
-  private Feel expected(Live live) {
-    Optional<OwnCurve.Felt> own =
-        peels.ownCurve(live).stream()
-            .flatMap(curve -> curve.points().stream())
-            .max(Comparator.comparingDouble(OwnCurve.Felt::median));
-    return own.<Feel>map(
-            felt -> new Feel.LikeBefore((int) Math.round(felt.median()), felt.minute()))
-        .orElseGet(() -> new Feel.Expected(live.plan().formula().band()));
-  }
-
-  /// The strongest answer under acid, the first time it was said.
-  private static Optional<Feel> was(List<Stage> peeled) {
-    return peeled.stream()
-        .flatMap(stage ->
-            stage.state().underAcid().stream()
-                .filter(answer -> !answer.numbed())
-                .map(answer -> was(stage, answer)))
-        .reduce((one, other) -> other.most() > one.most() ? other : one)
-        .map(one -> one);
-  }
-
-  private static Feel.Was was(Stage stage, Told answer) {
-    Instant touched = stage.state().firstTouch().orElseThrow();
-    return new Feel.Was(answer.value(), Duration.between(touched, answer.at()));
-  }
-
-  private Aftercare sheet(
-      UUID visitId,
-      Live live,
-      List<Peeled> peels,
-      ScreeningFacts client,
-      Optional<Feel> feel,
-      Stronger stronger,
-      Optional<Incident> incident) {
-    Formula first = live.stages().getFirst().plan().formula();
-    LocalDate day = peels.getLast().ended().toLocalDate();
-    int layers = Math.max(1, live.stages().getFirst().state().layers().size());
-    Outlook outlook =
-        new Outlook(
-            feel,
-            LadderRules.inSeries(client.pastPeels(), day, live.plan().region(), first.family()),
-            first.seriesLeast(),
-            first.seriesMost(),
-            client.intervalOfThisClient(
-                peels.stream()
-                    .map(Peeled::formula)
-                    .mapToInt(formula -> formula.intervalDays(formula.equals(first) ? layers : 1))
-                    .max()
-                    .orElseThrow()),
-            Optional.of(stronger),
-            events(visitId, day));
-    Aftercare.Client whom =
-        new Aftercare.Client(
-            client.pastPeels().stream().noneMatch(peel -> peel.on().isBefore(day)),
-            client.pigmentProne(),
-            live.plan().preparation().care(),
-            OwnFlaking.of(live.plan().formula(), live.plan().region(), client.pastPeels()),
-            incident);
-    return Sheet.of(peels, whom, worn(live), outlook, practice.policies());
-  }
-
-  private List<Outlook.Event> events(UUID visitId, LocalDate from) {
-    return consults.of(visitId).consult().events().stream()
-        .filter(event -> !event.on().isBefore(from))
-        .map(event -> new Outlook.Event(event.name(), event.on()))
-        .toList();
-  }
-
-  private List<Peeled> peeled(List<Stage> stages) {
-    return stages.stream()
-        .map(stage ->
-            new Peeled(
-                stage.plan().formula(),
-                Outcome.depth(stage.plan(), stage.state()),
-                local(stage.state().endedAt().orElseThrow()),
-                frosted(stage),
-                stage.state().endingSteps(stage.plan()).contains(EndingStep.LEAVE_AS_IT_IS)))
-        .toList();
-  }
-
-  private static List<Zone> frosted(Stage stage) {
-    return stage.state().zones().entrySet().stream()
-        .filter(zone -> zone.getValue().whitening().frost())
-        .map(zone -> zone.getKey())
-        .toList();
-  }
-
-  /// What was put on calm skin and stays there, in order.
-  private static List<Done.Put> onTheSkin(Live live) {
-    record At(Instant at, Done.Put put) {}
-    List<At> all = new ArrayList<>();
-    for (Stage stage : live.stages()) {
-      TreatmentState state = stage.state();
-      for (CareStep step : state.careOffered(stage.plan())) {
-        Instant at = state.care().done().get(step.id());
-        boolean stays = step.kind() == StepKind.PRODUCT || step.kind() == StepKind.SUNSCREEN;
-        if (at != null && stays && step.name().isPresent()) {
-          for (Done.Put put : Done.Put.of(step)) all.add(new At(at, put));
-        }
-      }
-      if (state.care().addOnOn()) {
-        stage
-            .plan()
-            .addOn()
-            .ifPresent(addOn ->
-                all.add(
-                    new At(
-                        state.care().addOnAt().orElseThrow(),
-                        new Done.Put(addOn.formula().name(), Optional.empty()))));
-      }
-    }
-    all.sort(Comparator.comparing(At::at));
-    return all.stream().map(At::put).toList();
-  }
-
-  private Optional<Worn> worn(Live live) {
-    return live.stages().stream().flatMap(this::worn).reduce((_, last) -> last);
-  }
-
-  private Stream<Worn> worn(Stage stage) {
-    TreatmentState state = stage.state();
-    return stage.plan().addOn().stream()
-        .flatMap(addOn ->
-            state.care().addOnAt().stream()
-                .map(at -> new Worn(addOn, local(at), state.care().addOnOffAt().isPresent())));
-  }
-
-  private ZonedDateTime local(Instant at) {
-    return at.atZone(clock.getZone());
   }
 }

@@ -1,6 +1,5 @@
 package ivesk.server.aftercare;
 
-import ivesk.core.Words;
 import ivesk.core.aftercare.CheckIns;
 import ivesk.core.aftercare.CheckIns.CheckIn;
 import ivesk.core.aftercare.Complaint;
@@ -19,7 +18,6 @@ import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
-import ivesk.server.app.Role;
 import ivesk.server.client.ClientStore;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.Tokens;
@@ -49,9 +47,6 @@ public class ContactService {
   /// What nobody tells more often in a day.
   private static final int MOST_A_DAY = 12;
 
-  /// To whom it goes where no such account is open: the practice tells them itself.
-  private static final String NO_CLINICIAN = "Supervising clinician (no account: tell them)";
-
   /// So long after the last planned one a check-in that was never told is shown.
   private static final int SHOWN_DAYS = 7;
 
@@ -67,6 +62,7 @@ public class ContactService {
   private final AccountStore accounts;
   private final Audit audit;
   private final Clock clock;
+  private final FlagOpening flagOpening;
 
   ContactService(
       ContactStore store,
@@ -80,7 +76,8 @@ public class ContactService {
       ClientStore clients,
       AccountStore accounts,
       Audit audit,
-      Clock clock) {
+      Clock clock,
+      FlagOpening flagOpening) {
     this.store = store;
     this.diaries = diaries;
     this.outbox = outbox;
@@ -93,6 +90,7 @@ public class ContactService {
     this.accounts = accounts;
     this.audit = audit;
     this.clock = clock;
+    this.flagOpening = flagOpening;
   }
 
   /// The same service on another clock: what the demo heard in the past.
@@ -109,7 +107,8 @@ public class ContactService {
         clients,
         accounts,
         audit,
-        other);
+        other,
+        flagOpening);
   }
 
   /// A signed peel is followed until its last check-in.
@@ -233,7 +232,7 @@ public class ContactService {
             photo.isPresent());
     store.add(kept, photo);
     flaked.ifPresent(days -> flakes.tell(visitId, days, kept.toldTo()));
-    if (verdict.severity().redFlag()) open(kept);
+    if (verdict.severity().redFlag()) flagOpening.open(kept);
     audit.note(kept.toldTo(), "check-in: " + verdict.severity().label(), visitId);
     return kept;
   }
@@ -292,49 +291,8 @@ public class ContactService {
                     (int) ChronoUnit.DAYS.between(peelOn, to))));
   }
 
-  private void open(Kept kept) {
-    Flag flag =
-        new Flag(
-            UUID.randomUUID(),
-            kept.visitId(),
-            kept.id(),
-            kept.toldOn(),
-            kept.severity(),
-            Optional.empty());
-    store.open(flag);
-    String first = firstName(kept.visitId());
-    String why =
-        String.join(
-            "; ",
-            ContactRules.of(Set.copyOf(kept.rules())).stream()
-                .map(ContactRules.Rule::question)
-                .toList());
-    List<String> clinicians =
-        accounts.accounts().stream()
-            .filter(account -> account.role() == Role.SUPERVISOR && !account.locked())
-            .map(AccountStore.Account::name)
-            .toList();
-    for (String name : clinicians.isEmpty() ? List.of(NO_CLINICIAN) : clinicians) {
-      outbox.send(
-          new Outbox.Message(
-              UUID.randomUUID(),
-              kept.toldAt(),
-              kept.visitId(),
-              name,
-              Words.fill("Red flag: %s, %s", first, kept.severity().label()),
-              Words.fill(
-                  "%s told of it on %s: %s. The chart has the rest. The next plan is shut until"
-                      + " the flag is closed with a note.",
-                  first, Words.day(kept.toldOn()), why)));
-    }
-  }
-
   boolean diaryUsed() {
     return aftercare.handsetsUsed();
-  }
-
-  String firstName(UUID visitId) {
-    return clients.get(visits.get(visitId).clientId()).firstName();
   }
 
   /// Asked for, and nobody answered.
@@ -411,6 +369,10 @@ public class ContactService {
     diaries.erase(ofVisits);
     outbox.erase(ofVisits);
     givenSheets.erase(ofVisits);
+  }
+
+  String firstName(UUID visitId) {
+    return flagOpening.firstName(visitId);
   }
 
   private LocalDate today() {

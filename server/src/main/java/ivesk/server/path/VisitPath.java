@@ -2,13 +2,11 @@ package ivesk.server.path;
 
 import ivesk.core.Words;
 import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Verdict;
 import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.advice.Advice;
 import ivesk.core.treatment.advice.Advisor;
-import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.moment.Alarm;
 import ivesk.core.treatment.state.Looks;
 import ivesk.core.treatment.state.Phase;
@@ -28,9 +26,9 @@ import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningService;
+import ivesk.server.treatment.Live;
 import ivesk.server.treatment.SignedRecord;
 import ivesk.server.treatment.Treatments;
-import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;
@@ -38,14 +36,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /// How far along its eight stations a visit is, each with its answer, and what a shut one misses.
@@ -146,7 +141,7 @@ class VisitPath {
             Optional.of(record.phototype()),
             Verdict.PROCEED,
             List.of(),
-            brief(station -> Progress.DONE, Optional.empty()),
+            Stations.brief(station -> Progress.DONE, Optional.empty()),
             Station.AFTER,
             Optional.of(record.formula()),
             0,
@@ -161,7 +156,7 @@ class VisitPath {
 
   /// Screening is over where the treatment has begun.
   private VisitView onTheCouch(Visit visit, Client client, Live live, List<Visit> booked) {
-    Station here = here(live.state().phase());
+    Station here = Stations.here(live.state().phase());
     return view(
         visit,
         client,
@@ -169,7 +164,7 @@ class VisitPath {
             Optional.of(live.plan().phototype()),
             Verdict.PROCEED,
             List.of(),
-            brief(station -> progress(station, here), Optional.empty()),
+            Stations.brief(station -> Stations.progress(station, here), Optional.empty()),
             here,
             Optional.of(live.plan().formula().code()),
             0,
@@ -177,7 +172,7 @@ class VisitPath {
             Optional.of(live.id()),
             Optional.of(running(live)),
             Optional.empty(),
-            visit.cancelled().map(reason -> "cancelled: " + reason).orElse(needs(here)),
+            visit.cancelled().map(reason -> "cancelled: " + reason).orElse(Stations.needs(here)),
             warnings(visit, client, booked),
             Optional.empty()));
   }
@@ -191,7 +186,7 @@ class VisitPath {
             Optional.empty(),
             Verdict.WAIT,
             List.of(),
-            brief(station -> Progress.AHEAD, Optional.of(missing)),
+            Stations.brief(station -> Progress.AHEAD, Optional.of(missing)),
             Station.CONSULT,
             Optional.empty(),
             0,
@@ -215,7 +210,8 @@ class VisitPath {
     boolean kept = plan.filter(PlanProgress::kept).isPresent();
     Optional<Phase> phase = live.map(l -> l.state().phase());
     boolean signed = phase.filter(p -> p == Phase.SIGNED).isPresent();
-    Station here = phase.map(VisitPath::here).orElseGet(() -> here(facts, outcome, formula, kept));
+    Station here =
+        phase.map(Stations::here).orElseGet(() -> Stations.here(facts, outcome, formula, kept));
     return view(
         visit,
         client,
@@ -223,7 +219,7 @@ class VisitPath {
             facts.skin().phototype(),
             outcome.verdict(),
             outcome.limits().words(),
-            stations(facts, outcome, formula, kept, live, here, signed),
+            Stations.stations(facts, outcome, formula, kept, live, here, signed),
             here,
             formula,
             facts.visitsHere(),
@@ -235,7 +231,9 @@ class VisitPath {
                 .cancelled()
                 .map(reason -> "cancelled: " + reason)
                 .orElseGet(() ->
-                    stopped(phase) ? "stopped before any acid" : needs(here, outcome, signed)),
+                    Stations.stopped(phase)
+                        ? "stopped before any acid"
+                        : Stations.needs(here, outcome, signed)),
             signed || visit.cancelled().isPresent() ? List.of() : warnings(visit, client, booked),
             Optional.empty()));
   }
@@ -335,181 +333,6 @@ class VisitPath {
 
   private static Instant end(Visit visit) {
     return visit.startsAt().plus(Duration.ofMinutes(visit.minutes()));
-  }
-
-  private static boolean stopped(Optional<Phase> phase) {
-    return phase.filter(Phase.STOPPED::equals).isPresent();
-  }
-
-  private static Station here(Phase phase) {
-    return switch (phase) {
-      case READY, STOPPED -> Station.READY;
-      case ARMED, ACID -> Station.TREAT;
-      case ENDING, SETTLING, AT_REST -> Station.SETTLE;
-      case CHECKED, SIGNED -> Station.AFTER;
-    };
-  }
-
-  /// Before a treatment.
-  private static Station here(
-      ScreeningFacts facts, Screening outcome, Optional<String> formula, boolean kept) {
-    if (kept) return Station.READY;
-    if (formula.isPresent()) return Station.PLAN;
-    if (facts.skin().phototype().isEmpty() || facts.skin().sensitivity().isEmpty()) {
-      return Station.CONSULT;
-    }
-    return shut(outcome) ? Station.SCREEN : Station.CHOOSE;
-  }
-
-  private static boolean shut(Screening outcome) {
-    return outcome.verdict().compareTo(Verdict.WAIT) >= 0 || outcome.open() == 0;
-  }
-
-  private List<StationView> stations(
-      ScreeningFacts facts,
-      Screening outcome,
-      Optional<String> formula,
-      boolean kept,
-      Optional<Live> live,
-      Station here,
-      boolean signed) {
-    Optional<TreatmentState> state = live.map(Live::state);
-    List<StationView> stations = new ArrayList<>();
-    for (Station station : Station.values()) {
-      stations.add(
-          new StationView(
-              station,
-              signed ? Progress.DONE : progress(station, here),
-              answer(station, facts, outcome, formula, kept, state),
-              missing(station, outcome, formula, kept, state)));
-    }
-    return stations;
-  }
-
-  private static Progress progress(Station station, Station here) {
-    int ahead = station.compareTo(here);
-    return ahead < 0 ? Progress.DONE : ahead == 0 ? Progress.HERE : Progress.AHEAD;
-  }
-
-  /// The stations without their answers, as a list shows them.
-  private static List<StationView> brief(
-      Function<Station, Progress> progress, Optional<String> missing) {
-    return Arrays.stream(Station.values())
-        .map(station -> new StationView(station, progress.apply(station), "", missing))
-        .toList();
-  }
-
-  private static String answer(
-      Station station,
-      ScreeningFacts facts,
-      Screening outcome,
-      Optional<String> formula,
-      boolean kept,
-      Optional<TreatmentState> state) {
-    return switch (station) {
-      case CONSULT ->
-          facts.skin().phototype().map(type -> "type " + type).orElse("type open")
-              + " · "
-              + Words.count(facts.skin().goals().size(), "goal");
-      case SCREEN ->
-          outcome.unasked() > 0
-              ? outcome.unasked() + " not asked"
-              : outcome.verdict().name().toLowerCase(java.util.Locale.ROOT)
-                  + (outcome.limits().words().isEmpty()
-                      ? ""
-                      : " · " + Words.count(outcome.limits().words().size(), "limit"));
-      case CHOOSE -> formula.orElse("");
-      case PLAN -> kept ? "kept" : "";
-      case READY ->
-          state
-              .flatMap(s -> s.ready().gateA())
-              .map(gate -> gate == TreatmentEvent.GateA.KEEP ? "gate kept" : gate.label())
-              .orElse("");
-      case TREAT ->
-          state
-              .filter(s -> s.endedAt().isPresent())
-              .map(s -> Words.clock(s.contact(s.lastEventAt())))
-              .orElse("");
-      case SETTLE ->
-          state
-              .flatMap(TreatmentState::timeToRest)
-              .map(rest -> "rest in " + Words.clock(rest))
-              .orElse("");
-      case AFTER -> state.filter(s -> s.phase() == Phase.SIGNED).map(s -> "signed").orElse("");
-    };
-  }
-
-  private static Optional<String> missing(
-      Station station,
-      Screening outcome,
-      Optional<String> formula,
-      boolean kept,
-      Optional<TreatmentState> state) {
-    boolean open =
-        switch (station) {
-          case CONSULT, SCREEN -> true;
-          // Where all is shut, Choose says why and what instead.
-          case CHOOSE -> outcome.unasked() == 0 || !shut(outcome) || state.isPresent();
-          case PLAN -> formula.isPresent();
-          case READY -> kept || state.isPresent();
-          case TREAT ->
-              state.filter(s -> s.phase() != Phase.READY && s.phase() != Phase.STOPPED).isPresent();
-          case SETTLE -> state.filter(s -> s.endedAt().isPresent()).isPresent();
-          case AFTER ->
-              state
-                  .filter(s -> s.phase() == Phase.CHECKED || s.phase() == Phase.SIGNED)
-                  .isPresent();
-        };
-    if (open) return Optional.empty();
-    return Optional.of(
-        switch (station) {
-          case CONSULT, SCREEN -> "";
-          case CHOOSE -> Words.count(outcome.unasked(), "answer") + " missing in Screen";
-          case PLAN -> "choose a formula first";
-          case READY -> "keep the plan first";
-          case TREAT -> "arm the timer first";
-          case SETTLE -> "the peel is not ended";
-          case AFTER -> "the leaving check is not done";
-        });
-  }
-
-  private static String needs(Station here, Screening outcome, boolean signed) {
-    if (signed) return "signed";
-    return switch (here) {
-      case SCREEN ->
-          outcome.unasked() > 0
-              ? Words.count(outcome.unasked(), "answer") + " not asked yet"
-              : outcome.verdict().compareTo(Verdict.WAIT) < 0
-                  ? outcome.opensMost().map(most -> most.finding().said()).orElse("nothing is open")
-                  : outcome.verdict()
-                      + outcome.until().map(day -> " until " + Words.day(day)).orElse("")
-                      + ": "
-                      + decisive(outcome);
-      case CONSULT, CHOOSE, PLAN, READY, TREAT, SETTLE, AFTER -> needs(here);
-    };
-  }
-
-  private static String needs(Station here) {
-    return switch (here) {
-      case CONSULT -> "consult";
-      case SCREEN -> "screening";
-      case CHOOSE -> "choose a formula";
-      case PLAN -> "keep the plan";
-      case READY -> "ready for the couch";
-      case TREAT -> "on the couch";
-      case SETTLE -> "coming to rest";
-      case AFTER -> "sheet and signature";
-    };
-  }
-
-  /// What the verdict hangs on: the last date to pass, else the most severe finding.
-  private static String decisive(Screening outcome) {
-    return outcome.findings().stream()
-        .filter(finding -> finding.stands() && finding.scope().client())
-        .filter(finding -> finding.verdict() == outcome.verdict())
-        .max(Comparator.comparing(finding -> finding.until().orElse(LocalDate.MIN)))
-        .map(Finding::said)
-        .orElse("");
   }
 
   private RunningView running(Live live) {

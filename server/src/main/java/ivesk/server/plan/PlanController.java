@@ -15,7 +15,7 @@ import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
 import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
-import ivesk.server.plan.PlanService.Planned;
+import ivesk.server.plan.PlanMaker.Planned;
 import ivesk.server.plan.PlanStore.NextStage;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.skin.Consult;
@@ -47,6 +47,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/visits/{id}")
 class PlanController {
   private final PlanService plans;
+  private final PlanMaker maker;
   private final ScriptService scripts;
   private final VisitStore visits;
   private final ClientStore clients;
@@ -61,7 +62,9 @@ class PlanController {
       ClientStore clients,
       ConsultService consults,
       PracticeStore practice,
-      Clock clock) {
+      Clock clock,
+      PlanMaker maker) {
+    this.maker = maker;
     this.plans = plans;
     this.scripts = scripts;
     this.visits = visits;
@@ -119,13 +122,13 @@ class PlanController {
   @May(Right.TREAT)
   @PostMapping("/chain")
   Optional<Chain> chain(@PathVariable UUID id, @RequestBody ChainAsked body) {
-    return plans.chain(id, body.formula(), body.then());
+    return maker.chain(id, body.formula(), body.then());
   }
 
   @May(Right.RECORD)
   @GetMapping("/plan")
   Optional<PlanStation> plan(@PathVariable UUID id) {
-    return plans.planned(id).map(planned -> station(id, planned));
+    return maker.planned(id).map(planned -> station(id, planned));
   }
 
   /// Keeps the plan as it stands.

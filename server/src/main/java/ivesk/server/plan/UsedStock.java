@@ -14,10 +14,10 @@ import org.springframework.stereotype.Component;
 /// of peels are taken from by what went on the skin.
 @Component
 class UsedStock {
-  private final PlanService plans;
+  private final PlanMaker plans;
   private final CatalogueService catalogue;
 
-  UsedStock(PlanService plans, CatalogueService catalogue) {
+  UsedStock(PlanMaker plans, CatalogueService catalogue) {
     this.plans = plans;
     this.catalogue = catalogue;
   }

@@ -1,6 +1,5 @@
 package ivesk.server.practice;
 
-import ivesk.server.practice.SignIns.NotIn;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;

@@ -71,42 +71,6 @@ public class SignIns {
     this.nobodysPassword = passwords.encode(Tokens.fresh());
   }
 
-  /// Somebody is not let in.
-  static class NotIn extends RuntimeException {
-    private final boolean codeNeeded;
-    private final Optional<Duration> wait;
-
-    NotIn(String why, boolean codeNeeded, Optional<Duration> wait) {
-      super(why);
-      this.codeNeeded = codeNeeded;
-      this.wait = wait;
-    }
-
-    /// The password was right; the code of the second factor is asked for.
-    boolean codeNeeded() {
-      return codeNeeded;
-    }
-
-    /// How long to wait before the next try.
-    Optional<Duration> retryAfter() {
-      return wait;
-    }
-  }
-
-  private static NotIn wrong() {
-    return new NotIn("Name and password do not belong together.", false, Optional.empty());
-  }
-
-  private static NotIn tooMany(Duration pause) {
-    long seconds = pause.plusMillis(999).toSeconds();
-    return new NotIn(
-        "Too many tries that were wrong. Try again in "
-            + (seconds < 90 ? seconds + " s" : (seconds + 59) / 60 + " min")
-            + "; the right password is not counted against you then.",
-        false,
-        Optional.of(pause));
-  }
-
   /// A sign-in as its browser holds it: id and token.
   String password(String username, String password, Optional<String> code, From from) {
     proven(username, password, code, from);
@@ -127,7 +91,7 @@ public class SignIns {
             secrets.map(Secrets::password).filter(Secrets::isSet).orElse(nobodysPassword));
     if (secrets.isEmpty() || !right) {
       audit.note(known(username), "sign-in refused", username, "password, from " + from.address());
-      throw wrong();
+      throw NotIn.wrong();
     }
     if (secrets.get().factorKey().isPresent()) {
       if (code.isEmpty()) {
@@ -156,7 +120,7 @@ public class SignIns {
         .attempt(username, now)
         .or(() -> byAddress.attempt(from.address(), now))
         .ifPresent(pause -> {
-          throw tooMany(pause);
+          throw NotIn.tooMany(pause);
         });
   }
 
@@ -201,7 +165,7 @@ public class SignIns {
     byPin
         .attempt(key, now)
         .ifPresent(pause -> {
-          throw tooMany(pause);
+          throw NotIn.tooMany(pause);
         });
     if (passwords.matches(pin, hash.get())) {
       byPin.succeeded(key);
@@ -309,7 +273,7 @@ public class SignIns {
     byAccount
         .attempt(username, clock.instant())
         .ifPresent(pause -> {
-          throw tooMany(pause);
+          throw NotIn.tooMany(pause);
         });
     boolean right =
         accounts

@@ -20,7 +20,6 @@ import ivesk.server.app.Right;
 import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.PracticeStore;
-import ivesk.server.series.CourseService.CourseWish;
 import ivesk.server.series.CourseService.Standing;
 import ivesk.server.series.CourseStore.Kept;
 import ivesk.server.treatment.RecordedPeels;

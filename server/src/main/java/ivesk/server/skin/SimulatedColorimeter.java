@@ -1,6 +1,5 @@
 package ivesk.server.skin;
 
-import ivesk.core.skin.Phototype;
 import ivesk.core.skin.SkinColour;
 import ivesk.server.visit.VisitStore;
 import java.util.Comparator;
@@ -34,7 +33,7 @@ class SimulatedColorimeter implements Colorimeter {
         visits.ofClient(clientId).stream()
             .max(Comparator.comparing(VisitStore.Visit::startsAt))
             .flatMap(visit -> consults.of(visit.id()).consult().reading().asked())
-            .map(Phototype::ordinal)
+            .map(asked -> asked.number() - 1)
             .orElseGet(() -> own.nextInt(6));
     double l = L[type] + own.nextDouble(-2, 2) - (site == Site.FACE ? 3 : 0);
     double a = 7 + type + own.nextDouble(-1, 1) + (site == Site.FACE ? 4 : 0);

@@ -103,7 +103,7 @@ class HandsetController {
   @May(Right.ANYBODY)
   @GetMapping(path = "/handset/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter stream(HttpServletRequest request) {
-    Treatments.Live live = handsets.live(OwnCookie.of(request, COOKIE));
+    Live live = handsets.live(OwnCookie.of(request, COOKIE));
     return streams.listen(live.id(), live.events().size());
   }
 
@@ -118,7 +118,7 @@ class HandsetController {
       Optional<Integer> told,
       List<ClientCue> cues) {}
 
-  private HandsetView view(Treatments.Live live) {
+  private HandsetView view(Live live) {
     return new HandsetView(
         clients.get(visits.get(live.visitId()).clientId()).firstName(),
         clock.instant().truncatedTo(ChronoUnit.MILLIS),

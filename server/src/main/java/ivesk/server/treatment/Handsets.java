@@ -51,7 +51,7 @@ class Handsets {
   /// @throws Refused where the practice uses none, or the treatment is closed
   @Transactional
   String show(UUID treatmentId) {
-    Treatments.Live live = treatments.live(treatmentId);
+    Live live = treatments.live(treatmentId);
     if (!live.plan().handling().handset()) {
       throw new Refused("The practice uses no client's handset; its policies turn it on.");
     }
@@ -86,8 +86,8 @@ class Handsets {
   /// The treatment that a handset speaks for.
   ///
   /// @throws Refused when it speaks for none, or the treatment is closed
-  Treatments.Live live(Optional<String> token) {
-    Treatments.Live live =
+  Live live(Optional<String> token) {
+    Live live =
         token
             .flatMap(one -> store.treatment(Tokens.hash(one)))
             .map(treatments::live)
@@ -101,8 +101,8 @@ class Handsets {
   /// @param eventId made by the handset, so that sending twice counts once
   /// @throws Refused for anything but a number, a hot spot or STOP
   /// @throws SlowDown.Slowed after sixty within a minute, STOP excepted
-  Treatments.Live say(Optional<String> token, UUID eventId, Fact fact) {
-    Treatments.Live live = live(token);
+  Live say(Optional<String> token, UUID eventId, Fact fact) {
+    Live live = live(token);
     boolean its =
         switch (fact) {
           case SensationAnswered _, HotSpotFelt _ -> true;
@@ -119,7 +119,7 @@ class Handsets {
     return treatments.append(live.id(), eventId, now, fact, SOURCE);
   }
 
-  private static boolean stoppedJustNow(Treatments.Live live, Instant now) {
+  private static boolean stoppedJustNow(Live live, Instant now) {
     return live.events().stream()
         .anyMatch(event ->
             event.who().equals(SOURCE)
@@ -127,7 +127,7 @@ class Handsets {
                 && event.at().isAfter(now.minus(STOP_AGAIN)));
   }
 
-  private static long saidLately(Treatments.Live live, Instant now) {
+  private static long saidLately(Live live, Instant now) {
     return live.events().stream()
         .filter(event -> event.who().equals(SOURCE))
         .filter(event -> event.at().isAfter(now.minus(Duration.ofMinutes(1))))

@@ -10,7 +10,6 @@ import ivesk.core.treatment.state.Stage;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.DatabaseReopened;
 import ivesk.server.screening.PastPeels;
-import ivesk.server.treatment.Treatments.Live;
 import ivesk.server.visit.VisitStore;
 import ivesk.server.visit.VisitStore.Visit;
 import java.time.Clock;

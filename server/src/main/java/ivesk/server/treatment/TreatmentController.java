@@ -17,6 +17,7 @@ import ivesk.server.app.ClockWatch;
 import ivesk.server.app.May;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
+import ivesk.server.plan.GateChange;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.Clinicians;
 import ivesk.server.practice.SignIns;
@@ -49,6 +50,7 @@ class TreatmentController {
   private final TreatmentStreams streams;
   private final RecordedPeels peels;
   private final PlanService plans;
+  private final GateChange gateChange;
   private final VisitStore visits;
   private final TransactionTemplate transaction;
   private final SignIns signIns;
@@ -68,7 +70,9 @@ class TreatmentController {
       Clinicians clinicians,
       Audit audit,
       ClockWatch watch,
-      Clock clock) {
+      Clock clock,
+      GateChange gateChange) {
+    this.gateChange = gateChange;
     this.treatments = treatments;
     this.streams = streams;
     this.peels = peels;
@@ -118,7 +122,7 @@ class TreatmentController {
   }
 
   /// Whoever begins treats, within their own licence.
-  private Treatments.Live begin(UUID visitId, String who) {
+  private Live begin(UUID visitId, String who) {
     TreatmentPlan plan =
         transaction.execute(tx -> {
           visits.assign(visitId, who);
@@ -159,9 +163,9 @@ class TreatmentController {
             .by()
             .filter(other -> signIns.wasHere(other, at, request, response))
             .orElse(who.getName());
-    Treatments.Live live = treatments.append(id, event.id(), at, event.fact(), by);
+    Live live = treatments.append(id, event.id(), at, event.fact(), by);
     if (event.fact() instanceof TakenBack) {
-      plans.follow(live.visitId(), live.stages().getFirst().plan(), by);
+      gateChange.follow(live.visitId(), live.stages().getFirst().plan(), by);
     }
     return view(live, since.orElse(0));
   }
@@ -192,9 +196,9 @@ class TreatmentController {
   /// What may take the formula's place at gate A today.
   @May(Right.TREAT)
   @GetMapping("/treatments/{id}/gate-a")
-  PlanService.Instead instead(@PathVariable UUID id) {
-    Treatments.Live live = treatments.live(id);
-    return plans.instead(live.visitId(), live.plan());
+  GateChange.Instead instead(@PathVariable UUID id) {
+    Live live = treatments.live(id);
+    return gateChange.instead(live.visitId(), live.plan());
   }
 
   /// @param id of the event, made by the screen
@@ -205,22 +209,22 @@ class TreatmentController {
   @May(Right.TREAT)
   @PostMapping("/treatments/{id}/gate-a")
   TreatmentView change(@PathVariable UUID id, @RequestBody Change body, Principal who) {
-    Treatments.Live live = treatments.live(id);
+    Live live = treatments.live(id);
     if (live.events().stream().anyMatch(event -> event.id().equals(body.id()))) {
       return view(live, 0);
     }
-    TreatmentPlan other = plans.insteadOf(live.visitId(), live.plan(), body.formula());
+    TreatmentPlan other = gateChange.insteadOf(live.visitId(), live.plan(), body.formula());
     PlanChanged fact = BadInput.in("choice", () -> new PlanChanged(body.choice(), other));
     Instant now = clock.instant();
     Refusal.of(live.plan(), live.state(), fact, now)
         .ifPresent(why -> {
           throw new Refused(Words.capital(why) + ". The plan is as it was.");
         });
-    plans.changeAtGate(live.visitId(), live.plan(), body.formula(), who.getName());
+    gateChange.changeAtGate(live.visitId(), live.plan(), body.formula(), who.getName());
     return view(treatments.append(id, body.id(), now, fact, who.getName()), 0);
   }
 
-  private void requireStillWithin(Treatments.Live live) {
+  private void requireStillWithin(Live live) {
     TreatmentPlan today = plans.ready(live.visitId());
     int number = live.plan().staging().number();
     while (today.staging().number() < number && today.staging().next().isPresent()) {
@@ -250,7 +254,7 @@ class TreatmentController {
     return streams.listen(id, treatments.live(id).events().size());
   }
 
-  private TreatmentView view(Treatments.Live live, int since) {
+  private TreatmentView view(Live live, int since) {
     return TreatmentView.of(
         live,
         clock.instant().truncatedTo(ChronoUnit.MILLIS),

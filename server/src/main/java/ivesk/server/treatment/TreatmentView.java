@@ -56,7 +56,6 @@ import ivesk.server.treatment.TreatmentWire.StepView;
 import ivesk.server.treatment.TreatmentWire.UndoView;
 import ivesk.server.treatment.TreatmentWire.WhyView;
 import ivesk.server.treatment.TreatmentWire.ZoneView;
-import ivesk.server.treatment.Treatments.Live;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;

@@ -1,8 +1,6 @@
 package ivesk.server.treatment;
 
-import ivesk.core.formula.Formula;
 import ivesk.core.plan.compose.TreatmentPlan;
-import ivesk.core.plan.stage.Trolley;
 import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
@@ -10,10 +8,8 @@ import ivesk.core.treatment.fact.TreatmentEvent.Opened;
 import ivesk.core.treatment.moment.Alarm;
 import ivesk.core.treatment.record.Correction;
 import ivesk.core.treatment.record.Replay;
-import ivesk.core.treatment.state.AcidState;
 import ivesk.core.treatment.state.Phase;
 import ivesk.core.treatment.state.Stage;
-import ivesk.core.treatment.state.TreatmentState;
 import ivesk.server.app.AtHand;
 import ivesk.server.app.Audit;
 import ivesk.server.app.ClockWatch;
@@ -22,9 +18,7 @@ import ivesk.server.app.Problems.NotFound;
 import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Problems.Reused;
 import ivesk.server.app.SteadyClock;
-import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.AcidOn;
-import ivesk.server.visit.PeelSigned;
 import ivesk.server.visit.VisitRecord;
 import java.time.Clock;
 import java.time.Instant;
@@ -55,8 +49,8 @@ public class Treatments
   private final TransactionTemplate transaction;
   private final TreatmentStreams streams;
   private final Disk disk;
-  private final ShelfService shelf;
   private final ApplicationEventPublisher events;
+  private final BottlesUsed bottlesUsed;
   private final Audit audit;
   private final Clock clock;
 
@@ -72,7 +66,7 @@ public class Treatments
       TransactionTemplate transaction,
       TreatmentStreams streams,
       Disk disk,
-      ShelfService shelf,
+      BottlesUsed bottlesUsed,
       ApplicationEventPublisher events,
       Audit audit,
       Clock clock) {
@@ -81,7 +75,7 @@ public class Treatments
         transaction,
         streams,
         disk,
-        shelf,
+        bottlesUsed,
         events,
         audit,
         clock,
@@ -94,7 +88,7 @@ public class Treatments
       TransactionTemplate transaction,
       TreatmentStreams streams,
       Disk disk,
-      ShelfService shelf,
+      BottlesUsed bottlesUsed,
       ApplicationEventPublisher events,
       Audit audit,
       Clock clock,
@@ -104,7 +98,7 @@ public class Treatments
     this.transaction = transaction;
     this.streams = streams;
     this.disk = disk;
-    this.shelf = shelf;
+    this.bottlesUsed = bottlesUsed;
     this.events = events;
     this.audit = audit;
     this.clock = clock;
@@ -115,31 +109,7 @@ public class Treatments
   /// The same service on another clock: past visits of the demo run through the real engine.
   public Treatments on(Clock other) {
     return new Treatments(
-        store, transaction, streams, disk, shelf, events, audit, other, atHand, locks);
-  }
-
-  /// A treatment with everything that follows from its events.
-  ///
-  /// @param stages that it has come through, the last of which it is in
-  /// @param settled number of the newest entry that reached back: that changed the place or the
-  ///   meaning of one before it
-  public record Live(
-      UUID id, UUID visitId, List<Stage> stages, List<TreatmentEvent> events, int settled) {
-
-    /// Of the stage that it is in.
-    public TreatmentPlan plan() {
-      return stages.getLast().plan();
-    }
-
-    /// Of the stage that it is in.
-    public TreatmentState state() {
-      return stages.getLast().state();
-    }
-
-    /// Stages in which acid went on, in order.
-    public List<Stage> peeled() {
-      return stages.stream().filter(stage -> !stage.state().layers().isEmpty()).toList();
-    }
+        store, transaction, streams, disk, bottlesUsed, events, audit, other, atHand, locks);
   }
 
   /// The signed ones among some visits, by visit.
@@ -387,7 +357,7 @@ public class Treatments
         store.sign(id, when, after.stages().getFirst().plan());
       audit.note(who, "close treatment", id);
       if (!live.state().phase().closed())
-        takeOffStock(after, LocalDate.ofInstant(when, clock.getZone()), who);
+        bottlesUsed.takeOffStock(after, LocalDate.ofInstant(when, clock.getZone()), who);
     }
     return after;
   }
@@ -410,30 +380,6 @@ public class Treatments
     while (place > 0 && all.get(place - 1).at().isAfter(event.at())) place--;
     all.add(place, event);
     return all;
-  }
-
-  /// The bottle by what went on the skin, the products as they were planned.
-  private void takeOffStock(Live done, LocalDate day, String who) {
-    if (done.peeled().isEmpty()) return;
-    for (Stage stage : done.peeled()) {
-      TreatmentPlan plan = stage.plan();
-      int stepped = (int) stage.state().layers().stream().filter(AcidState.Layer::nextRung).count();
-      take(plan, plan.formula(), plan.lot(), stage.state().layers().size() - stepped, day, who);
-      plan.nextRung().ifPresent(next -> take(plan, next, plan.nextLot(), stepped, day, who));
-    }
-    events.publishEvent(new PeelSigned(done.visitId(), day, who));
-  }
-
-  private void take(
-      TreatmentPlan plan,
-      Formula formula,
-      Optional<String> lot,
-      int layers,
-      LocalDate day,
-      String who) {
-    if (layers == 0) return;
-    lot.ifPresent(
-        number -> shelf.take(formula.code(), number, Trolley.poured(plan, layers), day, who));
   }
 
   /// Whole milliseconds: what a browser can hold, so that nothing shifts on the way.

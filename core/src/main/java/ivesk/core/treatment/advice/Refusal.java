@@ -1,5 +1,12 @@
 package ivesk.core.treatment.advice;
 
+import static ivesk.core.treatment.advice.ZoneChecks.crystals;
+import static ivesk.core.treatment.advice.ZoneChecks.endedAlone;
+import static ivesk.core.treatment.advice.ZoneChecks.holding;
+import static ivesk.core.treatment.advice.ZoneChecks.known;
+import static ivesk.core.treatment.advice.ZoneChecks.seen;
+import static ivesk.core.treatment.advice.ZoneChecks.when;
+
 import ivesk.core.Words;
 import ivesk.core.plan.compose.CareStep;
 import ivesk.core.plan.compose.TreatmentPlan;
@@ -71,7 +78,6 @@ import ivesk.core.treatment.state.Phase;
 import ivesk.core.treatment.state.TreatmentState;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -265,29 +271,6 @@ public final class Refusal {
         .orElse(Optional.of("this plan has no such step"));
   }
 
-  private static Optional<String> endedAlone(TreatmentPlan plan, TreatmentState state, Zone zone) {
-    return when(
-        !holding(plan, state, zone).endedZones().zones().containsKey(zone),
-        "the " + zone.label() + " was not ended by itself");
-  }
-
-  /// The state that a zone is part of: this one, or that of a region beside.
-  private static TreatmentState holding(TreatmentPlan plan, TreatmentState state, Zone zone) {
-    return state.beside().stream()
-        .filter(one -> !plan.zones().contains(zone) && one.holds(zone))
-        .findFirst()
-        .map(TreatmentState.Beside::state)
-        .orElse(state);
-  }
-
-  private static boolean crystals(
-      TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
-    return plan.formula().mayCrystallise()
-        || state.beside().stream()
-            .anyMatch(one ->
-                one.plan().formula().mayCrystallise() && zones.stream().allMatch(one::holds));
-  }
-
   private static Optional<String> besideAtRest(TreatmentState state) {
     return state.beside().stream()
         .filter(one -> !one.settled())
@@ -400,30 +383,5 @@ public final class Refusal {
         .map(alarm ->
             Words.list(alarm.signs().stream().map(Sign::label).toList())
                 + ": say how it ended first");
-  }
-
-  /// A look names zones that are treated now, or were before on a region beside.
-  private static Optional<String> seen(
-      TreatmentPlan plan, TreatmentState state, Collection<Zone> zones) {
-    return known(
-        plan,
-        zones.stream()
-            .filter(zone -> state.beside().stream().noneMatch(one -> one.holds(zone)))
-            .toList());
-  }
-
-  private static Optional<String> known(TreatmentPlan plan, Zone zone) {
-    return known(plan, List.of(zone));
-  }
-
-  private static Optional<String> known(TreatmentPlan plan, Collection<Zone> zones) {
-    return zones.stream()
-        .filter(zone -> !plan.zones().contains(zone))
-        .findFirst()
-        .map(zone -> "the " + zone.label() + " is not in the plan");
-  }
-
-  private static Optional<String> when(boolean wrong, String why) {
-    return wrong ? Optional.of(why) : Optional.empty();
   }
 }

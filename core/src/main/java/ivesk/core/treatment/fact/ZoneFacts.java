@@ -1,10 +1,14 @@
 package ivesk.core.treatment.fact;
 
+import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
 import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.fact.TreatmentEvent.IncidentReported;
 import ivesk.core.treatment.fact.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.RegionAnswered;
+import ivesk.core.treatment.fact.TreatmentEvent.ResponseNoted;
+import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneAnswered;
@@ -56,6 +60,18 @@ public final class ZoneFacts {
           named(fact).filter(names -> names.stream().noneMatch(zones::contains)).isPresent()
               ? Optional.empty()
               : Optional.of(fact);
+    };
+  }
+
+  /// What a fact says of a region that is settled beside another; empty where it says nothing.
+  public static Optional<Fact> ofRegion(
+      Fact fact, Collection<Region> regions, Collection<Zone> zones) {
+    return switch (fact) {
+      case RegionAnswered(var region, var value) when regions.contains(region) ->
+          Optional.of(new SensationAnswered(value));
+      case RegionAnswered _, SensationAnswered _ -> Optional.empty();
+      case ResponseNoted _, IncidentReported _ -> Optional.of(fact);
+      default -> named(fact).isPresent() ? only(fact, zones) : Optional.empty();
     };
   }
 }

@@ -8,12 +8,7 @@ import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent;
-import ivesk.core.treatment.fact.TreatmentEvent.Fact;
-import ivesk.core.treatment.fact.TreatmentEvent.IncidentReported;
-import ivesk.core.treatment.fact.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
-import ivesk.core.treatment.fact.TreatmentEvent.ResponseNoted;
-import ivesk.core.treatment.fact.TreatmentEvent.SensationAnswered;
 import ivesk.core.treatment.fact.ZoneFacts;
 import ivesk.core.treatment.state.AcidState.Layer;
 import ivesk.core.treatment.state.Looks.Told;
@@ -364,7 +359,7 @@ public record TreatmentState(
   public record Beside(TreatmentPlan plan, TreatmentState state) {
 
     Beside after(TreatmentEvent event) {
-      return fact(event.fact())
+      return ZoneFacts.ofRegion(event.fact(), plan.regions(), plan.zones())
           .map(fact ->
               new Beside(
                   plan,
@@ -387,20 +382,6 @@ public record TreatmentState(
     /// At rest, and no white waits for the swab: it keeps nobody here.
     public boolean settled() {
       return atRest() && !state.wipeOwed();
-    }
-
-    /// What a fact says of this region; empty where it says nothing.
-    private Optional<Fact> fact(Fact fact) {
-      return switch (fact) {
-        case RegionAnswered(var region, var value) when holds(region) ->
-            Optional.of(new SensationAnswered(value));
-        case RegionAnswered _, SensationAnswered _ -> Optional.empty();
-        case ResponseNoted _, IncidentReported _ -> Optional.of(fact);
-        default ->
-            ZoneFacts.named(fact).isPresent()
-                ? ZoneFacts.only(fact, plan.zones())
-                : Optional.empty();
-      };
     }
   }
 }
