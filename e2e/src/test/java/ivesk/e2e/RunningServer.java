@@ -12,7 +12,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 
 /// A server on data of its own: in this JVM (`HostedServer`), which is warm and starts in a second
 /// or two, or in a process of its own (`ServerProcess`), which can be killed as a power cut would.
@@ -106,12 +106,8 @@ abstract class RunningServer implements AutoCloseable {
   }
 
   static void copy(Path from, Path to) {
-    try (Stream<Path> files = Files.walk(from)) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        Path target = to.resolve(from.relativize(file));
-        Files.createDirectories(target.getParent());
-        Files.copy(file, target);
-      }
+    try {
+      FileSystemUtils.copyRecursively(from, to);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -15,7 +15,6 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -25,6 +24,7 @@ import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -80,12 +80,8 @@ public final class Practice implements AutoCloseable {
               return data;
             });
     Path copy = folder();
-    try (Stream<Path> files = Files.walk(made)) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        Path target = copy.resolve(made.relativize(file));
-        Files.createDirectories(target.getParent());
-        Files.copy(file, target, StandardCopyOption.COPY_ATTRIBUTES);
-      }
+    try {
+      FileSystemUtils.copyRecursively(made, copy);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -4,24 +4,18 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 
 /// A practice's folder for a test to spoil, and what `./ivesk` does to it.
 final class Copies {
   private Copies() {}
 
   static DataFolder copy(Path from, Path into) throws IOException {
-    try (Stream<Path> files = Files.walk(from)) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        Path target = into.resolve(from.relativize(file));
-        Files.createDirectories(target.getParent());
-        Files.copy(file, target);
-      }
-    }
+    FileSystemUtils.copyRecursively(from, into);
     return new DataFolder(into, Optional.empty());
   }
 

@@ -33,7 +33,7 @@ public final class Cues {
     Look look = Look.of(plan, state, state.lastEventAt());
     TreeSet<Instant> instants = new TreeSet<>();
     Stream.concat(DecisionTable.changes(look), OutsideAcid.changes(look)).forEach(instants::add);
-    Clocks clocks = Clocks.of(plan, state);
+    Clocks clocks = look.clocks();
     return instants.tailSet(state.lastEventAt(), false).stream()
         .map(at ->
             new Cue(

@@ -395,7 +395,7 @@ public final class DecisionTable {
   }
 
   private static Optional<Instant> askAt(Look look) {
-    return Clocks.of(look.plan(), look.state()).askAt();
+    return look.clocks().askAt();
   }
 
   /// The check-in is so close that a missing look ends the peel.

@@ -11,7 +11,6 @@ import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
 import ivesk.core.treatment.fact.EndingStep;
 import ivesk.core.treatment.gate.Gate;
-import ivesk.core.treatment.moment.Clocks;
 import ivesk.core.treatment.moment.Look;
 import ivesk.core.treatment.state.Looks.Told;
 import ivesk.core.treatment.state.Phase;
@@ -140,7 +139,7 @@ final class EndingAdvice {
                 "Pinpoint white on " + names(pinpoint(look)) + ". More than that is an incident.",
                 look))
         .on(pinpoint(look))
-        .until(Clocks.of(look.plan(), look.state()).askAt().orElseThrow())
+        .until(look.clocks().askAt().orElseThrow())
         .key(Action.ASK);
   }
 
@@ -180,7 +179,7 @@ final class EndingAdvice {
                         ? Optional.empty()
                         : Optional.of("A hot spot is above rest: " + names(hot) + "."))
                 .orElse("Rest is " + most + " or less. No fixed time."))
-        .until(Clocks.of(look.plan(), look.state()).askAt().orElseThrow())
+        .until(look.clocks().askAt().orElseThrow())
         .key(Action.ASK)
         .other(Gate.next(look.plan(), look.state()).isEmpty() ? Action.NEXT_STAGE : Action.NONE);
   }

@@ -14,7 +14,6 @@ import ivesk.core.treatment.advice.Advice.Action;
 import ivesk.core.treatment.advice.Advice.Kind;
 import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.gate.Gate;
-import ivesk.core.treatment.moment.Clocks;
 import ivesk.core.treatment.moment.Look;
 import ivesk.core.treatment.state.Phase;
 import java.time.Instant;
@@ -119,7 +118,7 @@ public final class OutsideAcid {
               look -> look.state().careRunning(look.plan()).isPresent(),
               EndingAdvice::takeCareOff),
           line("SETTLE-ASK", in(SETTLING), "otherwise", look -> true, EndingAdvice::askToRest)
-              .changingAt(look -> Clocks.of(look.plan(), look.state()).askAt()),
+              .changingAt(look -> look.clocks().askAt()),
           line(
               "REST-ADD-ON",
               in(AT_REST),

@@ -162,8 +162,12 @@ public record Look(
     return where(state.lastLayer().map(Layer::zones).orElse(plan.zones()), zone -> !zone.reached());
   }
 
+  public Clocks clocks() {
+    return Clocks.of(plan, state);
+  }
+
   public Optional<Instant> settledAt() {
-    return Clocks.of(plan, state).settledAt();
+    return clocks().settledAt();
   }
 
   /// The layer is covered and its dwell is over.
