@@ -15,7 +15,8 @@ import { StagesDone } from "../parts/StagesDone";
 import { Strip } from "../parts/Strip";
 import { capital, day, firstName, hour, minutes, secondsOf } from "../parts/words";
 import { UnderAlarm } from "../treatment/alarm/AlarmScreen";
-import { type LiveTreatment, useTreatment } from "../treatment/couch/useTreatment";
+import { Summary } from "../treatment/couch/Summary";
+import { type LiveTreatment, summaryQuery, useTreatment } from "../treatment/couch/useTreatment";
 import type { StationProps } from "../parts/StationProps";
 import { Contact } from "./Contact";
 import { Given } from "./Given";
@@ -80,19 +81,19 @@ export default function After({ visit }: StationProps) {
 }
 
 function OnTheSkin({ treatment }: { treatment: Treatment }) {
-  const put = [...treatment.stage.before.flatMap(({ care }) => care), ...treatment.care].filter(
+  const put = [...treatment.before.flatMap(({ care }) => care), ...treatment.care].filter(
     ({ doneAt }) => doneAt !== undefined,
   );
   return (
     <>
       <StagesDone treatment={treatment} />
       <Strip title="On the skin now" code="in order" />
-      {treatment.addOnAt && !treatment.addOnOffAt && (
+      {treatment.addOn.at && !treatment.addOn.offAt && (
         <div className={cx("line", "slim")}>
           <span>
             {treatment.plan.addOn?.name}, {treatment.plan.addOn?.how}
           </span>
-          <span className="value mono">{hour(treatment.addOnAt)}</span>
+          <span className="value mono">{hour(treatment.addOn.at)}</span>
         </div>
       )}
       {put.length === 0 && <p className={cx("reply", "soft")}>No product was recorded.</p>}
@@ -141,6 +142,7 @@ function Sign({
 }) {
   const queries = useQueryClient();
   const [signing, setSigning] = useState(false);
+  const summary = useQuery(summaryQuery(treatment)).data;
   const { next } = after;
   const [words, setWords] = useState(
     `${next.stepLabel}${next.formula ? `, ${next.formula}` : ""}, from ${day(next.earliest)}`,
@@ -179,7 +181,8 @@ function Sign({
           },
         ]
       : [];
-    live.say(...planned, { type: "Signed", summary: treatment.summary, nextTime: words });
+    if (summary === undefined) return;
+    live.say(...planned, { type: "Signed", summary, nextTime: words });
     setSigning(false);
     await queries.invalidateQueries({ queryKey: ["today"] });
     await queries.invalidateQueries({ queryKey: ["clients"] });
@@ -202,7 +205,7 @@ function Sign({
           <DialogTitle id="sign">Sign the record</DialogTitle>
           <DialogContent>
             <div className="stack">
-              <p>{treatment.summary}</p>
+              <Summary treatment={treatment} />
               <TextField
                 label="Plan for next time"
                 multiline
@@ -245,7 +248,9 @@ function Sign({
             <Button
               type="submit"
               variant="contained"
-              disabled={!words.trim() || !whole || (time !== "" && seconds === undefined)}
+              disabled={
+                !summary || !words.trim() || !whole || (time !== "" && seconds === undefined)
+              }
             >
               Sign
             </Button>

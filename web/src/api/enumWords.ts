@@ -447,3 +447,17 @@ export const PACK_FAULTS = {
   OUT_OF_DATE: "out of date",
   OPEN_TOO_LONG: "open too long",
 } as const;
+
+export const SILENT = [
+  "AdviceTaken",
+  "AlarmStepDone",
+  "AlarmStepSkipped",
+  "EdgeSeen",
+  "FanTurned",
+  "HandedOver",
+  "IncidentReported",
+  "LayerMeasured",
+  "NoteWritten",
+  "QualityTold",
+  "WorkedIn",
+] as const;

@@ -1876,6 +1876,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/treatments/{id}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["summary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/treatments/{id}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -2672,6 +2704,17 @@ export interface components {
              */
             type: "AcidPrepStarted";
         };
+        AcidView: {
+            clocks: components["schemas"]["Clocks"];
+            /** Format: int64 */
+            contactLimitSeconds?: number;
+            fanOn: boolean;
+            layers: components["schemas"]["LayerView"][];
+            /** Format: int32 */
+            layersPlanned: number;
+            ledger: components["schemas"]["OnSkinView"];
+            noMoreAcid: boolean;
+        };
         ActiveWords: {
             /** @enum {string} */
             id: "RETINOL" | "PRESCRIBED_RETINOID" | "ACID" | "SCRUB" | "BENZOYL_PEROXIDE" | "INHIBITOR" | "CYTOSTATIC" | "STEROID" | "COPPER" | "ASCORBIC_ACID" | "CHEMICAL_FILTER" | "ALCOHOL_OR_FRAGRANCE";
@@ -2680,6 +2723,13 @@ export interface components {
         AddOn: {
             formula: components["schemas"]["Formula"];
             shortContact: boolean;
+        };
+        AddOnNow: {
+            /** Format: date-time */
+            at?: string;
+            notNow?: string;
+            /** Format: date-time */
+            offAt?: string;
         };
         AddOnPutOn: {
             /**
@@ -2751,6 +2801,23 @@ export interface components {
              */
             type: "AdviceTaken";
         };
+        AdviceTold: {
+            /** @enum {string} */
+            action?: "NONE" | "ASK" | "ASK_BESIDE" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
+            /** @enum {string} */
+            kind: "PREPARE" | "START" | "EMERGENCY" | "EYE" | "END_NOW" | "END" | "WIPE_TEST" | "END_ZONE" | "LOOK_NOW" | "HOLD" | "WAIT" | "FINISH" | "NEXT_RUNG" | "SAME_AGAIN" | "TAKE_OFF" | "SETTLE" | "REST" | "DONE";
+            line: string;
+            /** @enum {string} */
+            other?: "NONE" | "ASK" | "ASK_BESIDE" | "ARM" | "START_LAYER" | "COVERED" | "WIPE" | "END" | "END_ZONE" | "FAN" | "MORE_LAYERS" | "TOUCH_UP" | "ENDING_STEP" | "LEAVING_CHECK" | "ADD_ON" | "WIPE_ADD_ON" | "REDNESS" | "BARRIER" | "CARE" | "CARE_OFF" | "NEXT_STAGE" | "BASE";
+            passable?: boolean;
+            reason: string;
+            /** @enum {string} */
+            row?: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
+            steps?: string[];
+            /** Format: date-time */
+            until?: string;
+            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         AfterView: {
             /** Format: date-time */
             endedAt: string;
@@ -2765,6 +2832,14 @@ export interface components {
             sheet: components["schemas"]["SheetView"];
             /** Format: uuid */
             treatmentId: string;
+        };
+        AheadView: {
+            all: components["schemas"]["AdviceTold"][];
+            checkInSeconds: number[];
+            cues: components["schemas"]["CueView"][];
+            ifAnswered: number[];
+            /** Format: int32 */
+            now: number;
         };
         Alarm: {
             first: ("CALL" | "LIE_FLAT" | "ADRENALINE" | "WASH_OFF" | "DO_NOT_LEAVE" | "POISON_CENTRE" | "RINSE_EYE" | "LENSES_OUT" | "NO_NEUTRALISER_IN_EYE" | "ACID_OFF_BY_ANOTHER" | "EMERGENCY_CARE" | "TAKE_OFF" | "ADD_ON_OFF" | "CARE_OFF" | "COOL" | "WRITE_DOWN" | "CALL_CLINICIAN")[];
@@ -3036,6 +3111,15 @@ export interface components {
             pin: string;
             username: string;
         };
+        CalmView: {
+            addOn: components["schemas"]["AddOnNow"];
+            barrierOn: boolean;
+            care: components["schemas"]["CareNow"][];
+            endingSteps: components["schemas"]["EndingStepView"][];
+            extracted: components["schemas"]["ExtractedPoint"][];
+            /** Format: date-time */
+            restAt?: string;
+        };
         Cancelled: {
             why: string;
         };
@@ -3046,6 +3130,14 @@ export interface components {
              * @enum {string}
              */
             type: "CareDone";
+        };
+        CareNow: {
+            /** Format: date-time */
+            doneAt?: string;
+            id: string;
+            notNow?: string;
+            /** Format: date-time */
+            startedAt?: string;
         };
         CareProductKept: {
             label: components["schemas"]["ProductLabel"];
@@ -3092,8 +3184,6 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         CareView: {
-            /** Format: date-time */
-            doneAt?: string;
             extracts: boolean;
             how: string;
             id: string;
@@ -3101,12 +3191,9 @@ export interface components {
             kind: "LOOK" | "REMOVE" | "CLEANSE" | "PREP" | "GUARD" | "ACID" | "ENDING" | "REST" | "TOOL" | "MASK" | "PRODUCT" | "SUNSCREEN" | "LEAVING_CHECK";
             label: string;
             minds: components["schemas"]["MindView"][];
-            notNow?: string;
             said: string;
             /** Format: int64 */
             seconds?: number;
-            /** Format: date-time */
-            startedAt?: string;
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         CatalogueView: {
@@ -3450,6 +3537,35 @@ export interface components {
              */
             type: "Corrected";
         };
+        CouchView: {
+            acid: components["schemas"]["AcidView"];
+            ahead: components["schemas"]["AheadView"];
+            calm: components["schemas"]["CalmView"];
+            clientCues: components["schemas"]["ClientCue"][];
+            clockJump?: string;
+            conflicts: components["schemas"]["Conflict"][];
+            gate: components["schemas"]["GateView"];
+            /** Format: uuid */
+            id: string;
+            log: components["schemas"]["LogView"];
+            /** @enum {string} */
+            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
+            /** Format: int32 */
+            planned: number;
+            seen: components["schemas"]["SeenNow"];
+            /** Format: int32 */
+            seq: number;
+            /** Format: date-time */
+            serverNow: string;
+            stage: components["schemas"]["StageNow"];
+            stepsDone?: {
+                [key: string]: string;
+            };
+            therapist: string;
+            /** Format: uuid */
+            visitId: string;
+            whyOwed: boolean;
+        };
         Counsel: {
             instead: string[];
             refer?: string;
@@ -3529,11 +3645,12 @@ export interface components {
         CsvText: {
             text: string;
         };
-        Cue: {
-            advice: components["schemas"]["Advice"];
+        CueView: {
+            /** Format: int32 */
+            advice: number;
             /** Format: date-time */
             at: string;
-            ifAnswered: components["schemas"]["Advice"][];
+            ifAnswered: number[];
             /** @enum {string} */
             kind: "ASK" | "ADVICE" | "LIMIT";
         };
@@ -3587,9 +3704,15 @@ export interface components {
             /** Format: double */
             targetPercent: number;
         };
+        DoneCare: {
+            /** Format: date-time */
+            doneAt: string;
+            id: string;
+            label: string;
+        };
         DoneStageView: {
             answers: components["schemas"]["Told"][];
-            care: components["schemas"]["CareView"][];
+            care: components["schemas"]["DoneCare"][];
             clocks: components["schemas"]["Clocks"];
             /** Format: int64 */
             contactLimitSeconds?: number;
@@ -3709,7 +3832,6 @@ export interface components {
             done: boolean;
             /** @enum {string} */
             id: "SAY_STING" | "BLOT" | "NEUTRALISE" | "REPEAT_TO_NO_FIZZ" | "RINSE_COOL" | "LIFT_GEL" | "NEUTRALISE_LIFTED" | "PRESS_HOT_SPOTS" | "WIPE_PASTE" | "COOL_RINSE" | "FAN" | "PADS_FROM_THE_NOSE" | "FRESH_PADS" | "COOL_WATER" | "PAT_DRY" | "COMPRESS" | "LIFT_WITH_COMPRESS" | "WIPE_THEN_RINSE" | "FAN_AND_COMPRESS" | "SAY_IT_RUNS_ITS_COURSE" | "LEAVE_AS_IT_IS" | "COLD_COMPRESSES" | "SAY_IT_UNDOES_NOTHING";
-            words: string;
         };
         Entry: {
             address: string;
@@ -3981,6 +4103,17 @@ export interface components {
             /** @enum {string} */
             id: "A" | "B" | "C";
             label: string;
+        };
+        GateView: {
+            answers: ("GO" | "HOLD" | "END")[];
+            /** @enum {string} */
+            decided?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
+            mayKeep: boolean;
+            passes?: boolean;
+            /** Format: int32 */
+            prepAnswer?: number;
+            /** Format: date-time */
+            prepTouchedAt?: string;
         };
         GivenSheet: {
             given: components["schemas"]["GivenView"];
@@ -4328,6 +4461,13 @@ export interface components {
             row: "EMERGENCY" | "EYE" | "INJURY" | "WISH" | "LIMIT" | "STOP_LINE" | "WHITENING" | "REDNESS" | "WIPE_TEST" | "SPENT_ZONE" | "NOT_LOOKED" | "HOLD_LINE" | "DWELL" | "DONE" | "NEXT_RUNG" | "FELT" | "AGAIN";
             then: string;
             when: string;
+        };
+        LogView: {
+            events: components["schemas"]["EventView"][];
+            /** Format: int32 */
+            from: number;
+            recalculated: boolean;
+            undo?: components["schemas"]["UndoView"];
         };
         LookWords: {
             /** @enum {string} */
@@ -5069,6 +5209,21 @@ export interface components {
             /** Format: int32 */
             tries: number;
         };
+        PlannedView: {
+            /** Format: int64 */
+            acidPrepSeconds?: number;
+            before: components["schemas"]["DoneStageView"][];
+            briefing: string[];
+            care: components["schemas"]["CareView"][];
+            cover: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+            handset: boolean;
+            ownCurve?: components["schemas"]["OwnCurve"];
+            plan: components["schemas"]["PlanView"];
+            /** Format: int32 */
+            seq: number;
+            shortened?: components["schemas"]["ShortenedView"];
+            steps: components["schemas"]["StepView"][];
+        };
         Point: {
             /** Format: double */
             x: number;
@@ -5674,6 +5829,20 @@ export interface components {
             rules: components["schemas"]["RuleWords"][];
             whats: components["schemas"]["WhatOption"][];
         };
+        SeenNow: {
+            alarms: components["schemas"]["Alarm"][];
+            answers: components["schemas"]["Told"][];
+            beside: components["schemas"]["BesideView"][];
+            endedZones: components["schemas"]["EndedZoneView"][];
+            /** @enum {string} */
+            response: "AWAKE" | "ASLEEP" | "NUMBED";
+            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
+            zones: components["schemas"]["SeenView"][];
+        };
+        SeenView: {
+            look: components["schemas"]["ZoneView"];
+            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
         SelectionQuestion: {
             areasCm2?: {
                 [key: string]: number;
@@ -5952,7 +6121,6 @@ export interface components {
             run: number;
         };
         StageNow: {
-            before: components["schemas"]["DoneStageView"][];
             /** Format: date-time */
             from: string;
             next?: components["schemas"]["StageAhead"];
@@ -6101,6 +6269,9 @@ export interface components {
             /** @enum {string} */
             id: "GLYCOLIC" | "LACTIC" | "MANDELIC" | "SALICYLIC" | "TCA" | "PYRUVIC" | "CITRIC" | "MALIC" | "TARTARIC" | "AZELAIC" | "GLUCONOLACTONE" | "RESORCINOL" | "RETINOL" | "FIG" | "PAPAYA" | "PINEAPPLE" | "PUMPKIN";
             label: string;
+        };
+        SummaryView: {
+            words: string;
         };
         Swapping: {
             edits: components["schemas"]["StepEdit"][];
@@ -6288,82 +6459,8 @@ export interface components {
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         TreatmentView: {
-            /** Format: int64 */
-            acidPrepSeconds?: number;
-            /** Format: date-time */
-            addOnAt?: string;
-            addOnNotNow?: string;
-            /** Format: date-time */
-            addOnOffAt?: string;
-            advice: components["schemas"]["Advice"];
-            alarms: components["schemas"]["Alarm"][];
-            answers: components["schemas"]["Told"][];
-            barrierOn: boolean;
-            beside: components["schemas"]["BesideView"][];
-            briefing: string[];
-            care: components["schemas"]["CareView"][];
-            checkInSeconds: number[];
-            clientCues: components["schemas"]["ClientCue"][];
-            clockJump?: string;
-            clocks: components["schemas"]["Clocks"];
-            conflicts: components["schemas"]["Conflict"][];
-            /** Format: int64 */
-            contactLimitSeconds?: number;
-            cover: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
-            cues: components["schemas"]["Cue"][];
-            endedZones: components["schemas"]["EndedZoneView"][];
-            endingSteps: components["schemas"]["EndingStepView"][];
-            events: components["schemas"]["EventView"][];
-            /** Format: int32 */
-            eventsFrom: number;
-            extracted: components["schemas"]["ExtractedPoint"][];
-            fanOn: boolean;
-            /** @enum {string} */
-            gateA?: "KEEP" | "SHORTEN" | "UNDER_BARRIER" | "LOWER_RUNG" | "OTHER_FORMULA" | "STOP";
-            gateAnswers: ("GO" | "HOLD" | "END")[];
-            gatePasses?: boolean;
-            handset: boolean;
-            /** Format: uuid */
-            id: string;
-            ifAnswered: components["schemas"]["Advice"][];
-            layers: components["schemas"]["LayerView"][];
-            /** Format: int32 */
-            layersPlanned: number;
-            ledger: components["schemas"]["OnSkinView"];
-            mayKeep: boolean;
-            noMoreAcid: boolean;
-            ownCurve?: components["schemas"]["OwnCurve"];
-            /** @enum {string} */
-            phase: "READY" | "ARMED" | "ACID" | "ENDING" | "SETTLING" | "AT_REST" | "CHECKED" | "SIGNED" | "STOPPED";
-            plan: components["schemas"]["PlanView"];
-            /** Format: int32 */
-            prepAnswer?: number;
-            /** Format: date-time */
-            prepTouchedAt?: string;
-            recalculated: boolean;
-            /** @enum {string} */
-            response: "AWAKE" | "ASLEEP" | "NUMBED";
-            /** Format: date-time */
-            restAt?: string;
-            /** Format: int32 */
-            seq: number;
-            /** Format: date-time */
-            serverNow: string;
-            shortened?: components["schemas"]["ShortenedView"];
-            signs: ("FAINT" | "BREATHLESS" | "PALPITATION" | "RINGING_EARS" | "WHEALS_BEYOND" | "SWELLING_MOUTH" | "EYE" | "BLISTER" | "SWELLING" | "WHEALS" | "DEEP_FROST" | "ASKS_TO_STOP")[];
-            stage: components["schemas"]["StageNow"];
-            steps: components["schemas"]["StepView"][];
-            summary: string;
-            therapist: string;
-            undo?: components["schemas"]["UndoView"];
-            /** Format: uuid */
-            visitId: string;
-            why?: components["schemas"]["WhyView"];
-            whyOwed: boolean;
-            wipeOwed: boolean;
-            zones: {
-                [key: string]: components["schemas"]["ZoneView"];
-            };
+            couch: components["schemas"]["CouchView"];
+            planned: components["schemas"]["PlannedView"];
         };
         UndoView: {
             /** Format: uuid */
@@ -6504,6 +6601,9 @@ export interface components {
              */
             type: "WhiteningSeen";
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        WhyAnswer: {
+            row?: components["schemas"]["WhyView"];
         };
         WhyView: {
             /** Format: int32 */
@@ -9635,7 +9735,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TreatmentView"];
+                    "*/*": components["schemas"]["CouchView"];
                 };
             };
         };
@@ -9728,6 +9828,50 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
+        };
+    };
+    summary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SummaryView"];
+                };
+            };
+        };
+    };
+    why: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WhyAnswer"];
                 };
             };
         };

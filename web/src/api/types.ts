@@ -1,5 +1,8 @@
 // Short names for the generated schema; nothing is written by hand that the server describes.
 import type { components } from "./schema";
+import type { Cue, Told, Treatment } from "./treatment";
+
+export type { Cue, Told, Treatment };
 
 type Schemas = components["schemas"];
 export type Session = Schemas["Session"];
@@ -60,10 +63,8 @@ export type Rack = Schemas["RackView"];
 export type Tile = Schemas["TileView"];
 export type PlanStation = Schemas["PlanStation"];
 export type PlanView = Schemas["PlanView"];
-export type Treatment = Schemas["TreatmentView"];
 export type Advice = Schemas["Advice"];
 export type Row = NonNullable<Advice["row"]>;
-export type Cue = Schemas["Cue"];
 export type Fact = Schemas["Fact"];
 export type Quality = Schemas["QualityTold"]["quality"];
 export type NewEvent = Schemas["NewEvent"];

@@ -4,7 +4,8 @@ import { clock, decimal } from "./words";
 
 /** Each layer of each stage: with what, from which bottle, how much, how long until END. */
 export function StagesDone({ treatment }: { treatment: Treatment }) {
-  const { before, of, number } = treatment.stage;
+  const { before } = treatment;
+  const { of, number } = treatment.stage;
   const stages = [
     ...before,
     {

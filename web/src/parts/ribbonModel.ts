@@ -140,7 +140,8 @@ export function ribbonOfTreatment(treatment: Treatment, now?: number): RibbonMod
 
 /** Every stage in which acid went on, the last included, each on its own clock. */
 export function ribbonsOfRecord(treatment: Treatment): { label: string; model: RibbonModel }[] {
-  const { before, of, number } = treatment.stage;
+  const { before, stage } = treatment;
+  const { of, number } = stage;
   const done = before.flatMap((stage, i) => {
     const until = before[i + 1]?.from ?? treatment.stage.from;
     const model = ribbonOfStage(

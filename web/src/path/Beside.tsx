@@ -4,6 +4,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfTreatment } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day } from "../parts/words";
+import { Summary } from "../treatment/couch/Summary";
 import { treatmentQuery } from "../treatment/couch/useTreatment";
 
 /** Two visits, their ribbons one under the other on one scale. */
@@ -35,7 +36,7 @@ export function Beside({ one, other }: { one: Visit; other: Visit }) {
                 label={`Peel of ${day(visit.startsAt)}`}
               />
             )}
-            <p className="pad">{treatment.summary}</p>
+            <Summary treatment={treatment} className="pad" />
           </section>
         );
       })}

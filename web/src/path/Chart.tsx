@@ -22,6 +22,7 @@ import { Segments } from "../parts/Segments";
 import { Strip } from "../parts/Strip";
 import { day, firstName, hour, plural, respected, second } from "../parts/words";
 import { Progress } from "../series/Progress";
+import { Summary } from "../treatment/couch/Summary";
 import { treatmentQuery } from "../treatment/couch/useTreatment";
 import { zoneLooks } from "../treatment/couch/zoneLooks";
 import { ClientForm } from "../client/ClientForm";
@@ -303,7 +304,7 @@ function Record({ visit }: { visit: Visit }) {
           />
         </div>
         <div>
-          <p className={cx("summary")}>{data.summary}</p>
+          <Summary treatment={data} className={cx("summary")} />
           {signature?.fact?.type === "Signed" && (
             <p>
               <b>Next time:</b> {signature.fact.nextTime}

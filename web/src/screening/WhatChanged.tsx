@@ -8,6 +8,7 @@ import { Ribbon } from "../parts/Ribbon";
 import { ribbonsOfRecord } from "../parts/ribbonModel";
 import { Strip } from "../parts/Strip";
 import { day, firstName, zoneName } from "../parts/words";
+import { Summary } from "../treatment/couch/Summary";
 import { treatmentQuery } from "../treatment/couch/useTreatment";
 import { FlakesTold } from "./FlakesTold";
 import styles from "./WhatChanged.module.css";
@@ -45,7 +46,7 @@ export const WhatChanged = memo(function WhatChanged({
           />
         </div>
       ))}
-      <p>{data.summary}</p>
+      <Summary treatment={data} />
       {spots.length > 0 && (
         <p>
           <b>Hot spots:</b>{" "}

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
-import { ALARM_STEPS, ALARM_STEPS_OF } from "../../api/enumWords";
+import { ALARM_STEPS, ALARM_STEPS_OF, ENDING_STEPS } from "../../api/enumWords";
 import type { Alarm, AlarmStep, Fact, Treatment } from "../../api/types";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
@@ -143,7 +143,7 @@ function AlarmScreen({
           live={live}
           acid={acid}
           ended={ended}
-          next={next?.words}
+          next={next && ENDING_STEPS[next.id]}
           onEnd={end}
           onStep={takeOff}
         />

@@ -1,12 +1,18 @@
+import { useQuery } from "@tanstack/react-query";
 import classNames from "classnames/bind";
 import type { Row, Treatment } from "../../api/types";
+import { ErrorNote } from "../../parts/ErrorNote";
+import { whyQuery } from "./useTreatment";
 import styles from "./Why.module.css";
 
 const cx = classNames.bind(styles);
 
 /** The row of the table behind the standing advice, the values that matched it, and its source. */
 export function Why({ treatment, row }: { treatment: Treatment; row: Row | undefined }) {
-  const why = treatment.why?.row === row ? treatment.why : undefined;
+  const asked = useQuery(whyQuery(treatment, row));
+  if (asked.isError) return <ErrorNote error={asked.error} />;
+  if (asked.isPending) return null;
+  const why = asked.data?.row === row ? asked.data : undefined;
   if (!why) {
     return (
       <p className="soft">

@@ -1,4 +1,5 @@
-import type { Advice, Cue, NewEvent, Treatment } from "../../api/types";
+import { SILENT } from "../../api/enumWords";
+import type { Advice, Cue, Fact, NewEvent, Treatment } from "../../api/types";
 
 /** The cue whose time has come last; none before the first. */
 /** Said with the advice once an entry was corrected. */
@@ -17,21 +18,6 @@ export const NO_ADVICE: Pick<Advice, "line" | "reason"> = {
 /** How long after the check-in a missing look becomes the advice. */
 const GRACE_SECONDS = 15;
 
-/** Recorded only: nothing follows from them. */
-const SILENT = [
-  "NoteWritten",
-  "FanTurned",
-  "AdviceTaken",
-  "AlarmStepDone",
-  "AlarmStepSkipped",
-  "QualityTold",
-  "WorkedIn",
-  "HandedOver",
-  "LayerMeasured",
-  "IncidentReported",
-  "EdgeSeen",
-];
-
 /**
  * The advice that holds now: what the server gave, moved on by its own cues; after one answer that
  * it does not know yet, what it said would follow from that answer. While the server only takes its
@@ -44,7 +30,7 @@ export function adviceNow(
   away: boolean,
 ): Advice | null {
   const standing = cueAt(treatment, now)?.advice ?? treatment.advice;
-  const telling = unsent.filter(({ fact }) => !SILENT.includes(fact.type));
+  const telling = unsent.filter(({ fact }) => !isSilent(fact));
   if (telling.length === 0 || standing.kind === "END_NOW") return standing;
   const [first] = telling;
   const judged =
@@ -54,6 +40,11 @@ export function adviceNow(
   if (!away) return judged ?? standing;
   const gone = stale(treatment, telling, now);
   return gone ?? judged ?? null;
+}
+
+/** No advice changes by it. */
+function isSilent({ type }: Fact): boolean {
+  return SILENT.some((silent) => silent === type);
 }
 
 /** What was told last and not sent has itself gone stale: look now, whatever it had led to. */

@@ -1,7 +1,8 @@
 import { queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, body, Problem } from "../../api/client";
-import type { Fact, NewEvent, Treatment } from "../../api/types";
+import { taken, unfold } from "../../api/treatment";
+import type { Fact, NewEvent, Row, Told, Treatment } from "../../api/types";
 import { offsetOf, onJump, steadyNow } from "../../parts/steadyNow";
 import { sessionQuery } from "../../parts/session";
 import { Queue } from "./queue";
@@ -13,15 +14,34 @@ export function treatmentQuery(id: string) {
       const answer = await api.GET("/api/treatments/{id}", { params: { path: { id } } });
       return aged(body(answer), answer.response.headers.get("x-kept-at"));
     },
+    select: unfold,
     refetchOnWindowFocus: "always",
   });
 }
 
+/** The whole in words after so many entries, as it is signed. */
+export function summaryQuery({ id, seq }: Pick<Treatment, "id" | "seq">) {
+  return queryOptions({
+    queryKey: ["treatment", id, "summary", seq],
+    queryFn: async () =>
+      body(await api.GET("/api/treatments/{id}/summary", { params: { path: { id } } })).words,
+  });
+}
+
+/** The row of the table behind the advice that holds now. */
+export function whyQuery({ id, seq }: Pick<Treatment, "id" | "seq">, row: Row | undefined) {
+  return queryOptions({
+    queryKey: ["treatment", id, "why", seq, row],
+    queryFn: async () =>
+      body(await api.GET("/api/treatments/{id}/why", { params: { path: { id } } })).row ?? null,
+  });
+}
+
 /** What was kept on this device tells the server's time of then: it has gone on since. */
-function aged(treatment: Treatment, keptAt: string | null): Treatment {
-  if (keptAt === null) return treatment;
-  const now = Date.parse(treatment.serverNow) + (Date.now() - Number(keptAt));
-  return { ...treatment, serverNow: new Date(now).toISOString() };
+function aged(told: Told, keptAt: string | null): Told {
+  if (keptAt === null) return told;
+  const now = Date.parse(told.couch.serverNow) + (Date.now() - Number(keptAt));
+  return { ...told, couch: { ...told.couch, serverNow: new Date(now).toISOString() } };
 }
 
 /** Answers that judge an event; any other leaves it to be sent again. */
@@ -75,7 +95,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
   /** Asks anew only for what another screen has said. */
   const catchUp = useCallback(() => {
     const known = queries.getQueryData(treatmentQuery(id).queryKey);
-    if (!sending.current && heard.current > (known?.seq ?? 0)) {
+    if (!sending.current && heard.current > (known?.couch.seq ?? 0)) {
       void queries.invalidateQueries({ queryKey: ["treatment", id] });
     }
   }, [id, queries]);
@@ -100,7 +120,8 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     if (sending.current) return true;
     sending.current = true;
     let moved = false;
-    let taken = true;
+    let stale = false;
+    let arrived = true;
     // What the server cannot take now holds nothing back: END above all goes on behind it.
     const tried = new Set<string>();
     const waiting = () => queue.all().find(({ id }) => !tried.has(id));
@@ -109,7 +130,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
       try {
         const fresh = body(
           await api.POST("/api/treatments/{id}/events", {
-            params: { path: { id }, query: { since: known()?.seq ?? 0 } },
+            params: { path: { id }, query: { since: known()?.couch.seq ?? 0 } },
             body: { ...next, sentAt: new Date(steadyNow() + offsetWhenSaid(next)).toISOString() },
           }),
         );
@@ -117,8 +138,12 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         saidBy.current.delete(next.id);
         await queries.cancelQueries({ queryKey: ["treatment", id] });
         const before = known();
-        queries.setQueryData(treatmentQuery(id).queryKey, whole(before, fresh));
-        moved ||= before?.phase !== fresh.phase || before.alarms.length !== fresh.alarms.length;
+        if (before) queries.setQueryData(treatmentQuery(id).queryKey, taken(before, fresh));
+        // Another plan, or what reaches back: all is asked for anew.
+        stale ||= before?.planned.seq !== fresh.planned;
+        moved ||=
+          before?.couch.phase !== fresh.phase ||
+          before.couch.seen.alarms.length !== fresh.seen.alarms.length;
         setAway(false);
         setFull(false);
       } catch (problem) {
@@ -127,7 +152,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
           queue.remove(next.id);
           setRefused(problem.message);
         } else {
-          taken = false;
+          arrived = false;
           if (!(problem instanceof Problem && problem.status >= 500)) break;
         }
       }
@@ -135,11 +160,13 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     }
     sending.current = false;
     setUnsent(queue.all());
-    if (!taken) {
+    if (!arrived) {
       setAway(true);
       return false;
     }
-    catchUp();
+    if (stale)
+      void queries.invalidateQueries({ queryKey: treatmentQuery(id).queryKey, exact: true });
+    else catchUp();
     // The path of the visit moves with the phase; between, it is only asked when it is next shown.
     await queries.invalidateQueries({
       queryKey: ["visit", visitId],
@@ -221,13 +248,6 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
     say,
     error: query.error,
   };
-}
-
-/** An answer tells only what is new; what is known before it stays. */
-function whole(before: Treatment | undefined, fresh: Treatment): Treatment {
-  if (fresh.eventsFrom === 0) return fresh;
-  const earlier = before?.events.slice(0, fresh.eventsFrom) ?? [];
-  return { ...fresh, eventsFrom: 0, events: [...earlier, ...fresh.events] };
 }
 
 /**

@@ -22,7 +22,7 @@ export function AcidPrep({
 }) {
   const now = useNow(live.offset);
   const most = (treatment.acidPrepSeconds ?? 0) * 1000;
-  const on = treatment.prepTouchedAt;
+  const on = treatment.gate.prepTouchedAt;
   const contact = on === undefined ? 0 : Math.max(0, now - Date.parse(on));
   const over = contact >= most;
   return (

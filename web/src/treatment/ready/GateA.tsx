@@ -17,7 +17,7 @@ import styles from "./Ready.module.css";
 
 const cx = classNames.bind({ ...couchStyles, ...styles });
 
-const GATE_TINTS: Record<Treatment["gateAnswers"][number], Tint> = {
+const GATE_TINTS: Record<Treatment["gate"]["answers"][number], Tint> = {
   GO: "go",
   HOLD: "hold",
   END: "end",
@@ -35,7 +35,7 @@ interface GateProps {
 /** The answer to the prep: it lets the plan go on, changes it, or ends the visit. */
 export function GateA({ visit, treatment, live, onDone }: GateProps) {
   const [spotting, setSpotting] = useState(false);
-  const answer = treatment.prepAnswer;
+  const answer = treatment.gate.prepAnswer;
   const zones: Partial<Record<Zone, ZoneLook>> = {};
   for (const zone of treatment.plan.zones) {
     zones[zone] = { hotSpot: treatment.zones[zone]?.hotSpot };
@@ -46,7 +46,7 @@ export function GateA({ visit, treatment, live, onDone }: GateProps) {
       <p className={cx("how")}>{treatment.steps.find(({ id }) => id === "GATE_A")?.how}</p>
       <SensationKeys
         answers={[]}
-        leads={treatment.gateAnswers.map((lead) => GATE_TINTS[lead])}
+        leads={treatment.gate.answers.map((lead) => GATE_TINTS[lead])}
         words={{ hold: "decide", end: "not as planned" }}
         told={toldNow(live.unsent) ?? answer}
         onAnswer={(value) => live.say({ type: "SensationAnswered", value })}
@@ -55,7 +55,9 @@ export function GateA({ visit, treatment, live, onDone }: GateProps) {
         <Button color="inherit" aria-pressed={spotting} onClick={() => setSpotting(!spotting)}>
           A hot spot
         </Button>
-        {treatment.gateA && <span className="soft">decided: {GATE_CHOICES[treatment.gateA]}</span>}
+        {treatment.gate.decided && (
+          <span className="soft">decided: {GATE_CHOICES[treatment.gate.decided]}</span>
+        )}
       </div>
       {spotting && (
         <div className={cx("gate-face")}>
@@ -90,7 +92,7 @@ function Choices({
 }: Omit<GateProps, "visit"> & { answer: number }) {
   const queries = useQueryClient();
   const [other, setOther] = useState(false);
-  const passes = treatment.gatePasses ?? false;
+  const passes = treatment.gate.passes ?? false;
   const hot = Object.values(treatment.zones).some((zone) => zone?.hotSpot !== undefined);
   const instead = useQuery({
     queryKey: ["treatment", treatment.id, "gate-a", treatment.plan.formulaCode],
@@ -136,9 +138,9 @@ function Choices({
       <div className={cx("gate-choices")}>
         <Pick
           name={hot ? "Spots under barrier" : "Keep"}
-          says={!treatment.mayKeep ? `${kept}: not at 8 and more` : kept}
+          says={!treatment.gate.mayKeep ? `${kept}: not at 8 and more` : kept}
           advised={passes}
-          off={!treatment.mayKeep}
+          off={!treatment.gate.mayKeep}
           onPick={() => decide(hot ? "UNDER_BARRIER" : "KEEP")}
         />
         <Pick

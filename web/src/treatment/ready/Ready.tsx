@@ -49,7 +49,7 @@ function Open({ visit }: { visit: Visit }) {
         }),
       ),
     onSuccess: async (treatment) => {
-      queries.setQueryData(treatmentQuery(treatment.id).queryKey, treatment);
+      queries.setQueryData(treatmentQuery(treatment.couch.id).queryKey, treatment);
       await changed();
     },
   });
@@ -279,7 +279,7 @@ const ANSWERED = ["GATE_A", "BASELINE", "CLINICIAN"];
 
 /** An acid prep is on, or would be: the pedal starts its clock first. */
 const prepWaits = (treatment: Treatment) =>
-  treatment.acidPrepSeconds !== undefined && treatment.prepTouchedAt === undefined;
+  treatment.acidPrepSeconds !== undefined && treatment.gate.prepTouchedAt === undefined;
 
 function useReadyKeys(
   panel: PanelName | null,

@@ -2,6 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { ENDING_STEPS } from "../../api/enumWords";
 import type { Advice, Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
 import { FaceMap } from "../../parts/FaceMap";
@@ -285,11 +286,11 @@ function Settling({
             <>
               <h2>Off the skin</h2>
               <ol>
-                {treatment.endingSteps.map(({ id, words, done }) => (
+                {treatment.endingSteps.map(({ id, done }) => (
                   <li key={id} className={cx(done || sent(id) ? "done" : id === open ? "now" : "")}>
                     <i aria-hidden="true" />
                     <span>
-                      {words}
+                      {ENDING_STEPS[id]}
                       {(done || sent(id)) && <span className="hidden">, done</span>}
                     </span>
                   </li>
@@ -357,15 +358,15 @@ function AddOn({ treatment }: { treatment: Treatment }) {
         {addOn.code}, {addOn.name}
       </b>
       <br />
-      {addOnStands(treatment, addOn.how)}
+      {addOnStands(treatment.addOn, addOn.how)}
     </p>
   );
 }
 
-function addOnStands({ addOnAt, addOnOffAt, addOnNotNow }: Treatment, how: string) {
-  if (addOnAt && addOnOffAt) return `On at ${hour(addOnAt)}, off at ${hour(addOnOffAt)}.`;
-  if (addOnAt) return `On at ${hour(addOnAt)}; ${how}.`;
-  return addOnNotNow ? `Not now: ${addOnNotNow}.` : `Before all else; ${how}.`;
+function addOnStands({ at, offAt, notNow }: Treatment["addOn"], how: string) {
+  if (at && offAt) return `On at ${hour(at)}, off at ${hour(offAt)}.`;
+  if (at) return `On at ${hour(at)}; ${how}.`;
+  return notNow ? `Not now: ${notNow}.` : `Before all else; ${how}.`;
 }
 
 /** What goes on calm skin, in order, and the check before the client leaves. */

@@ -11,7 +11,7 @@ import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import { useNow } from "../../parts/useNow";
 import { zoneName } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
-import { RESPONSES } from "../../api/enumWords";
+import { ENDING_STEPS, RESPONSES } from "../../api/enumWords";
 import { adviceNow, answersNow } from "../couch/advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
 import { besideKeys, BesideNotes } from "../couch/Beside";
@@ -75,7 +75,7 @@ function Couch({
     ({ id, done }) =>
       !done && !unsent.some(({ fact }) => fact.type === "EndingStepDone" && fact.step === id),
   );
-  const advice = endUnsent ? endedHere(toTakeOff?.words) : given;
+  const advice = endUnsent ? endedHere(toTakeOff && ENDING_STEPS[toTakeOff.id]) : given;
   const row = advice?.row;
   const flash = useCues(treatment, advice, now);
   useWakeLock(acidOn);

@@ -127,7 +127,7 @@ class CouchBench {
     }
     String couch =
         "/api/treatments/"
-            + read(asked("POST", "/api/visits/" + visit + "/treatment", "")).get("id").asString();
+            + read(asked("POST", "/api/visits/" + visit + "/treatment", "")).get("couch").get("id").asString();
     String code = read(asked("POST", couch + "/handset", "")).get("code").asString();
     assertThat(post("/api/handset", "{\"code\":\"" + code + "\"}")).isEqualTo(200);
     SynchronousQueue<Long> heard = new SynchronousQueue<>();

@@ -96,7 +96,7 @@ class DataJourney {
             fetch(`/api/visits/${visit}`).then(r => r.json())
               .then(({ treatmentId }) => fetch(`/api/treatments/${treatmentId}`))
               .then(r => r.json())
-              .then(({ events }) => done(events
+              .then(({ couch }) => done(couch.log.events
                 .map(({ fact }) => fact?.type === "SensationAnswered" ? `${fact.value}`
                   : fact?.type === "EndingStarted" ? "ended" : "")
                 .filter(Boolean).join(" ")));

@@ -70,7 +70,7 @@ class HandsJourney extends Journey {
                 const visit = location.pathname.split("/")[2];
                 fetch(`/api/visits/${visit}`).then(r => r.json())
                   .then(v => fetch(`/api/treatments/${v.treatmentId}`)).then(r => r.json())
-                  .then(t => done(t.events.slice(-3)
+                  .then(t => done(t.couch.log.events.slice(-3)
                     .map(e => e.fact.type + " " + e.who).join(", ")));
                 """);
     assertThat(said)

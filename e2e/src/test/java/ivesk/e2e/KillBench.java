@@ -105,7 +105,8 @@ class KillBench {
 
   private static List<String> ids(String treatment) {
     List<String> ids = new ArrayList<>();
-    String events = treatment.substring(treatment.lastIndexOf("\"events\":["));
+    String events =
+        treatment.substring(treatment.indexOf("\"events\":["), treatment.indexOf("\"planned\":{"));
     Matcher found = Pattern.compile("\\{\"id\":\"([^\"]+)\"").matcher(events);
     while (found.find()) ids.add(found.group(1));
     return ids;

@@ -40,7 +40,7 @@ class AtOnceTest {
       for (Future<Answer> one : screens.invokeAll(openers)) {
         Answer answer = one.get();
         assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
-        opened.add(answer.body().get("id").asString());
+        opened.add(answer.body().at("/couch/id").asString());
       }
       assertThat(opened).hasSize(64).containsOnly(opened.getFirst());
     }

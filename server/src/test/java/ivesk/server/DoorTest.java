@@ -167,7 +167,7 @@ class DoorTest {
     assertThat(practice.get("/api/visits/" + adaeze + "/consult").body()).isEqualTo(before.body());
 
     String running = practice.visit("Jonas Arkwright").get("treatmentId").asString();
-    int events = practice.get("/api/treatments/" + running).body().get("events").size();
+    int events = practice.get("/api/treatments/" + running).body().at("/couch/log/events").size();
     for (String fact :
         List.of(
             "{\"type\":\"WhiteningSeen\",\"zones\":[\"CHIN\"]}",
@@ -184,7 +184,7 @@ class DoorTest {
     }
     Answer after = practice.get("/api/treatments/" + running);
     assertThat(after.status()).isEqualTo(200);
-    assertThat(after.body().get("events").size()).isEqualTo(events);
+    assertThat(after.body().at("/couch/log/events").size()).isEqualTo(events);
 
     assertThat(practice.put("/api/shelf/products", "{\"label\":{\"code\":\"X-1\"}}").status())
         .isEqualTo(400);

@@ -80,7 +80,8 @@ class GateTest {
   @Order(2)
   void lookOneComesBeforeTheCleanse() {
     treatment =
-        "/api/treatments/" + practice.post(visit + "/treatment", "").body().get("id").asString();
+        "/api/treatments/"
+            + practice.post(visit + "/treatment", "").body().at("/couch/id").asString();
     Answer early = done("CLEANSE");
     assertThat(early.status()).isEqualTo(422);
     assertThat(early.detail()).startsWith("Look 1 comes before anything touches the skin");
@@ -136,18 +137,22 @@ class GateTest {
     JsonNode mistaken = change("LOWER_RUNG", "GLY-20").body();
     JsonNode back =
         say("{\"type\":\"TakenBack\",\"event\":\"%s\"}"
-                .formatted(mistaken.at("/undo/event").asString()))
+                .formatted(mistaken.at("/couch/log/undo/event").asString()))
             .body();
-    assertThat(back.at("/plan/formulaCode").asString()).isEqualTo("GLY-35");
+    assertThat(back.get("planned").asInt())
+        .as("the screen is told that the plan is another one")
+        .isGreaterThan(mistaken.at("/planned/seq").asInt());
+    assertThat(practice.get(treatment).body().at("/planned/plan/formulaCode").asString())
+        .isEqualTo("GLY-35");
     assertThat(practice.get(visit).body().get("formula").asString()).isEqualTo("GLY-35");
 
     JsonNode changed = change("LOWER_RUNG", "GLY-20").body();
-    assertThat(changed.at("/plan/formulaCode").asString()).isEqualTo("GLY-20");
-    assertThat(changed.at("/plan/edge").asString()).isEqualTo("BELOW_THE_JAW");
-    assertThat(changed.get("gateA").asString()).isEqualTo("LOWER_RUNG");
-    assertThat(changed.get("contactLimitSeconds").asLong())
-        .isEqualTo(changed.at("/plan/contactSeconds").asLong());
-    assertThat(changed.get("events").toString()).contains("\"note\":\"GLY-20\"");
+    assertThat(changed.at("/planned/plan/formulaCode").asString()).isEqualTo("GLY-20");
+    assertThat(changed.at("/planned/plan/edge").asString()).isEqualTo("BELOW_THE_JAW");
+    assertThat(changed.at("/couch/gate/decided").asString()).isEqualTo("LOWER_RUNG");
+    assertThat(changed.at("/couch/acid/contactLimitSeconds").asLong())
+        .isEqualTo(changed.at("/planned/plan/contactSeconds").asLong());
+    assertThat(changed.at("/couch/log/events").toString()).contains("\"note\":\"GLY-20\"");
     assertThat(practice.get(visit).body().get("formula").asString()).isEqualTo("GLY-20");
     assertThat(practice.get(visit + "/plan").body().get("runs").toString())
         .contains("GLY-20")

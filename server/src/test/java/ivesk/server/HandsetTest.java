@@ -69,7 +69,7 @@ class HandsetTest {
     Answer off = practice.post(treatment + "/handset", "");
     assertThat(off.status()).isEqualTo(422);
     assertThat(off.detail()).startsWith("The practice uses no client's handset");
-    assertThat(now().get("handset").asBoolean()).isFalse();
+    assertThat(now().at("/planned/handset").asBoolean()).isFalse();
   }
 
   @Test
@@ -81,7 +81,8 @@ class HandsetTest {
     practice.signIn("ines", "harbour");
     String visit = "/api/visits/" + ofToday("Maren Holt").get("id").asString();
     treatment =
-        "/api/treatments/" + practice.post(visit + "/treatment", "").body().get("id").asString();
+        "/api/treatments/"
+            + practice.post(visit + "/treatment", "").body().at("/couch/id").asString();
     JsonNode shown = practice.post(treatment + "/handset", "").body();
     used = shown.get("code").asString();
     assertThat(used).matches("[A-Z]{6}");
@@ -106,7 +107,7 @@ class HandsetTest {
     Instant began = Instant.now();
     assertThat(said(phone, "{\"type\":\"SensationAnswered\",\"value\":6}").status()).isEqualTo(200);
     assertThat(Duration.between(began, Instant.now())).isLessThan(Duration.ofSeconds(2));
-    JsonNode last = now().get("events").get(now().get("events").size() - 1);
+    JsonNode last = now().at("/couch/log/events").get(now().at("/couch/log/events").size() - 1);
     assertThat(last.get("who").asString()).isEqualTo("client's handset");
     assertThat(last.at("/fact/value").asInt()).isEqualTo(6);
     assertThat(phone.get("/api/handset").body().get("told").asInt()).isEqualTo(6);
@@ -129,7 +130,7 @@ class HandsetTest {
   void saysStop() {
     assertThat(said(phone, "{\"type\":\"SignSeen\",\"sign\":\"ASKS_TO_STOP\"}").status())
         .isEqualTo(200);
-    assertThat(now().get("signs").get(0).asString()).isEqualTo("ASKS_TO_STOP");
+    assertThat(now().at("/couch/seen/signs/0").asString()).isEqualTo("ASKS_TO_STOP");
   }
 
   /// Pressed again and again: each is answered, and one in a second is kept.

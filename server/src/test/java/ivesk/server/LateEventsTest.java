@@ -118,7 +118,8 @@ class LateEventsTest {
   }
 
   private Instant at(UUID event) {
-    for (JsonNode one : practice.get("/api/treatments/" + treatment).body().get("events")) {
+    for (JsonNode one :
+        practice.get("/api/treatments/" + treatment).body().at("/couch/log/events")) {
       if (one.get("id").asString().equals(event.toString())) {
         return Instant.parse(one.get("at").asString());
       }
@@ -145,13 +146,13 @@ class LateEventsTest {
     practice.post("/api/sign-out", "{}");
     practice.signIn("rolf", "harbour");
     JsonNode events =
-        say(UUID.randomUUID(), said, ANSWER, Map.of("by", "ines")).body().get("events");
+        say(UUID.randomUUID(), said, ANSWER, Map.of("by", "ines")).body().at("/log/events");
     assertThat(events.get(events.size() - 1).get("who").asString()).isEqualTo("ines");
     // Who was never signed in on this device has said nothing on it.
     events =
         say(UUID.randomUUID(), now().plusMillis(1500), ANSWER, Map.of("by", "thea"))
             .body()
-            .get("events");
+            .at("/log/events");
     assertThat(events.get(events.size() - 1).get("who").asString()).isEqualTo("rolf");
     practice.signIn("ines", "harbour");
   }
@@ -199,7 +200,7 @@ class LateEventsTest {
       List<String> opened = new ArrayList<>();
       for (Future<Answer> one : screens.invokeAll(all)) {
         assertThat(one.get().status()).isEqualTo(200);
-        opened.add(one.get().body().get("id").asString());
+        opened.add(one.get().body().at("/couch/id").asString());
       }
       assertThat(opened).containsOnly(opened.getFirst());
     }

@@ -450,10 +450,12 @@ class PracticeTest {
     @Test
     void comeWithAdviceForEveryAnswerAndEveryCue() {
       JsonNode view = practice.get("/api/treatments/" + treatment()).body();
-      assertThat(view.get("ifAnswered").size()).isEqualTo(11);
-      assertThat(Row.valueOf(view.get("advice").get("row").asString()).number()).isBetween(1, 17);
-      assertThat(view.get("plan").get("formulaCode").asString()).isEqualTo("MAN-20");
-      assertThat(Instant.parse(view.get("serverNow").asString()))
+      assertThat(view.at("/couch/ahead/ifAnswered").size()).isEqualTo(11);
+      JsonNode ahead = view.at("/couch/ahead");
+      JsonNode advice = ahead.get("all").get(ahead.get("now").asInt());
+      assertThat(Row.valueOf(advice.get("row").asString()).number()).isBetween(1, 17);
+      assertThat(view.at("/planned/plan/formulaCode").asString()).isEqualTo("MAN-20");
+      assertThat(Instant.parse(view.at("/couch/serverNow").asString()))
           .isBetween(Instant.now().minusSeconds(5), Instant.now().plusSeconds(5));
     }
   }
@@ -503,8 +505,8 @@ class PracticeTest {
     void asksScreenOnceMore() {
       String visit = "/api/visits/" + visitId("Maren Holt");
       JsonNode open = practice.post(visit + "/treatment", "").body();
-      String events = "/api/treatments/" + open.get("id").asString() + "/events";
-      for (JsonNode step : open.get("steps")) {
+      String events = "/api/treatments/" + open.at("/couch/id").asString() + "/events";
+      for (JsonNode step : open.at("/planned/steps")) {
         String id = step.get("id").asString();
         switch (id) {
           case "BASELINE" ->

@@ -34,7 +34,8 @@ class RecordApiTest {
   void aSignedRecordIsAddedToAndNothingOfItChanges() {
     String visit = "/api/visits/" + practice.visit("Eskil Varga").get("id").asString();
     String treatment = practice.visit("Eskil Varga").get("treatmentId").asString();
-    String before = practice.get("/api/treatments/" + treatment).body().get("events").toString();
+    String before =
+        practice.get("/api/treatments/" + treatment).body().at("/couch/log/events").toString();
     UUID id = UUID.randomUUID();
     String said = addendum(id, "the lot was misread", "It was lot A12, not A21.");
     practice.post(visit + "/addenda", said);
@@ -42,7 +43,8 @@ class RecordApiTest {
     assertThat(kept).as("sent twice it counts once").hasSize(1);
     assertThat(kept.get(0).get("who").asString()).isEqualTo("Ines Kov");
     assertThat(kept.get(0).get("why").asString()).isEqualTo("the lot was misread");
-    assertThat(practice.get("/api/treatments/" + treatment).body().get("events").toString())
+    assertThat(
+            practice.get("/api/treatments/" + treatment).body().at("/couch/log/events").toString())
         .isEqualTo(before);
     for (String bad :
         new String[] {

@@ -132,6 +132,7 @@ class RightsTest {
       POST /api/patch-tests/{id}/reads
       GET /api/signatures/{id}
       GET /api/treatments/{id}
+      GET /api/treatments/{id}/summary
       POST /api/treatments/{id}/events
       GET /api/treatments/{id}/stream
       GET /api/visits/{id}/aftercare
@@ -188,6 +189,7 @@ class RightsTest {
       POST /api/visits/{id}/regions/{region}/run
       PUT /api/visits/{id}/trolley/{item}
       PUT /api/visits/{id}/edge
+      GET /api/treatments/{id}/why
       POST /api/treatments/{id}/clinician
       GET /api/treatments/{id}/gate-a
       POST /api/treatments/{id}/gate-a

@@ -30,6 +30,7 @@ import ivesk.core.treatment.fact.Sign;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;
 import ivesk.core.treatment.fact.TreatmentEvent.Quality;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
+import ivesk.core.treatment.fact.TreatmentEvent.Silent;
 import ivesk.core.treatment.fact.Whitening;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -81,7 +82,13 @@ class WordsTest {
             + table("STEP_KINDS", StepKind.values(), StepKind::label)
             + table("STEP_GATES", StepGate.values(), StepGate::label)
             + table("SEVERITIES", Severity.values(), Severity::label)
-            + table("PACK_FAULTS", ProductLot.Fault.values(), ProductLot.Fault::label);
+            + table("PACK_FAULTS", ProductLot.Fault.values(), ProductLot.Fault::label)
+            + "\nexport const SILENT = [\n"
+            + Arrays.stream(Silent.class.getPermittedSubclasses())
+                .map(silent -> "  " + quoted(silent.getSimpleName()) + ",\n")
+                .sorted()
+                .collect(Collectors.joining())
+            + "] as const;\n";
     if (Boolean.getBoolean("ivesk.schema.write")) Files.writeString(FILE, words);
     assertThat(Files.readString(FILE))
         .as("stale: run mvn -pl core,web,server test -Divesk.schema.write=true")

@@ -21,6 +21,7 @@ import ivesk.core.treatment.advice.Advice.Kind;
 import ivesk.core.treatment.advice.Advisor;
 import ivesk.core.treatment.advice.Cue;
 import ivesk.core.treatment.advice.Cues;
+import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.AlarmStep;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.Row;
@@ -29,6 +30,7 @@ import ivesk.core.treatment.fact.TreatmentEvent;
 import ivesk.core.treatment.fact.TreatmentEvent.AddOnPutOn;
 import ivesk.core.treatment.fact.TreatmentEvent.AddOnWipedOff;
 import ivesk.core.treatment.fact.TreatmentEvent.AdviceDeclined;
+import ivesk.core.treatment.fact.TreatmentEvent.AdviceTaken;
 import ivesk.core.treatment.fact.TreatmentEvent.AlarmStepDone;
 import ivesk.core.treatment.fact.TreatmentEvent.AlarmStepSkipped;
 import ivesk.core.treatment.fact.TreatmentEvent.BarrierWipedOff;
@@ -36,6 +38,7 @@ import ivesk.core.treatment.fact.TreatmentEvent.BaseLaidOut;
 import ivesk.core.treatment.fact.TreatmentEvent.BaseOutrunPassed;
 import ivesk.core.treatment.fact.TreatmentEvent.CareDone;
 import ivesk.core.treatment.fact.TreatmentEvent.CareStarted;
+import ivesk.core.treatment.fact.TreatmentEvent.EdgeSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.EndingStepDone;
 import ivesk.core.treatment.fact.TreatmentEvent.Extracted;
@@ -44,13 +47,17 @@ import ivesk.core.treatment.fact.TreatmentEvent.Fact;
 import ivesk.core.treatment.fact.TreatmentEvent.FanTurned;
 import ivesk.core.treatment.fact.TreatmentEvent.GateA;
 import ivesk.core.treatment.fact.TreatmentEvent.GateADecided;
+import ivesk.core.treatment.fact.TreatmentEvent.HandedOver;
 import ivesk.core.treatment.fact.TreatmentEvent.HotSpotFelt;
+import ivesk.core.treatment.fact.TreatmentEvent.IncidentReported;
 import ivesk.core.treatment.fact.TreatmentEvent.LayerCovered;
 import ivesk.core.treatment.fact.TreatmentEvent.LayerMeasured;
 import ivesk.core.treatment.fact.TreatmentEvent.LayerStarted;
 import ivesk.core.treatment.fact.TreatmentEvent.LayersExtended;
 import ivesk.core.treatment.fact.TreatmentEvent.LeavingChecked;
 import ivesk.core.treatment.fact.TreatmentEvent.NoteWritten;
+import ivesk.core.treatment.fact.TreatmentEvent.Quality;
+import ivesk.core.treatment.fact.TreatmentEvent.QualityTold;
 import ivesk.core.treatment.fact.TreatmentEvent.RednessSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.RegionAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.Response;
@@ -65,6 +72,7 @@ import ivesk.core.treatment.fact.TreatmentEvent.StepDone;
 import ivesk.core.treatment.fact.TreatmentEvent.TimerArmed;
 import ivesk.core.treatment.fact.TreatmentEvent.WhiteningSeen;
 import ivesk.core.treatment.fact.TreatmentEvent.WipeTested;
+import ivesk.core.treatment.fact.TreatmentEvent.WorkedIn;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneAnswered;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneEnded;
 import ivesk.core.treatment.fact.TreatmentEvent.ZoneReached;
@@ -120,6 +128,51 @@ class RandomPeelsTest {
           }
         });
     assertThat(further.get()).as("peels with acid in a later stage").isGreaterThan(20);
+  }
+
+  /// A screen without a server keeps the advice that it has over these.
+  @Test
+  void noAdviceChangesByASilentFact() {
+    List<Fact> silent =
+        List.of(
+            new NoteWritten("calm"),
+            new FanTurned(true),
+            new FanTurned(false),
+            new AdviceTaken(Row.DONE),
+            new QualityTold(Quality.TINGLE),
+            new WorkedIn(Zone.CHIN),
+            new HandedOver("ines"),
+            new IncidentReported(List.of(Zone.CHIN), "a blister", "cooled", "the doctor"),
+            new EdgeSeen(Zone.CHIN, false),
+            new LayerMeasured(1),
+            new AlarmStepDone(AlarmStep.CALL),
+            new AlarmStepSkipped(AlarmStep.CALL, "was not needed"));
+    assertThat(silent.stream().map(Object::getClass).distinct().toList())
+        .as("every silent fact is tried")
+        .hasSameSizeAs(List.of(TreatmentEvent.Silent.class.getPermittedSubclasses()));
+    AtomicInteger compared = new AtomicInteger();
+    Seeds.tried(
+        60,
+        seed ->
+            run(
+                seed,
+                (peel, state, now) -> {
+                  if (state.phase() != Phase.ACID) return;
+                  for (Fact fact : silent) {
+                    if (Refusal.of(peel.now(), state, fact, now).isPresent()) continue;
+                    TreatmentEvent event = new TreatmentEvent(new UUID(7, 7), now, "ines", fact);
+                    Advice after = Advisor.advise(peel.now(), state.after(peel.now(), event), now);
+                    // Its reason may be told in other words: frost that nobody tested is a sign
+                    // from the next entry on.
+                    assertThat(after)
+                        .as("after %s", fact)
+                        .usingRecursiveComparison()
+                        .ignoringFields("reason")
+                        .isEqualTo(Advisor.advise(peel.now(), state, now));
+                    compared.incrementAndGet();
+                  }
+                }));
+    assertThat(compared.get()).isGreaterThan(2_000);
   }
 
   @Test

@@ -12,8 +12,34 @@ import java.util.UUID;
 /// @param stages that it has come through, the last of which it is in
 /// @param settled number of the newest entry that reached back: that changed the place or the
 ///   meaning of one before it
+/// @param planned number of the newest entry that changed more than the state of the stage that it
+///   is in: its plan, a stage before it, or one of the entries before
 public record Live(
-    UUID id, UUID visitId, List<Stage> stages, List<TreatmentEvent> events, int settled) {
+    UUID id,
+    UUID visitId,
+    List<Stage> stages,
+    List<TreatmentEvent> events,
+    int settled,
+    int planned) {
+
+  /// A treatment as its log tells it.
+  static Live of(UUID id, UUID visitId, List<Stage> stages, List<TreatmentEvent> events) {
+    return new Live(id, visitId, stages, events, events.size(), events.size());
+  }
+
+  /// The same treatment one entry further.
+  Live with(List<Stage> stages, List<TreatmentEvent> events, boolean reachedBack) {
+    int settled = reachedBack ? events.size() : settled();
+    boolean samePlan =
+        !reachedBack
+            && stagesBefore(stages).equals(stagesBefore(stages()))
+            && stages.getLast().plan().equals(plan());
+    return new Live(id, visitId, stages, events, settled, samePlan ? planned : events.size());
+  }
+
+  private static List<Stage> stagesBefore(List<Stage> stages) {
+    return stages.subList(0, stages.size() - 1);
+  }
 
   /// Of the stage that it is in.
   public TreatmentPlan plan() {

@@ -2,6 +2,8 @@ package ivesk.server.treatment;
 
 import ivesk.core.Words;
 import ivesk.core.plan.compose.TreatmentPlan;
+import ivesk.core.treatment.advice.Advice;
+import ivesk.core.treatment.advice.Advisor;
 import ivesk.core.treatment.advice.Refusal;
 import ivesk.core.treatment.fact.ReadyStep;
 import ivesk.core.treatment.fact.TreatmentEvent.AcidAllowed;
@@ -11,6 +13,7 @@ import ivesk.core.treatment.fact.TreatmentEvent.PlanChanged;
 import ivesk.core.treatment.fact.TreatmentEvent.StepDone;
 import ivesk.core.treatment.fact.TreatmentEvent.TakenBack;
 import ivesk.core.treatment.fact.TreatmentEvent.TimerArmed;
+import ivesk.core.treatment.record.Outcome;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.ClockWatch;
@@ -118,7 +121,7 @@ class TreatmentController {
       throw new Refused(
           "This visit is on " + Words.day(day) + ". Move its date in Screen first, then begin.");
     }
-    return view(treatments.ofVisit(visitId).orElseGet(() -> begin(visitId, who.getName())), 0);
+    return view(treatments.ofVisit(visitId).orElseGet(() -> begin(visitId, who.getName())));
   }
 
   /// Whoever begins treats, within their own licence.
@@ -135,14 +138,36 @@ class TreatmentController {
   @GetMapping("/treatments/{id}")
   TreatmentView treatment(@PathVariable UUID id, Principal who) {
     audit.noteOnce(who.getName(), "read treatment", id);
-    return view(treatments.live(id), 0);
+    return view(treatments.live(id));
   }
+
+  /// The whole in words, as it is signed.
+  @May(Right.RECORD)
+  @GetMapping("/treatments/{id}/summary")
+  SummaryView summary(@PathVariable UUID id) {
+    return new SummaryView(Outcome.summary(treatments.live(id).stages(), now()));
+  }
+
+  record SummaryView(String words) {}
+
+  /// The row of the table behind the advice that holds now; empty where no row led to it.
+  @May(Right.TREAT)
+  @GetMapping("/treatments/{id}/why")
+  WhyAnswer why(@PathVariable UUID id) {
+    Live live = treatments.live(id);
+    Instant now = now();
+    Advice advice = Advisor.advise(live.plan(), live.state(), now);
+    return new WhyAnswer(
+        Advisor.why(advice, live.plan(), live.state(), now).map(TreatmentWire.WhyView::of));
+  }
+
+  record WhyAnswer(Optional<TreatmentWire.WhyView> row) {}
 
   /// Appends an event; the answer tells only the entries after `since`. Before the timer is armed,
   /// Screen and the gates are asked once more: an answer may have changed since the plan was made.
   @May(Right.TREAT)
   @PostMapping("/treatments/{id}/events")
-  TreatmentView append(
+  CouchView append(
       @PathVariable UUID id,
       @RequestParam Optional<Integer> since,
       @RequestBody NewEvent event,
@@ -167,7 +192,7 @@ class TreatmentController {
     if (event.fact() instanceof TakenBack) {
       gateChange.follow(live.visitId(), live.stages().getFirst().plan(), by);
     }
-    return view(live, since.orElse(0));
+    return CouchView.of(live, now(), since.orElse(0), clockJump());
   }
 
   /// The supervising clinician says, by their own sign-in or at the spot, that they are in the
@@ -186,7 +211,7 @@ class TreatmentController {
         body.allows().isPresent()
             ? BadInput.in("allows", () -> new AcidAllowed(body.allows().get()))
             : new StepDone(ReadyStep.CLINICIAN, "");
-    return view(treatments.append(id, body.id(), clock.instant(), fact, clinician), 0);
+    return view(treatments.append(id, body.id(), clock.instant(), fact, clinician));
   }
 
   /// @param id of the event, made by the screen
@@ -211,7 +236,7 @@ class TreatmentController {
   TreatmentView change(@PathVariable UUID id, @RequestBody Change body, Principal who) {
     Live live = treatments.live(id);
     if (live.events().stream().anyMatch(event -> event.id().equals(body.id()))) {
-      return view(live, 0);
+      return view(live);
     }
     TreatmentPlan other = gateChange.insteadOf(live.visitId(), live.plan(), body.formula());
     PlanChanged fact = BadInput.in("choice", () -> new PlanChanged(body.choice(), other));
@@ -221,7 +246,7 @@ class TreatmentController {
           throw new Refused(Words.capital(why) + ". The plan is as it was.");
         });
     gateChange.changeAtGate(live.visitId(), live.plan(), body.formula(), who.getName());
-    return view(treatments.append(id, body.id(), now, fact, who.getName()), 0);
+    return view(treatments.append(id, body.id(), now, fact, who.getName()));
   }
 
   private void requireStillWithin(Live live) {
@@ -254,12 +279,15 @@ class TreatmentController {
     return streams.listen(id, treatments.live(id).events().size());
   }
 
-  private TreatmentView view(Live live, int since) {
-    return TreatmentView.of(
-        live,
-        clock.instant().truncatedTo(ChronoUnit.MILLIS),
-        since,
-        peels.ownCurve(live),
-        watch.standing().map(ClockWatch.Jump::words));
+  private TreatmentView view(Live live) {
+    return TreatmentView.of(live, now(), peels.ownCurve(live), clockJump());
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+  }
+
+  private Optional<String> clockJump() {
+    return watch.standing().map(ClockWatch.Jump::words);
   }
 }

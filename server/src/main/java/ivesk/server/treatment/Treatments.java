@@ -260,7 +260,7 @@ public class Treatments
     if (events.isEmpty() || !(events.getFirst().fact() instanceof Opened)) {
       throw new NotFound("opened treatment", row.id());
     }
-    return new Live(row.id(), row.visitId(), Replay.stages(events), events, events.size());
+    return Live.of(row.id(), row.visitId(), Replay.stages(events), events);
   }
 
   /// Appends one event, once. One that was said earlier than what was taken before, on a screen
@@ -349,8 +349,7 @@ public class Treatments
         reaches || fact instanceof TreatmentEvent.StageOpened
             ? Replay.stages(events)
             : inLast(live.stages(), event);
-    int settled = reaches ? events.size() : live.settled();
-    Live after = new Live(id, live.visitId(), stages, events, settled);
+    Live after = live.with(stages, events, reaches);
     if (after.state().phase().closed()) {
       store.close(id, when);
       if (after.state().phase() == Phase.SIGNED)

@@ -286,4 +286,11 @@ public record TreatmentPlan(
       }
     }
   }
+
+  /// What may go on once the skin is at rest, in order: as the steps have it, else what every
+  /// practice has.
+  public List<CareStep> careSteps() {
+    boolean written = !staging.after().isEmpty() || staging.next().isPresent();
+    return written ? staging.after() : CareStep.usual(zones());
+  }
 }

@@ -38,6 +38,9 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// Kept for the record; nothing follows from it.
   public sealed interface Recorded extends Fact {}
 
+  /// No advice changes by it: a screen without a server keeps the one that it has.
+  public sealed interface Silent {}
+
   /// The client is in the room; the plan is fixed from here on.
   public record Opened(TreatmentPlan plan) implements Recorded {}
 
@@ -54,7 +57,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
     }
   }
 
-  public record QualityTold(Quality quality) implements Recorded {}
+  public record QualityTold(Quality quality) implements Recorded, Silent {}
 
   public enum Quality {
     COOL("cool"),
@@ -126,10 +129,10 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   }
 
   /// A step of a standing alarm was done.
-  public record AlarmStepDone(AlarmStep step) implements Looking {}
+  public record AlarmStepDone(AlarmStep step) implements Looking, Silent {}
 
   /// A step of a standing alarm was not needed.
-  public record AlarmStepSkipped(AlarmStep step, String reason) implements Looking {
+  public record AlarmStepSkipped(AlarmStep step, String reason) implements Looking, Silent {
     public AlarmStepSkipped {
       Require.text("why it was not needed", reason, 500);
     }
@@ -229,7 +232,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// What the newest layer has delivered: by units, or poured less left.
   ///
   /// @param ml 0.01 to 100
-  public record LayerMeasured(double ml) implements Acting {
+  public record LayerMeasured(double ml) implements Acting, Silent {
     public LayerMeasured {
       Require.range("delivered, mL", ml, 0.01, 100);
     }
@@ -263,7 +266,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   public record ZoneTakenOff(Zone zone) implements Acting {}
 
   /// Where the peel was to fade: whether it came that far.
-  public record EdgeSeen(Zone zone, boolean reached) implements Looking {}
+  public record EdgeSeen(Zone zone, boolean reached) implements Looking, Silent {}
 
   /// The incident form.
   ///
@@ -271,7 +274,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// @param done about it
   /// @param told who was
   public record IncidentReported(List<Zone> zones, String seen, String done, String told)
-      implements Recorded {
+      implements Recorded, Silent {
     public IncidentReported {
       zones = List.copyOf(zones);
       Require.text("what was seen", seen, 500);
@@ -283,16 +286,16 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// Whoever says it goes on with the treatment from here.
   ///
   /// @param from who treated until now
-  public record HandedOver(String from) implements Recorded {
+  public record HandedOver(String from) implements Recorded, Silent {
     public HandedOver {
       Require.text("who treated until now", from, 100);
     }
   }
 
   /// Pressing, stroking or going over again: it raises uptake.
-  public record WorkedIn(Zone zone) implements Recorded {}
+  public record WorkedIn(Zone zone) implements Recorded, Silent {}
 
-  public record AdviceTaken(Row row) implements Recorded {}
+  public record AdviceTaken(Row row) implements Recorded, Silent {}
 
   public record AdviceDeclined(Row row, String reason) implements Acting {
     public AdviceDeclined {
@@ -305,12 +308,12 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
 
   public record ZoneEnded(Zone zone) implements Acting {}
 
-  public record FanTurned(boolean on) implements Acting {}
+  public record FanTurned(boolean on) implements Acting, Silent {}
 
   /// What the next visit is to propose, in full.
   public record NextTimePlanned(PastPeel.NextTime next) implements Recorded {}
 
-  public record NoteWritten(String text) implements Recorded {
+  public record NoteWritten(String text) implements Recorded, Silent {
     public NoteWritten {
       Require.text("note", text, 2000);
     }

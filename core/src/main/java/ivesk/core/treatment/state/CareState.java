@@ -96,11 +96,11 @@ public record CareState(
     return addOnAt.isPresent() && addOnOffAt.isEmpty();
   }
 
-  /// What may go on once the skin is at rest, in order: as the steps have it, else what every
-  /// practice has. Nothing where the peel stays as it is, for the hours that the sheet says.
+  /// What may go on once the skin is at rest, in order. Nothing where the peel stays as it is, for
+  /// the hours that the sheet says.
   static List<CareStep> offered(TreatmentPlan plan, EndingState ending) {
-    if (EndingSteps.of(plan, ending).contains(EndingStep.LEAVE_AS_IT_IS)) return List.of();
-    boolean written = !plan.staging().after().isEmpty() || plan.staging().next().isPresent();
-    return written ? plan.staging().after() : CareStep.usual(plan.zones());
+    return EndingSteps.of(plan, ending).contains(EndingStep.LEAVE_AS_IT_IS)
+        ? List.of()
+        : plan.careSteps();
   }
 }
