@@ -456,7 +456,6 @@ export const SILENT = [
   "FanTurned",
   "HandedOver",
   "IncidentReported",
-  "LayerMeasured",
   "NoteWritten",
   "QualityTold",
   "WorkedIn",

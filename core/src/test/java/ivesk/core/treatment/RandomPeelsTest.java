@@ -144,7 +144,6 @@ class RandomPeelsTest {
             new HandedOver("ines"),
             new IncidentReported(List.of(Zone.CHIN), "a blister", "cooled", "the doctor"),
             new EdgeSeen(Zone.CHIN, false),
-            new LayerMeasured(1),
             new AlarmStepDone(AlarmStep.CALL),
             new AlarmStepSkipped(AlarmStep.CALL, "was not needed"));
     assertThat(silent.stream().map(Object::getClass).distinct().toList())
@@ -152,7 +151,7 @@ class RandomPeelsTest {
         .hasSameSizeAs(List.of(TreatmentEvent.Silent.class.getPermittedSubclasses()));
     AtomicInteger compared = new AtomicInteger();
     Seeds.tried(
-        60,
+        20,
         seed ->
             run(
                 seed,
@@ -172,7 +171,7 @@ class RandomPeelsTest {
                     compared.incrementAndGet();
                   }
                 }));
-    assertThat(compared.get()).isGreaterThan(2_000);
+    assertThat(compared.get()).isGreaterThan(500);
   }
 
   @Test

@@ -232,7 +232,7 @@ public record TreatmentEvent(UUID id, Instant at, String who, Fact fact) {
   /// What the newest layer has delivered: by units, or poured less left.
   ///
   /// @param ml 0.01 to 100
-  public record LayerMeasured(double ml) implements Acting, Silent {
+  public record LayerMeasured(double ml) implements Acting {
     public LayerMeasured {
       Require.range("delivered, mL", ml, 0.01, 100);
     }
