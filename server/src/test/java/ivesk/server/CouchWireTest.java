@@ -2,6 +2,7 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -42,7 +43,7 @@ class CouchWireTest {
   }
 
   private static int size(JsonNode answer) {
-    return answer.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8).length;
+    return answer.toString().getBytes(StandardCharsets.UTF_8).length;
   }
 
   /// Every place points to an advice, and none is told twice.
@@ -70,18 +71,7 @@ class CouchWireTest {
                 "")
             .body();
     treatment = "/api/treatments/" + opened.at("/couch/id").asString();
-    List<String> facts = new ArrayList<>();
-    for (JsonNode step : opened.at("/planned/steps")) {
-      String id = step.get("id").asString();
-      switch (id) {
-        case "BASELINE" -> facts.add("{\"type\":\"RednessSeen\",\"grades\":{\"CHIN\":0}}");
-        case "GATE_A" -> {
-          facts.add("{\"type\":\"SensationAnswered\",\"value\":1}");
-          facts.add("{\"type\":\"GateADecided\",\"choice\":\"KEEP\",\"note\":\"\"}");
-        }
-        default -> facts.add("{\"type\":\"StepDone\",\"step\":\"%s\",\"note\":\"\"}".formatted(id));
-      }
-    }
+    List<String> facts = Practice.readied(opened.at("/planned/steps"));
     facts.add("{\"type\":\"TimerArmed\"}");
     String zones = opened.at("/planned/plan/zones").toString();
     facts.add("{\"type\":\"LayerStarted\",\"zones\":%s,\"nextRung\":false}".formatted(zones));

@@ -15,6 +15,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -115,6 +117,25 @@ public final class Practice implements AutoCloseable {
     String detail() {
       return body.path("detail").asString();
     }
+  }
+
+  /// What is said in Ready, step by step, until nothing is open.
+  ///
+  /// @param steps as a treatment that was just opened tells them
+  static List<String> readied(JsonNode steps) {
+    List<String> facts = new ArrayList<>();
+    for (JsonNode step : steps) {
+      String id = step.get("id").asString();
+      switch (id) {
+        case "BASELINE" -> facts.add("{\"type\":\"RednessSeen\",\"grades\":{\"CHIN\":0}}");
+        case "GATE_A" -> {
+          facts.add("{\"type\":\"SensationAnswered\",\"value\":1}");
+          facts.add("{\"type\":\"GateADecided\",\"choice\":\"KEEP\",\"note\":\"\"}");
+        }
+        default -> facts.add("{\"type\":\"StepDone\",\"step\":\"%s\",\"note\":\"\"}".formatted(id));
+      }
+    }
+    return facts;
   }
 
   /// The id of a client of the demo.

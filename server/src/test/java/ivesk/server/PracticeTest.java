@@ -506,21 +506,8 @@ class PracticeTest {
       String visit = "/api/visits/" + visitId("Maren Holt");
       JsonNode open = practice.post(visit + "/treatment", "").body();
       String events = "/api/treatments/" + open.at("/couch/id").asString() + "/events";
-      for (JsonNode step : open.at("/planned/steps")) {
-        String id = step.get("id").asString();
-        switch (id) {
-          case "BASELINE" ->
-              practice.post(events, fact("{\"type\":\"RednessSeen\",\"grades\":{\"CHIN\":0}}"));
-          case "GATE_A" -> {
-            practice.post(events, fact("{\"type\":\"SensationAnswered\",\"value\":1}"));
-            practice.post(
-                events, fact("{\"type\":\"GateADecided\",\"choice\":\"KEEP\",\"note\":\"\"}"));
-          }
-          default ->
-              practice.post(
-                  events,
-                  fact("{\"type\":\"StepDone\",\"step\":\"%s\",\"note\":\"\"}".formatted(id)));
-        }
+      for (String said : Practice.readied(open.at("/planned/steps"))) {
+        practice.post(events, fact(said));
       }
       practice.put(visit + "/screening/COLD_SORE_NOW", "{\"choice\":\"now\"}");
       Answer shut = practice.post(events, fact("{\"type\":\"TimerArmed\"}"));
