@@ -22,6 +22,7 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.interactions.Sequence;
+import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /// A real browser, worked as a person would: by what is written on things, by touch or by keys.
@@ -126,6 +127,15 @@ final class Browser implements AutoCloseable {
 
   void press(String name) {
     click(named(name));
+  }
+
+  /// Opens a client's visit from Today, and waits until Today is gone: it tells the line of a
+  /// running peel as well, so that a line seen too early would be Today's, with no couch behind it.
+  void openVisit(String client) {
+    patiently().until(d -> !d.findElements(named(client)).isEmpty());
+    WebElement onToday = driver.findElement(named(client));
+    press(client);
+    patiently().until(ExpectedConditions.stalenessOf(onToday));
   }
 
   private static final long DOUBLE_TAP_NANOS = 420_000_000;

@@ -61,7 +61,7 @@ class DataJourney {
     server = ServerProcess.demo(own, Journey.NOW);
     browser = new Browser(server, 1280, 800);
     browser.signIn();
-    browser.press("Jonas Arkwright");
+    browser.openVisit("Jonas Arkwright");
     browser.see("Leave it to 8:00");
     browser.keys("2");
     browser.saved();

@@ -40,8 +40,9 @@ class EveryAdviceJourney extends Journey {
               if (!given || !/\\/api\\/treatments\\/[0-9a-f-]+(\\?|$)/.test(url)) return answer;
               const state = await answer.json();
               const { action, other, kind, line, passable, reason, steps } = JSON.parse(given);
-              state.advice = { ...state.advice, action, other, kind, line, passable, reason, steps, until: undefined };
-              state.cues = [];
+              const { ahead } = state.couch;
+              ahead.all[ahead.now] = { ...ahead.all[ahead.now], action, other, kind, line, passable, reason, steps, until: undefined };
+              ahead.cues = [];
               return new Response(JSON.stringify(state), { status: 200, headers: answer.headers });
             };
             """));

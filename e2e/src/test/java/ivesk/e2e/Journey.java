@@ -82,7 +82,7 @@ abstract class Journey {
 
   /// Opens a client's visit from Today.
   void openVisit(String client) {
-    browser.press(client);
+    browser.openVisit(client);
   }
 
   /// Opens a station of a client's newest visit, whatever its day.

@@ -66,7 +66,7 @@ class Pictures extends Journey {
 
   @Test
   void couch() {
-    browser.press("Jonas Arkwright");
+    browser.openVisit("Jonas Arkwright");
     browser.see("limit in");
     browser.keys("a", "1");
     browser.see("Rinse the eye now");

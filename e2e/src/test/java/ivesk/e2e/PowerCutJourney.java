@@ -68,7 +68,7 @@ class PowerCutJourney extends Journey {
     browser.see("Leave it to 8:00");
     try (Browser second = new Browser(server, 1024, 768)) {
       second.signIn();
-      second.press("Jonas Arkwright");
+      second.openVisit("Jonas Arkwright");
       second.see("Leave it to 8:00");
       browser.keys("7");
       browser.saved();
