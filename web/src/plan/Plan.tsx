@@ -2,28 +2,24 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useReducer, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
-import dayjs from "dayjs";
-import utc from "dayjs/plugin/utc";
-import { DEPTHS, SEVERITIES } from "../api/enumWords";
+import { SEVERITIES } from "../api/enumWords";
 import type { Judged, PlanStation, Run } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Ribbon } from "../parts/Ribbon";
 import { ribbonOfPlan, ribbonOfSteps } from "../parts/ribbonModel";
-import { Strip } from "../parts/Strip";
-import { day, decimal, plural } from "../parts/words";
+import { day, plural } from "../parts/words";
 import type { StationProps } from "../parts/StationProps";
 import { todayQuery } from "../parts/today";
-import { EdgeOfPeel } from "./EdgeOfPeel";
 import { judgedQuery, planQuery } from "./queries";
 import { begin, changed } from "./script";
 import { RibbonHands } from "./RibbonHands";
 import { StepsOfVisit } from "./StepsOfVisit";
 import styles from "./Plan.module.css";
-
-dayjs.extend(utc);
-type PrepItem = PlanStation["prep"][number]["item"];
+import { Prep } from "./Prep";
+import { Trolley } from "./Trolley";
+import { Figures } from "./Figures";
 
 const cx = classNames.bind(styles);
 
@@ -214,230 +210,5 @@ function Said({
         Show the line
       </Button>
     </p>
-  );
-}
-
-function Prep({
-  station,
-  visitId,
-  onTheDay,
-}: {
-  station: PlanStation;
-  visitId: string;
-  onTheDay: boolean;
-}) {
-  const queries = useQueryClient();
-  const tell = useMutation({
-    mutationFn: async ({ item, kept }: { item: PrepItem; kept: boolean | undefined }) =>
-      body(
-        await api.PUT("/api/visits/{id}/prep/{item}", {
-          params: { path: { id: visitId, item } },
-          body: { kept },
-        }),
-      ),
-    onSuccess: (fresh) => queries.setQueryData(planQuery(visitId).queryKey, fresh),
-  });
-  const told = station.prepTold;
-  const late = station.prep.filter((step) => step.late && told[step.item] !== true).length;
-  const broken = station.prep.filter((step) => told[step.item] === false).length;
-  return (
-    <section aria-label="Back from the date" tabIndex={0}>
-      <Strip
-        title="Back from the date"
-        code={broken > 0 ? `${broken} not kept` : late === 0 ? "in time" : `${late} late`}
-      />
-      <ErrorNote error={tell.error} />
-      {station.prep.map((step) => {
-        const said = told[step.item];
-        const against = station.prepAgainst[step.item];
-        const warn = said === false || against !== undefined || (step.late && said !== true);
-        return (
-          <div key={step.item} className={cx("line", "dated", warn ? "warn" : "")}>
-            <span className="mono">{day(step.day)}</span>
-            <span className="grow">
-              {step.what}
-              {said === undefined &&
-                step.late &&
-                step.earliest &&
-                `: too late, earliest peel is ${day(step.earliest)}`}
-              {said === false && ": not kept. Ask it again in Screen"}
-              {against && `: told kept, but ${against}. Ask once more`}
-              {step.doneOn && ` (${day(step.doneOn)})`}
-              {said === undefined && step.kept && step.doneOn && (
-                <small className="soft"> kept</small>
-              )}
-            </span>
-            {onTheDay && (
-              <span className={cx("told")} role="group" aria-label={`Kept: ${step.what}`}>
-                <button
-                  type="button"
-                  aria-pressed={said === true}
-                  onClick={() =>
-                    tell.mutate({ item: step.item, kept: said === true ? undefined : true })
-                  }
-                >
-                  kept
-                </button>
-                <button
-                  type="button"
-                  aria-pressed={said === false}
-                  onClick={() =>
-                    tell.mutate({ item: step.item, kept: said === false ? undefined : false })
-                  }
-                >
-                  not
-                </button>
-              </span>
-            )}
-          </div>
-        );
-      })}
-      <div className={cx("line", "dated", "peel")}>
-        <span className="mono">peel</span>
-        <span>{station.plan.formulaName}</span>
-      </div>
-      <div className="pad-small row wrap">
-        <Button component={Link} to={`/visits/${visitId}/prep`}>
-          Sheet
-        </Button>
-        <Button component="a" href={`/api/visits/${visitId}/prep.ics`} download>
-          .ics
-        </Button>
-      </div>
-    </section>
-  );
-}
-
-function Trolley({
-  station,
-  visitId,
-  locked,
-}: {
-  station: PlanStation;
-  visitId: string;
-  locked: boolean;
-}) {
-  const queries = useQueryClient();
-  const tick = useMutation({
-    mutationFn: async ({ item, laidOut }: { item: string; laidOut: boolean }) =>
-      body(
-        await api.PUT("/api/visits/{id}/trolley/{item}", {
-          params: { path: { id: visitId, item } },
-          body: { laidOut },
-        }),
-      ),
-    onSuccess: (kept) => queries.setQueryData(planQuery(visitId).queryKey, kept),
-  });
-  const out = station.trolley.filter((thing) => station.laidOut.includes(thing.id)).length;
-  return (
-    <section aria-label="Trolley" tabIndex={0}>
-      <Strip title="Trolley" code={`${station.trolley.length} · ${out} laid out`} />
-      <ErrorNote error={tick.error} />
-      {station.trolley.map((thing) => (
-        <label key={thing.id} className={cx("line", "thing")}>
-          <input
-            type="checkbox"
-            disabled={locked}
-            checked={station.laidOut.includes(thing.id)}
-            onChange={(e) => tick.mutate({ item: thing.id, laidOut: e.target.checked })}
-          />
-          <span>
-            {thing.what}
-            {thing.note && <small className={thing.mind ? "warn" : "soft"}>{thing.note}</small>}
-          </span>
-          <span className="value mono">{thing.quantity}</span>
-        </label>
-      ))}
-    </section>
-  );
-}
-
-function Figures({
-  station,
-  judged,
-  visit: { id: visitId, day: date, treatmentId },
-}: StationProps & {
-  station: PlanStation;
-  judged: Judged;
-}) {
-  const locked = treatmentId !== undefined;
-  const { plan } = station;
-  const { ledger } = judged;
-  const flakes = (days: number) => day(dayjs.utc(date).add(days, "day").format("YYYY-MM-DD"));
-  return (
-    <>
-      <Strip title="What it comes to" code={judged.depth && DEPTHS[judged.depth]} />
-      {judged.stages.map((stage, i) => (
-        <Line
-          key={`${stage.run} ${stage.code} ${i}`}
-          label={judged.stages.length > 1 ? `${stage.code}, free acid` : "free acid"}
-          value={`${decimal(stage.freeAcidPercent, 1)} %`}
-          note={
-            `${decimal(stage.percentWv, 0)} %` +
-            (stage.ph === undefined ? "" : ` at pH ${decimal(stage.ph, 1)}`) +
-            `; ${decimal(stage.mgPerCm2, 2)} mg/cm² on the skin, ${decimal(stage.layerMl, 1)} mL a` +
-            ` layer on ${decimal(stage.areaCm2, 0)} cm²`
-          }
-        />
-      ))}
-      {ledger.salicylateShare > 0 && (
-        <Line
-          label="salicylate, of the yardstick"
-          value={`${decimal(ledger.salicylateShare * 100, 0)} %`}
-          note={`${decimal(ledger.salicylicG, 2)} g; above 25 % think twice, above 40 % shut`}
-          warn={ledger.salicylateShare > 0.25}
-        />
-      )}
-      {ledger.resorcinolMg > 0 && (
-        <Line label="resorcinol carried" value={`${decimal(ledger.resorcinolMg, 0)} mg`} />
-      )}
-      <Line
-        label="base laid out"
-        value={ledger.acidMmol > 0 ? `${decimal(ledger.baseMmol, 1)} mmol` : "none"}
-        note={
-          ledger.acidMmol > 0
-            ? `${decimal(ledger.acidMmol, 1)} mmol of acid` +
-              (ledger.ratio === undefined ? "" : `: ${decimal(ledger.ratio, 1)} times by mole`)
-            : plan.mayCrystallise ||
-                plan.ending === "FROST_IS_THE_END" ||
-                plan.ending === "SELF_LIMITING"
-              ? "it does not undo a frost"
-              : "no acid here is ended by base"
-        }
-        warn={ledger.ratio !== undefined && ledger.ratio < 1}
-      />
-      <Line
-        label="flaking"
-        value={
-          judged.flakingLast === 0
-            ? "none"
-            : `${flakes(judged.flakingFirst)} – ${flakes(judged.flakingLast)}`
-        }
-      />
-      <EdgeOfPeel station={station} visitId={visitId} locked={locked} />
-      {plan.doneWhen && <Line label="done when" value="" note={`${plan.doneWhen}, by its label`} />}
-    </>
-  );
-}
-
-function Line({
-  label,
-  value,
-  note,
-  warn,
-}: {
-  label: string;
-  value: string;
-  note?: string;
-  warn?: boolean;
-}) {
-  return (
-    <div className={cx("line", "figure")}>
-      <span>
-        {label}
-        {note && <small className={warn ? "warn" : "soft"}>{note}</small>}
-      </span>
-      <span className="value mono">{value}</span>
-    </div>
   );
 }

@@ -1,14 +1,9 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { REDNESS } from "../../api/enumWords";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { api, body, useVisitChanged } from "../../api/client";
-import type { Fact, Treatment, Visit, Zone } from "../../api/types";
-import { ErrorNote } from "../../parts/ErrorNote";
-import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
-import { figureOf } from "../../parts/figures";
+import type { Fact, Treatment, Visit } from "../../api/types";
 import { clock, firstName, hour } from "../../parts/words";
 import { type KeyBinding, useKeys } from "../../parts/useKeys";
 import { steadyNow } from "../../parts/steadyNow";
@@ -19,11 +14,12 @@ import { CouchNotes, CouchTop, CouchWait, StagePlace, takeBack } from "../couch/
 import { panelKeys, type PanelName } from "../couch/panels";
 import { Panel } from "../couch/Panels";
 import { answerKeys } from "../couch/useCouchKeys";
-import { type LiveTreatment, treatmentQuery, useTreatment } from "../couch/useTreatment";
-import { AcidPrep } from "./AcidPrep";
+import { type LiveTreatment, useTreatment } from "../couch/useTreatment";
 import { ClinicianPresent } from "./ClinicianPresent";
 import { Briefing } from "./Briefing";
-import { GateA } from "./GateA";
+import { OpenTreatment } from "./OpenTreatment";
+import { StepNow } from "./StepNow";
+import { ANSWERED, baseline, doneFact, prepWaits, together } from "./steps";
 import couchStyles from "../couch/Couch.module.css";
 import styles from "./Ready.module.css";
 
@@ -33,47 +29,7 @@ export default function Ready({ visit }: StationProps) {
   return visit.treatmentId ? (
     <Steps visit={visit} treatmentId={visit.treatmentId} />
   ) : (
-    <Open visit={visit} />
-  );
-}
-
-/** The client comes in: from here on the plan is fixed and everything is recorded. */
-function Open({ visit }: { visit: Visit }) {
-  const queries = useQueryClient();
-  const changed = useVisitChanged(visit.id);
-  const open = useMutation({
-    mutationFn: async () =>
-      body(
-        await api.POST("/api/visits/{visitId}/treatment", {
-          params: { path: { visitId: visit.id } },
-        }),
-      ),
-    onSuccess: async (treatment) => {
-      queries.setQueryData(treatmentQuery(treatment.couch.id).queryKey, treatment);
-      await changed();
-    },
-  });
-  return (
-    <main className={cx("couch-screen", "open-treatment")}>
-      <h1>{visit.clientName} is here</h1>
-      <p>
-        {visit.formula} in {visit.room}. From now on every step is kept with its time.
-      </p>
-      <ErrorNote error={open.error} />
-      <div className="row">
-        <Button
-          variant="contained"
-          autoFocus
-          onClick={() => open.mutate()}
-          disabled={open.isPending}
-        >
-          Begin
-        </Button>
-        <Button color="inherit" component={Link} to={`/visits/${visit.id}/plan`}>
-          Back to Plan
-        </Button>
-      </div>
-    </main>
+    <OpenTreatment visit={visit} />
   );
 }
 
@@ -274,13 +230,6 @@ function Steps({ visit, treatmentId }: { visit: Visit; treatmentId: string }) {
   );
 }
 
-/** Steps that want an answer of their own and are not merely done. */
-const ANSWERED = ["GATE_A", "BASELINE", "CLINICIAN"];
-
-/** An acid prep is on, or would be: the pedal starts its clock first. */
-const prepWaits = (treatment: Treatment) =>
-  treatment.acidPrepSeconds !== undefined && treatment.gate.prepTouchedAt === undefined;
-
 function useReadyKeys(
   panel: PanelName | null,
   treatment: Treatment | undefined,
@@ -294,13 +243,6 @@ function useReadyKeys(
     { on: "Escape", says: "closes what is open", does: close, whileTyping: true },
     ...(panel ? own : keys),
   ]);
-}
-
-function baseline(treatment: Treatment, grade: number): Fact {
-  return {
-    type: "RednessSeen",
-    grades: Object.fromEntries(treatment.plan.zones.map((zone) => [zone, grade])),
-  };
 }
 
 /** After an alarm only the supervising clinician, by own sign-in, lets acid go on. */
@@ -333,129 +275,6 @@ function Stopped({ visit }: { visit: Visit }) {
       <h1>Stopped before any acid</h1>
       <p>Bland care today. What was said is in the record; the next visit starts with it.</p>
       <Link to={`/clients/${visit.clientId}`}>To the chart</Link>
-    </>
-  );
-}
-
-type Step = Treatment["steps"][number];
-
-interface StepNowProps {
-  visit: Visit;
-  treatment: Treatment;
-  step: Step;
-  live: LiveTreatment;
-  onDone: () => void;
-}
-
-function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) {
-  if (step.id === "GATE_A")
-    return <GateA visit={visit} treatment={treatment} live={live} onDone={onDone} />;
-  if (step.id === "PREP" && treatment.acidPrepSeconds !== undefined && !step.doneAt)
-    return <AcidPrep treatment={treatment} step={step} live={live} onDone={onDone} />;
-  if (step.id === "CLINICIAN") return <ClinicianPresent treatment={treatment} onDone={onDone} />;
-  if (step.id === "BASELINE") return <Baseline treatment={treatment} live={live} onDone={onDone} />;
-  const steps = together(treatment, step);
-  const left = steps.filter(({ doneAt }) => !doneAt);
-  return (
-    <>
-      <h1 className="hidden">{steps.map(({ label }) => label).join(", ")}</h1>
-      <div className={cx("with-map")}>
-        <ul className={cx("in-one-go")} aria-label="Done in one go">
-          {steps.map((one) => (
-            <li key={one.id}>
-              <button
-                type="button"
-                className={cx(one.doneAt ? "done" : "")}
-                disabled={one.doneAt !== undefined}
-                onClick={() => live.say(doneFact(one))}
-              >
-                <i aria-hidden="true" />
-                <span>
-                  <b>{one.label.charAt(0).toUpperCase() + one.label.slice(1)}</b>
-                  <span className={cx("how")}>{one.how}</span>
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
-        {step.together === "GUARDED" && <Covered treatment={treatment} />}
-      </div>
-      {step.together === "AT_THE_DOOR" && (
-        <p className="soft">
-          {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
-          Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
-        </p>
-      )}
-      <div className="row">
-        <Button
-          variant="contained"
-          autoFocus
-          key={step.together}
-          disabled={left.length === 0}
-          onClick={() => {
-            live.say(...left.map(doneFact));
-            onDone();
-          }}
-        >
-          {left.length === 0 ? "Done" : left.length > 1 ? "All done, next" : "Done, next"}
-        </Button>
-      </div>
-    </>
-  );
-}
-
-/** Where the barrier goes besides the usual places: open spots, and spots that the prep woke. */
-function Covered({ treatment }: { treatment: Treatment }) {
-  const zones: Partial<Record<Zone, ZoneLook>> = {};
-  for (const zone of treatment.plan.zones) {
-    const hotSpot = treatment.zones[zone]?.hotSpot;
-    const open = treatment.cover.includes(zone);
-    zones[zone] = { hotSpot, covered: open, text: open ? "cover" : undefined };
-  }
-  if (!Object.values(zones).some((look) => look?.covered || look?.hotSpot !== undefined)) {
-    return null;
-  }
-  return (
-    <div className={cx("covered")}>
-      <FaceMap
-        zones={zones}
-        figure={figureOf(treatment.plan.zones[0])}
-        crop="neck"
-        label="Under barrier"
-      />
-    </div>
-  );
-}
-
-/** The steps that are done in one go with this one. */
-function together(treatment: Treatment, step: Step): Step[] {
-  return treatment.steps.filter((one) => one.together === step.together);
-}
-
-function doneFact(step: Step): Fact {
-  return { type: "StepDone", step: step.id, note: "" };
-}
-
-function Baseline({
-  treatment,
-  live,
-  onDone,
-}: Pick<StepNowProps, "treatment" | "live" | "onDone">) {
-  function set(grade: number) {
-    live.say(baseline(treatment, grade));
-    onDone();
-  }
-  return (
-    <>
-      <h1>How red before any acid</h1>
-      <p className={cx("how")}>Friction reddens. Let the flush settle, then take the baseline.</p>
-      <div className="row wrap">
-        {REDNESS.map((word, grade) => (
-          <Button key={word} onClick={() => set(grade)} autoFocus={grade === 0}>
-            <kbd>{grade}</kbd> {word}
-          </Button>
-        ))}
-      </div>
     </>
   );
 }

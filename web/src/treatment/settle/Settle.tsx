@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { ENDING_STEPS } from "../../api/enumWords";
 import type { Advice, Treatment, Visit, Zone } from "../../api/types";
 import { figureOf } from "../../parts/figures";
@@ -10,7 +10,7 @@ import { Ribbon } from "../../parts/Ribbon";
 import { ribbonOfTreatment } from "../../parts/ribbonModel";
 import type { KeyBinding } from "../../parts/useKeys";
 import { useNow } from "../../parts/useNow";
-import { clock, firstName, hour, left, plural, zoneName } from "../../parts/words";
+import { clock, left } from "../../parts/words";
 import type { StationProps } from "../../parts/StationProps";
 import { adviceNow, NO_ADVICE, RECALCULATED } from "../couch/advice";
 import { UnderAlarm } from "../alarm/AlarmScreen";
@@ -23,17 +23,10 @@ import { answerKeys, useCouchKeys } from "../couch/useCouchKeys";
 import { useSpokenCues } from "../couch/useClientCues";
 import { type LiveTreatment, useTreatment } from "../couch/useTreatment";
 import { ACTION } from "../couch/AdviceBox";
-import {
-  Care,
-  type CareStep,
-  careSteps,
-  doCare,
-  extractedPoints,
-  pointAt,
-  runningCare,
-} from "./Care";
-import { NextStage } from "./NextStage";
+import { careSteps, doCare, extractedPoints, pointAt, runningCare } from "./Care";
 import { zoneLooks } from "../couch/zoneLooks";
+import { AddOn } from "./AddOn";
+import { Leaving } from "./Leaving";
 import couchStyles from "../couch/Couch.module.css";
 import paneStyles from "../couch/Panes.module.css";
 import styles from "./Settle.module.css";
@@ -347,88 +340,3 @@ const PANELS: { name: PanelName; key: string; word: string }[] = [
   { name: "note", key: "n", word: "note" },
 ];
 const WHY = { name: "why", key: "y", word: "ended sooner: why" } as const;
-
-/** The retinoid of the plan: on, off, or why not now. */
-function AddOn({ treatment }: { treatment: Treatment }) {
-  const { addOn } = treatment.plan;
-  if (!addOn) return null;
-  return (
-    <p className="soft">
-      <b>
-        {addOn.code}, {addOn.name}
-      </b>
-      <br />
-      {addOnStands(treatment.addOn, addOn.how)}
-    </p>
-  );
-}
-
-function addOnStands({ at, offAt, notNow }: Treatment["addOn"], how: string) {
-  if (at && offAt) return `On at ${hour(at)}, off at ${hour(offAt)}.`;
-  if (at) return `On at ${hour(at)}; ${how}.`;
-  return notNow ? `Not now: ${notNow}.` : `Before all else; ${how}.`;
-}
-
-/** What goes on calm skin, in order, and the check before the client leaves. */
-function Leaving({
-  visit,
-  treatment,
-  live,
-  chosen,
-  steps,
-  taking,
-  onTake,
-  filled,
-  onLeft,
-}: {
-  visit: Visit;
-  treatment: Treatment;
-  live: LiveTreatment;
-  chosen: Zone[];
-  steps: CareStep[];
-  taking: string | null;
-  onTake: (step: string) => void;
-  /** Nothing else is to be done first. */
-  filled: boolean;
-  onLeft: () => void;
-}) {
-  const pink = treatment.plan.zones.filter((zone) => (treatment.zones[zone]?.redness ?? 0) > 0);
-  return (
-    <div className={cx("leaving")}>
-      <h2>{treatment.care.length > 0 ? "On calm skin, in order" : "Nothing on the skin"}</h2>
-      {treatment.care.length === 0 && treatment.stage.next === undefined && (
-        <p className="soft">It stays as it is: no water, no product for the hours of the sheet.</p>
-      )}
-      <Care steps={steps} treatment={treatment} live={live} taking={taking} onTake={onTake} />
-      <NextStage treatment={treatment} live={live} />
-      <p className="soft">
-        {chosen.length > 0
-          ? `Still pink: ${chosen.map(zoneName).join(", ")}.`
-          : pink.length > 0
-            ? `Pink as noted on ${plural(pink.length, "zone")}.`
-            : "No zone noted as pink."}{" "}
-        Ask: does anything burn?
-      </p>
-      {treatment.phase === "CHECKED" ? (
-        <Button variant="contained" component={Link} to={`/visits/${visit.id}/after`}>
-          Go to After
-        </Button>
-      ) : (
-        <Button
-          data-leaving
-          variant={filled ? "contained" : "outlined"}
-          onClick={() => {
-            live.say({
-              type: "LeavingChecked",
-              noBurning: true,
-              stillPink: chosen.length > 0 ? chosen : pink,
-            });
-            window.setTimeout(onLeft, 400);
-          }}
-        >
-          {firstName(visit.clientName)} says: no burning
-        </Button>
-      )}
-    </div>
-  );
-}
