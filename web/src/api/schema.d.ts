@@ -91,7 +91,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_5"];
+        get: operations["words_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -605,6 +605,22 @@ export interface paths {
         };
         get?: never;
         put: operations["save_4"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consents/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consent"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2420,7 +2436,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/screening/groups/{group}": {
+    "/api/visits/{id}/screening/groups": {
         parameters: {
             query?: never;
             header?: never;
@@ -2603,7 +2619,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_4"];
+        get: operations["words_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2619,7 +2635,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_3"];
+        get: operations["words_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2635,7 +2651,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words_2"];
+        get: operations["words_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2645,6 +2661,22 @@ export interface paths {
         trace?: never;
     };
     "/api/words/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words/screening": {
         parameters: {
             query?: never;
             header?: never;
@@ -2899,6 +2931,22 @@ export interface components {
             families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             /** Format: date */
             on?: string;
+            /** Format: date */
+            until?: string;
+            zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
+        };
+        AnswerView: {
+            answered: boolean;
+            choice?: string;
+            families?: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
+            /** @enum {string} */
+            id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "RETINOL" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "ABLATIVE_LASER" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "PEELS_ELSEWHERE" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "LIDOCAINE_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
+            lastTime?: string;
+            /** Format: date */
+            on?: string;
+            products?: string[];
+            seen?: string;
+            told?: components["schemas"]["GivenBy"];
             /** Format: date */
             until?: string;
             zones?: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
@@ -3337,6 +3385,10 @@ export interface components {
             /** @enum {string} */
             type: "I" | "II" | "III" | "IV" | "V" | "VI";
         };
+        ColumnOption: {
+            id: string;
+            label: string;
+        };
         ColumnView: {
             field: string;
             group: string;
@@ -3346,7 +3398,7 @@ export interface components {
             kind: "TEXT" | "CODE" | "WHOLE" | "DECIMAL" | "MINUTES" | "CHOICE" | "FLAG" | "SHIPPED" | "REGIONS" | "COMPONENTS" | "NUMBER" | "CHOICES" | "WORDS" | "ACTIVES" | "BY_REGION";
             label: string;
             needed: boolean;
-            options: components["schemas"]["Option"][];
+            options: components["schemas"]["ColumnOption"][];
             unit: string;
         };
         ComplaintWords: {
@@ -3923,24 +3975,10 @@ export interface components {
             asked: boolean;
             /** Format: uuid */
             consentId?: string;
-            guardian?: string;
-            /** Format: uuid */
-            guardianPicture?: string;
             /** @enum {string} */
             id: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
-            label: string;
-            /** Format: uuid */
-            picture?: string;
             signed: boolean;
-            signedBy?: string;
-            /** Format: date */
-            signedOn?: string;
-            /** Format: int32 */
-            textVersion?: number;
-            /** Format: date */
-            validUntil?: string;
-            /** Format: date */
-            withdrawnOn?: string;
+            withdrawn: boolean;
         };
         FanTurned: {
             on: boolean;
@@ -3976,7 +4014,6 @@ export interface components {
             scope?: string;
             settled?: string;
             source: string;
-            toAsk: string;
             unasked: boolean;
             /** Format: date */
             until?: string;
@@ -4114,6 +4151,11 @@ export interface components {
             prepAnswer?: number;
             /** Format: date-time */
             prepTouchedAt?: string;
+        };
+        GivenBy: {
+            by: string;
+            /** Format: date */
+            on: string;
         };
         GivenSheet: {
             given: components["schemas"]["GivenView"];
@@ -4738,6 +4780,14 @@ export interface components {
             clientId: string;
             wish: string;
         };
+        NextRead: {
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            read: "AT_24_H" | "AT_48_H";
+        };
         NextStage: {
             formula: string;
             zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
@@ -4978,15 +5028,8 @@ export interface components {
             };
         };
         PatchView: {
-            /** Format: date-time */
-            dueAt?: string;
-            /** @enum {string} */
-            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
-            /** Format: uuid */
-            id: string;
-            label: string;
-            /** @enum {string} */
-            next?: "AT_24_H" | "AT_48_H";
+            due?: components["schemas"]["NextRead"];
+            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
             /** Format: date-time */
             placedAt: string;
             results: {
@@ -5495,29 +5538,14 @@ export interface components {
              */
             type: "QualityTold";
         };
-        QuestionView: {
-            answered: boolean;
-            /** Format: date-time */
-            answeredAt?: string;
-            answeredBy?: string;
-            choice?: string;
-            families: ("PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID")[];
+        QuestionWords: {
             /** @enum {string} */
             group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
             groupLabel: string;
             /** @enum {string} */
             id: "PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "RETINOL" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "ABLATIVE_LASER" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "PEELS_ELSEWHERE" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "LIDOCAINE_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES";
-            lastTime?: string;
-            lasting: boolean;
-            /** Format: date */
-            on?: string;
             options: components["schemas"]["Option"][];
-            products: string[];
-            seen?: string;
             text: string;
-            /** Format: date */
-            until?: string;
-            zones: ("FOREHEAD" | "GLABELLA" | "TEMPLE_RIGHT" | "TEMPLE_LEFT" | "EYE_RIGHT" | "EYE_LEFT" | "NOSE" | "CHEEK_RIGHT" | "CHEEK_LEFT" | "UPPER_LIP" | "CHIN" | "JAW_RIGHT" | "JAW_LEFT" | "NECK" | "DECOLLETAGE" | "HAND_RIGHT" | "HAND_LEFT" | "BACK_UPPER" | "BACK_LOWER" | "CHEST" | "ARM_RIGHT" | "ARM_LEFT" | "THIGH_RIGHT" | "THIGH_LEFT")[];
         };
         RackView: {
             advice?: components["schemas"]["Counsel"];
@@ -5624,6 +5652,7 @@ export interface components {
             shortest: string;
         };
         RestAnswered: {
+            groups: ("BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT")[];
             /** @enum {string} */
             rest: "AS_LAST_TIME" | "NONE_APPLIES";
         };
@@ -5798,7 +5827,7 @@ export interface components {
             patchTests: components["schemas"]["PatchView"][];
             /** Format: date */
             peelDate: string;
-            questions: components["schemas"]["QuestionView"][];
+            questions: components["schemas"]["AnswerView"][];
             /** @enum {string} */
             region: "FACE" | "EYE_CONTOUR" | "NECK_DECOLLETAGE" | "HANDS" | "BACK" | "CHEST" | "UPPER_ARMS" | "THIGHS";
             regionLabel: string;
@@ -6040,6 +6069,24 @@ export interface components {
              * @enum {string}
              */
             type: "Signed";
+        };
+        SignedConsent: {
+            /** @enum {string} */
+            family: "PHA" | "ENZYME" | "LACTIC" | "MANDELIC" | "AZELAIC_MANDELIC" | "GLYCOLIC" | "SALICYLIC" | "JESSNER" | "PYRUVIC" | "TCA" | "RESORCINOL" | "LONG_WEAR" | "SPOT" | "EYE" | "RETINOID";
+            guardian?: string;
+            /** Format: uuid */
+            guardianPicture?: string;
+            /** Format: uuid */
+            picture?: string;
+            signedBy: string;
+            /** Format: date */
+            signedOn: string;
+            /** Format: int32 */
+            textVersion: number;
+            /** Format: date */
+            validUntil: string;
+            /** Format: date */
+            withdrawnOn?: string;
         };
         SignedName: {
             drawn?: components["schemas"]["Signature"];
@@ -6491,6 +6538,7 @@ export interface components {
             /** Format: int32 */
             open: number;
             opensMost?: string;
+            toAsk: ("PREGNANT" | "BREASTFEEDING" | "UNWELL" | "FEVER_LATELY" | "COLD_SORE_NOW" | "OPEN_SPOTS" | "NODULES" | "INFECTION" | "DERMATITIS" | "MARK" | "SUN" | "SUN_PLANNED" | "ROSACEA_FLARE" | "FLAKING" | "ISOTRETINOIN" | "RETINOID" | "RETINOL" | "HOME_ACID" | "TOPICAL_CYTOSTATIC" | "TOPICAL_STEROID" | "INHIBITOR" | "PHOTOSENSITISING" | "BLOOD_THINNER" | "IMMUNE" | "HAIR" | "SHAVE" | "DERMAPLANING" | "ABRASION" | "ENERGY" | "ABLATIVE_LASER" | "TOXIN" | "FILLER" | "FACE_SURGERY" | "EYE_SURGERY" | "PERMANENT_MAKE_UP" | "COLD_SORES_EVER" | "PIH_EVER" | "KELOID" | "SKIN_TEARS" | "REACTION" | "PEELS_ELSEWHERE" | "SALICYLATE_ALLERGY" | "RESORCINOL_RISK" | "FRUIT_ALLERGY" | "LATEX_ALLERGY" | "LIDOCAINE_ALLERGY" | "ASTHMA" | "DIABETES" | "ORGAN" | "AUTOIMMUNE" | "RADIOTHERAPY" | "IMPLANT" | "SMOKER" | "PICKING" | "CONTACT_LENSES")[];
             /** Format: int32 */
             unasked: number;
             /** Format: date */
@@ -6830,7 +6878,7 @@ export interface operations {
             };
         };
     };
-    words_5: {
+    words_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -7710,6 +7758,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
+    consent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SignedConsent"];
                 };
             };
         };
@@ -10803,7 +10873,6 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                group: "BODY_NOW" | "MEDICINES" | "DONE_LATELY" | "HISTORY" | "COMFORT";
             };
             cookie?: never;
         };
@@ -11092,7 +11161,7 @@ export interface operations {
             };
         };
     };
-    words_4: {
+    words_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -11112,7 +11181,7 @@ export interface operations {
             };
         };
     };
-    words_3: {
+    words_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -11132,7 +11201,7 @@ export interface operations {
             };
         };
     };
-    words_2: {
+    words_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -11152,7 +11221,7 @@ export interface operations {
             };
         };
     };
-    words_1: {
+    words_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -11168,6 +11237,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ScoreWords"];
+                };
+            };
+        };
+    };
+    words_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QuestionWords"][];
                 };
             };
         };

@@ -2,12 +2,14 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { memo, useState } from "react";
-import type { Family, FamilyConsent, Question, Zone } from "../api/types";
+import { FAMILIES } from "../api/enumWords";
+import type { Family, FamilyConsent, Zone } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { FaceMap } from "../parts/FaceMap";
 import { FIGURES } from "../parts/figures";
 import { Segments } from "../parts/Segments";
 import { day, zoneName } from "../parts/words";
+import type { Question } from "./questions";
 import styles from "./Ask.module.css";
 
 const cx = classNames.bind(styles);
@@ -89,7 +91,7 @@ export const Ask = memo(function Ask({
         <div className={cx("needs")}>
           <Chips
             label={`${question.text}: which`}
-            options={families}
+            options={families.map(({ id }) => ({ id, label: FAMILIES[id] }))}
             chosen={question.families}
             onChange={(families) => onAnswer({ ...given, families })}
           />
@@ -130,22 +132,21 @@ function DateField({
 /** When and by whom it was answered, or what the home products say. */
 function Kept({ question }: { question: Question }) {
   if (question.seen !== undefined) {
-    const against =
-      question.answeredAt !== undefined && question.choice === question.options[0]?.id;
+    const against = question.told !== undefined && question.choice === question.options[0]?.id;
     return (
       <small className={`under${against ? " warn" : ""}`}>
         {question.seen}
-        {against && `; ${question.answeredBy} says otherwise`}
+        {against && `; ${question.told?.by} says otherwise`}
       </small>
     );
   }
   if (question.products.length > 0) {
     return <small className="under">from the home products: {question.products.join(", ")}</small>;
   }
-  if (question.lasting && question.answeredAt) {
+  if (question.told) {
     return (
       <small className="under">
-        {day(question.answeredAt)}, {question.answeredBy}
+        {day(question.told.on)}, {question.told.by}
       </small>
     );
   }

@@ -5,13 +5,15 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
-import type { Family, FamilyConsent, ScreeningState, Visit } from "../api/types";
+import { FAMILIES } from "../api/enumWords";
+import type { Family, ScreeningState, Visit } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { dayOfYear } from "../parts/words";
+import { consentQuery } from "./queries";
 import { SignConsent } from "./SignConsent";
 import screenStyles from "./Screen.module.css";
 import styles from "./Consents.module.css";
@@ -21,7 +23,7 @@ const cx = classNames.bind({ ...screenStyles, ...styles });
 /** Consent by family of formulas, valid for twelve months. */
 export function Consents({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const [signing, setSigning] = useState<Family[] | null>(null);
-  const [reading, setReading] = useState<FamilyConsent | null>(null);
+  const [reading, setReading] = useState<{ family: Family; id: string } | null>(null);
   const missing = state.consents.filter((family) => !family.signed);
   const toSign = missing.filter((family) => family.asked);
   return (
@@ -38,14 +40,14 @@ export function Consents({ visit, state }: { visit: Visit; state: ScreeningState
                 key={family.id}
                 type="button"
                 className={cx("family", family.signed ? "signed" : "lapsed")}
-                onClick={() => setReading(family)}
+                onClick={() => setReading({ family: family.id, id: family.consentId! })}
               >
-                {family.label}{" "}
-                {family.signed ? "signed" : family.withdrawnOn ? "withdrawn" : "not valid then"}
+                {FAMILIES[family.id]}{" "}
+                {family.signed ? "signed" : family.withdrawn ? "withdrawn" : "not valid then"}
               </button>
             ) : (
               <span key={family.id} className={cx("family")}>
-                {family.label}
+                {FAMILIES[family.id]}
               </span>
             ),
           )}
@@ -64,7 +66,7 @@ export function Consents({ visit, state }: { visit: Visit; state: ScreeningState
       {signing && (
         <SignConsent visit={visit} state={state} asked={signing} onClose={() => setSigning(null)} />
       )}
-      {reading && <ReadConsent visit={visit} family={reading} onClose={() => setReading(null)} />}
+      {reading && <ReadConsent visit={visit} {...reading} onClose={() => setReading(null)} />}
     </div>
   );
 }
@@ -73,21 +75,28 @@ export function Consents({ visit, state }: { visit: Visit; state: ScreeningState
 function ReadConsent({
   visit,
   family,
+  id,
   onClose,
 }: {
   visit: Visit;
-  family: FamilyConsent;
+  family: Family;
+  id: string;
   onClose: () => void;
 }) {
   const changed = useVisitChanged(visit.id);
+  const queries = useQueryClient();
+  const consent = useQuery(consentQuery(id));
+  const signed = consent.data;
+  const open = signed !== undefined && signed.withdrawnOn === undefined;
   const [why, setWhy] = useState("");
   const withdraw = useMutation({
     mutationFn: () =>
       api.POST("/api/consents/{id}/withdrawal", {
-        params: { path: { id: family.consentId! } },
+        params: { path: { id } },
         body: { why },
       }),
     onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: consentQuery(id).queryKey });
       await changed();
       onClose();
     },
@@ -99,36 +108,28 @@ function ReadConsent({
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="read-consent">
       <form onSubmit={submit}>
-        <DialogTitle id="read-consent">Consent to {family.label}</DialogTitle>
+        <DialogTitle id="read-consent">Consent to {FAMILIES[family]}</DialogTitle>
         <DialogContent>
           <div className="stack">
-            <p>
-              Signed by <b>{family.signedBy}</b> on {family.signedOn && dayOfYear(family.signedOn)},
-              text version {family.textVersion}.{" "}
-              {family.withdrawnOn
-                ? `Withdrawn on ${dayOfYear(family.withdrawnOn)}.`
-                : `Valid until ${family.validUntil && dayOfYear(family.validUntil)}.`}
-            </p>
-            {family.picture && (
-              <img
-                className={cx("signature")}
-                src={`/api/signatures/${family.picture}`}
-                alt={`Signature of ${family.signedBy}`}
-              />
+            {signed && (
+              <>
+                <p>
+                  Signed by <b>{signed.signedBy}</b> on {dayOfYear(signed.signedOn)}, text version{" "}
+                  {signed.textVersion}.{" "}
+                  {signed.withdrawnOn
+                    ? `Withdrawn on ${dayOfYear(signed.withdrawnOn)}.`
+                    : `Valid until ${dayOfYear(signed.validUntil)}.`}
+                </p>
+                <Signature id={signed.picture} of={signed.signedBy} />
+                {signed.guardian && (
+                  <p>
+                    Guardian: <b>{signed.guardian}</b>
+                  </p>
+                )}
+                <Signature id={signed.guardianPicture} of={signed.guardian} />
+              </>
             )}
-            {family.guardian && (
-              <p>
-                Guardian: <b>{family.guardian}</b>
-              </p>
-            )}
-            {family.guardianPicture && (
-              <img
-                className={cx("signature")}
-                src={`/api/signatures/${family.guardianPicture}`}
-                alt={`Signature of ${family.guardian}`}
-              />
-            )}
-            {!family.withdrawnOn && (
+            {open && (
               <TextField
                 label="Why it is withdrawn, if said"
                 value={why}
@@ -136,11 +137,11 @@ function ReadConsent({
                 helperText="From now on nothing of this family may be peeled until it is signed again."
               />
             )}
-            <ErrorNote error={withdraw.error} />
+            <ErrorNote error={consent.error ?? withdraw.error} />
           </div>
         </DialogContent>
         <DialogActions>
-          {!family.withdrawnOn && (
+          {open && (
             <Button type="submit" color="error" disabled={withdraw.isPending}>
               Withdraw consent
             </Button>
@@ -151,5 +152,13 @@ function ReadConsent({
         </DialogActions>
       </form>
     </Dialog>
+  );
+}
+
+function Signature({ id, of }: { id: string | undefined; of: string | undefined }) {
+  return (
+    id && (
+      <img className={cx("signature")} src={`/api/signatures/${id}`} alt={`Signature of ${of}`} />
+    )
   );
 }

@@ -4,8 +4,8 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import type { Question } from "../api/types";
 import { plural } from "../parts/words";
+import type { Question } from "./questions";
 import styles from "./NoneApplies.module.css";
 
 const cx = classNames.bind(styles);

@@ -8,6 +8,7 @@ import TextField from "@mui/material/TextField";
 import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
+import { FAMILIES } from "../api/enumWords";
 import type { Family, ScreeningState, Visit } from "../api/types";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -24,44 +25,34 @@ const cx = classNames.bind({ ...screenStyles, ...askStyles, ...consentsStyles })
 export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningState }) {
   const [placing, setPlacing] = useState(false);
   const changed = useVisitChanged(visit.id);
+  const placed = state.patchTests.reduce((sum, { families }) => sum + families.length, 0);
   return (
     <div className={cx("group")}>
-      <Strip title="Patch tests" code={`${state.patchTests.length} placed`} />
-      {state.patchTests
-        .filter((test) => test.next)
-        .map((test) => (
-          <div key={test.id} className={cx("question")}>
+      <Strip title="Patch tests" code={`${placed} placed`} />
+      {state.patchTests.map((test) => {
+        const named = test.families.map((family) => FAMILIES[family]).join(", ");
+        return (
+          <div key={`${named} ${test.placedAt}`} className={cx("question")}>
             <span className="grow">
-              {test.label}
+              {named}
               <small className="under">
-                {test.site}, placed {day(test.placedAt)} {hour(test.placedAt)}
+                {test.site}, placed {day(test.placedAt)}
+                {test.due && ` ${hour(test.placedAt)}`}
               </small>
             </span>
-            <span className="soft">{result(test)}</span>
-            {test.next && test.dueAt && (
+            <span className={reacted(test) ? "warn" : "soft"}>{result(test)}</span>
+            {test.due && (
               <ReadPatch
-                id={test.id}
-                label={test.label}
-                read={test.next}
-                dueAt={test.dueAt}
+                id={test.due.id}
+                label={named}
+                read={test.due.read}
+                dueAt={test.due.at}
                 onRead={changed}
               />
             )}
           </div>
-        ))}
-      {done(state.patchTests).map(({ key, tests }) => (
-        <div key={key} className={cx("question")}>
-          <span className="grow">
-            {tests.map((test) => test.label).join(", ")}
-            <small className="under">
-              {tests[0]?.site}, placed {tests[0] && day(tests[0].placedAt)}
-            </small>
-          </span>
-          <span className={tests.some(reacted) ? "warn" : "soft"}>
-            {tests[0] && result(tests[0])}
-          </span>
-        </div>
-      ))}
+        );
+      })}
       <div className={cx("consent")}>
         <p className="small soft">
           A family is open once its patch test was read: for a new client, a new family, or
@@ -77,16 +68,6 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
 }
 
 type Patch = ScreeningState["patchTests"][number];
-
-/** Tests that were read to the end, those that were placed together and came out alike in a line. */
-function done(all: Patch[]): { key: string; tests: Patch[] }[] {
-  const lines = new Map<string, Patch[]>();
-  for (const test of all.filter(({ next }) => !next)) {
-    const key = `${test.placedAt} ${test.site} ${result(test)}`;
-    lines.set(key, [...(lines.get(key) ?? []), test]);
-  }
-  return [...lines].map(([key, tests]) => ({ key, tests }));
-}
 
 function reacted({ results }: Patch): boolean {
   return Object.values(results).includes("REACTION");
@@ -141,7 +122,7 @@ function Place({
             </p>
             <Chips
               label="Families to test"
-              options={state.consents.map(({ id, label }) => ({ id, label }))}
+              options={state.consents.map(({ id }) => ({ id, label: FAMILIES[id] }))}
               chosen={families}
               onChange={setFamilies}
             />

@@ -4,7 +4,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
 import { Link } from "react-router";
 import { api, body, useVisitChanged } from "../api/client";
-import type { Question, ScreeningState } from "../api/types";
+import type { ScreeningState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
@@ -15,7 +15,8 @@ import { Consents } from "./Consents";
 import { OutsidePeels } from "./OutsidePeels";
 import { MoveDate } from "./MoveDate";
 import { PatchTests } from "./PatchTests";
-import { screeningQuery } from "./queries";
+import { questionWordsQuery, screeningQuery } from "./queries";
+import { type Question, questionsOf } from "./questions";
 import { NoneApplies } from "./NoneApplies";
 import { VerdictPanel } from "./VerdictPanel";
 import { WhatChanged } from "./WhatChanged";
@@ -30,6 +31,7 @@ export default function Screen({ visit }: StationProps) {
   const queries = useQueryClient();
   const changed = useVisitChanged(visit.id);
   const screening = useQuery(screeningQuery(visit.id));
+  const words = useQuery(questionWordsQuery);
   const [moving, setMoving] = useState(false);
   const [reading, setReading] = useState(false);
   const scope = { id: `screening-${visit.id}` };
@@ -49,32 +51,15 @@ export default function Screen({ visit }: StationProps) {
     scope,
     onSuccess,
   });
+  /** Every question that is open in these groups, in one go. */
   const rest = useMutation({
-    mutationFn: async ({ group, how }: { group: Group; how: Rest }) =>
+    mutationFn: async ({ groups, how }: { groups: Group[]; how: Rest }) =>
       body(
-        await api.PUT("/api/visits/{id}/screening/groups/{group}", {
-          params: { path: { id: visit.id, group } },
-          body: { rest: how },
+        await api.PUT("/api/visits/{id}/screening/groups", {
+          params: { path: { id: visit.id } },
+          body: { groups, rest: how },
         }),
       ),
-    scope,
-    onSuccess,
-  });
-
-  /** Every question that is open, in one go. */
-  const all = useMutation({
-    mutationFn: async ({ groups, how }: { groups: Group[]; how: Rest }) => {
-      let state: ScreeningState | undefined;
-      for (const group of groups) {
-        state = body(
-          await api.PUT("/api/visits/{id}/screening/groups/{group}", {
-            params: { path: { id: visit.id, group } },
-            body: { rest: how },
-          }),
-        );
-      }
-      return state!;
-    },
     scope,
     onSuccess,
   });
@@ -85,35 +70,36 @@ export default function Screen({ visit }: StationProps) {
     [mutate],
   );
 
-  if (!screening.data) {
+  if (!screening.data || !words.data) {
     return (
       <main className="pad">
-        <ErrorNote error={screening.error} />
+        <ErrorNote error={screening.error ?? words.error} />
       </main>
     );
   }
   const state = screening.data;
-  const groups = [...new Set(state.questions.map((question) => question.group))];
+  const questions = questionsOf(words.data, state.questions);
+  const groups = [...new Set(questions.map((question) => question.group))];
   const toRepeat = groups.filter((group) =>
-    state.questions.some(
+    questions.some(
       (question) => question.group === group && !question.answered && question.lastTime,
     ),
   );
   const open = groups.filter((group) =>
-    state.questions.some((question) => question.group === group && !question.answered),
+    questions.some((question) => question.group === group && !question.answered),
   );
   return (
     <main className={cx("columns", "screen")}>
       <section className="pad" aria-label="Questions">
         <h1>May {firstName(visit.clientName)} have a peel, and within which limits</h1>
-        <ErrorNote error={answer.error ?? rest.error ?? all.error} />
+        <ErrorNote error={answer.error ?? rest.error} />
         {state.returning && <WhatChanged visit={visit} />}
         {toRepeat.length > 0 && (
           <div className="row">
             <Button
               variant="contained"
-              disabled={all.isPending}
-              onClick={() => all.mutate({ groups: toRepeat, how: "AS_LAST_TIME" })}
+              disabled={rest.isPending}
+              onClick={() => rest.mutate({ groups: toRepeat, how: "AS_LAST_TIME" })}
             >
               Nothing changed
             </Button>
@@ -123,15 +109,15 @@ export default function Screen({ visit }: StationProps) {
         {groups.map((group) => (
           <Questions
             key={group}
-            questions={state.questions.filter((question) => question.group === group)}
+            questions={questions.filter((question) => question.group === group)}
             families={state.consents}
             onAnswer={onAnswer}
-            onRest={(how) => rest.mutate({ group, how })}
+            onRest={(how) => rest.mutate({ groups: [group], how })}
           />
         ))}
         {open.length > 1 && (
           <div className="row wrap">
-            <Button disabled={all.isPending} onClick={() => setReading(true)}>
+            <Button disabled={rest.isPending} onClick={() => setReading(true)}>
               None of the rest applies, in {open.length} groups
             </Button>
           </div>
@@ -141,7 +127,12 @@ export default function Screen({ visit }: StationProps) {
         <PatchTests visit={visit} state={state} />
       </section>
       <section className="side" aria-label="Verdict">
-        <VerdictPanel visitId={visit.id} peelDate={state.peelDate} outcome={state.outcome} />
+        <VerdictPanel
+          visitId={visit.id}
+          peelDate={state.peelDate}
+          outcome={state.outcome}
+          questions={questions}
+        />
         <div className="foot">
           <span className={cx("row", "foot-verdict")}>
             <VerdictMark verdict={state.outcome.verdict} /> <b>{state.outcome.verdict}</b>
@@ -152,9 +143,9 @@ export default function Screen({ visit }: StationProps) {
       </section>
       {reading && (
         <NoneApplies
-          questions={state.questions.filter((question) => !question.answered)}
+          questions={questions.filter((question) => !question.answered)}
           onConfirm={() => {
-            all.mutate({ groups: open, how: "NONE_APPLIES" });
+            rest.mutate({ groups: open, how: "NONE_APPLIES" });
             setReading(false);
           }}
           onClose={() => setReading(false)}
@@ -198,7 +189,9 @@ function Questions({
   onAnswer: (question: Question["id"], given: Given) => void;
   onRest: (how: Rest) => void;
 }) {
-  const known = questions.filter((question) => question.lastTime !== undefined);
+  const known = questions.filter(
+    ({ lastTime, told, seen }) => lastTime !== undefined || (told && seen === undefined),
+  );
   const [shown, setShown] = useState(known.length < 2);
   const open = questions.filter((question) => !question.answered);
   const openKnown = open.filter((question) => question.lastTime !== undefined);

@@ -6,6 +6,7 @@ import { Strip } from "../parts/Strip";
 import { VerdictMark } from "../parts/VerdictMark";
 import { day, plural } from "../parts/words";
 import { LiftFinding } from "./LiftFinding";
+import type { Question } from "./questions";
 import styles from "./VerdictPanel.module.css";
 
 const cx = classNames.bind(styles);
@@ -15,19 +16,21 @@ export function VerdictPanel({
   visitId,
   peelDate,
   outcome: state,
+  questions,
 }: {
   visitId: string;
   peelDate: string;
   outcome: Outcome;
+  questions: Question[];
 }) {
   const [lifting, setLifting] = useState<Finding | null>(null);
   const [listed, setListed] = useState(false);
-  const unasked = state.findings.filter((finding) => finding.unasked);
+  const waiting = questions.filter(({ id }) => state.toAsk.includes(id));
   return (
     <>
       <Strip
         title={`Verdict for ${day(peelDate)}`}
-        code={plural(state.findings.length - Math.max(0, unasked.length - 1), "finding")}
+        code={plural(state.findings.length + Math.min(1, waiting.length), "finding")}
       />
       <div className={cx("verdict")} role="status">
         <VerdictMark verdict={state.verdict} size={34} />
@@ -37,29 +40,27 @@ export function VerdictPanel({
         </div>
       </div>
       <ul className={cx("findings")}>
-        {unasked.length > 1 && (
+        {waiting.length > 0 && (
           <li>
             <button type="button" aria-expanded={listed} onClick={() => setListed(!listed)}>
               <VerdictMark verdict="WAIT" />
               <span className="grow">
-                <b>WAIT</b> {unasked.length} questions not asked
+                <b>WAIT</b> {plural(waiting.length, "question")} not asked
               </span>
               <span className={cx("limit")}>until asked</span>
             </button>
             {listed && (
               <ol className={cx("why")}>
-                {unasked.map((finding) => (
-                  <li key={finding.id}>{finding.toAsk}</li>
+                {waiting.map(({ id, text }) => (
+                  <li key={id}>{text}</li>
                 ))}
               </ol>
             )}
           </li>
         )}
-        {(unasked.length > 1 ? state.findings.filter((f) => !f.unasked) : state.findings).map(
-          (finding) => (
-            <FindingLine key={finding.id} finding={finding} onLift={() => setLifting(finding)} />
-          ),
-        )}
+        {state.findings.map((finding) => (
+          <FindingLine key={finding.id} finding={finding} onLift={() => setLifting(finding)} />
+        ))}
       </ul>
       {state.opensMost && (
         <p className={cx("opens")}>

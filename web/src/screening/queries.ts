@@ -13,6 +13,20 @@ export function screeningQuery(id: string) {
   });
 }
 
+/** The questions as they are asked; they change with the program only. */
+export const questionWordsQuery = queryOptions({
+  queryKey: ["words", "screening"],
+  queryFn: async () => body(await api.GET("/api/words/screening")),
+  staleTime: Infinity,
+});
+
+export function consentQuery(id: string) {
+  return queryOptions({
+    queryKey: ["consent", id],
+    queryFn: async () => body(await api.GET("/api/consents/{id}", { params: { path: { id } } })),
+  });
+}
+
 /** The text of the consent; its version is signed with it. */
 export const consentWordsQuery = queryOptions({
   queryKey: ["words", "consent"],

@@ -27,7 +27,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /// A real browser, worked as a person would: by what is written on things, by touch or by keys.
 final class Browser implements AutoCloseable {
-  private static final Duration PATIENCE = Duration.ofSeconds(10);
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
   private static final Path ROOT =
       Path.of(System.getProperty("ivesk.root", "..")).toAbsolutePath().normalize();
 

@@ -260,9 +260,12 @@ class ConsultAndScreenTest {
       practice.put(
           path + "/HAIR",
           "{\"choice\":\"done\",\"on\":\"%s\"}".formatted(LocalDate.now().minusDays(20)));
-      for (String group : List.of("BODY_NOW", "MEDICINES", "DONE_LATELY", "HISTORY", "COMFORT")) {
-        practice.put(path + "/groups/" + group, "{\"rest\":\"NONE_APPLIES\"}");
-      }
+      practice.put(
+          path + "/groups",
+          """
+          {"groups":["BODY_NOW","MEDICINES","DONE_LATELY","HISTORY","COMFORT"],
+           "rest":"NONE_APPLIES"}
+          """);
       JsonNode asked = screening(first);
       assertThat(asked.get("outcome").get("unasked").asInt())
           .as("phototype and sensitivity are the consult's")
@@ -272,14 +275,14 @@ class ConsultAndScreenTest {
       JsonNode again = screening(second);
       JsonNode latex = question(again, "LATEX_ALLERGY");
       assertThat(latex.get("answered").asBoolean()).isTrue();
-      assertThat(latex.get("lasting").asBoolean()).isTrue();
-      assertThat(latex.get("answeredBy").asString()).isEqualTo("Ines Kov");
+      assertThat(latex.at("/told/by").asString()).isEqualTo("Ines Kov");
       JsonNode hair = question(again, "HAIR");
       assertThat(hair.get("answered").asBoolean()).isFalse();
       assertThat(hair.get("lastTime").asString()).startsWith("done, ");
 
       practice.put(
-          "/api/visits/" + second + "/screening/groups/DONE_LATELY", "{\"rest\":\"AS_LAST_TIME\"}");
+          "/api/visits/" + second + "/screening/groups",
+          "{\"groups\":[\"DONE_LATELY\"],\"rest\":\"AS_LAST_TIME\"}");
       JsonNode same = question(screening(second), "HAIR");
       assertThat(same.get("choice").asString()).isEqualTo("done");
       assertThat(same.get("on").asString()).isEqualTo(LocalDate.now().minusDays(20).toString());
@@ -321,16 +324,21 @@ class ConsultAndScreenTest {
       assertThat(signed.status()).isEqualTo(204);
       JsonNode lactic = family(visit, "LACTIC");
       assertThat(lactic.get("signed").asBoolean()).isTrue();
-      assertThat(lactic.get("textVersion").asInt()).isEqualTo(3);
-      assertThat(lactic.get("validUntil").asString())
+      String consent = "/api/consents/" + lactic.get("consentId").asString();
+      JsonNode read = practice.get(consent).body();
+      assertThat(read.get("textVersion").asInt()).isEqualTo(3);
+      assertThat(read.get("validUntil").asString())
           .isEqualTo(LocalDate.now().plusMonths(12).toString());
-      assertThat(practice.get("/api/signatures/" + lactic.get("picture").asString()).contentType())
+      assertThat(practice.get("/api/signatures/" + read.get("picture").asString()).contentType())
           .isEqualTo("image/png");
       assertThat(family(visit, "TCA").get("signed").asBoolean()).isFalse();
 
-      String path = "/api/consents/" + lactic.get("consentId").asString() + "/withdrawal";
+      String path = consent + "/withdrawal";
       assertThat(practice.post(path, "{\"why\":\"moved away\"}").status()).isEqualTo(204);
       assertThat(family(visit, "LACTIC").get("signed").asBoolean()).isFalse();
+      assertThat(family(visit, "LACTIC").get("withdrawn").asBoolean()).isTrue();
+      assertThat(practice.get(consent).body().get("withdrawnOn").asString())
+          .isEqualTo(LocalDate.now().toString());
       assertThat(family(visit, "MANDELIC").get("signed").asBoolean()).isTrue();
       assertThat(screening(visit).toString()).contains("consent withdrawn");
       assertThat(practice.post(path, "{\"why\":\"\"}").status()).as("only once").isEqualTo(422);

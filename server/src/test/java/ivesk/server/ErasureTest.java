@@ -204,7 +204,7 @@ class ErasureTest {
     assertThat(practice.get("/api/today").body().get("tour").asString()).isEqualTo(visit);
     UUID nora = client("Nora Tryout");
     String at = "/api/visits/" + visit;
-    practice.put(at + "/screening/groups/BODY_NOW", "{\"rest\":\"NONE_APPLIES\"}");
+    practice.put(at + "/screening/groups", "{\"groups\":[\"BODY_NOW\"],\"rest\":\"NONE_APPLIES\"}");
     assertThat(left(List.of(UUID.fromString(visit)))).contains("SCREENING_ANSWER.VISIT_ID");
     assertThat(practice.delete("/api/tour").status()).isEqualTo(204);
     assertThat(left(List.of(nora, UUID.fromString(visit)))).isEmpty();

@@ -197,7 +197,7 @@ class GateTest {
     assertThat(asked.get("choice").asString()).isEqualTo("few");
     assertThat(asked.get("answered").asBoolean()).isTrue();
     assertThat(asked.get("seen").asString()).isEqualTo("look 1 shows open spots: chin");
-    assertThat(asked.has("answeredAt")).isFalse();
+    assertThat(asked.has("told")).isFalse();
     practice.put(other + "/screening/OPEN_SPOTS", "{\"choice\":\"many\"}");
     assertThat(question(other).get("choice").asString()).isEqualTo("many");
   }

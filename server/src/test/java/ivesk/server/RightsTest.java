@@ -52,6 +52,7 @@ class RightsTest {
       GET /api/words/check-in
       GET /api/words/scores
       GET /api/words/consent
+      GET /api/words/screening
       GET /api/words/consult
       GET /api/product-kinds
       GET /api/bench
@@ -194,8 +195,9 @@ class RightsTest {
       GET /api/treatments/{id}/gate-a
       POST /api/treatments/{id}/gate-a
       POST /api/treatments/{id}/handset
+      GET /api/consents/{id}
       GET /api/visits/{id}/screening
-      PUT /api/visits/{id}/screening/groups/{group}
+      PUT /api/visits/{id}/screening/groups
       PUT /api/visits/{id}/screening/{question}
       GET /api/visits/{id}/selection
       POST /api/visits/{id}/selection/try

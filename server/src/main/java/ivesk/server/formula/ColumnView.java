@@ -12,7 +12,7 @@ public record ColumnView(
     String help,
     boolean needed,
     String initial,
-    List<LabelColumn.Option> options) {
+    List<LabelColumn.ColumnOption> options) {
 
   public static ColumnView of(LabelColumn column) {
     return new ColumnView(

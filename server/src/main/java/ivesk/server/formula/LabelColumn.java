@@ -52,7 +52,7 @@ public record LabelColumn(
     String help,
     boolean needed,
     String initial,
-    List<Option> options,
+    List<ColumnOption> options,
     Optional<Function<Row, Object>> reader) {
 
   public enum Group {
@@ -96,7 +96,7 @@ public record LabelColumn(
     BY_REGION
   }
 
-  public record Option(String id, String label) {}
+  public record ColumnOption(String id, String label) {}
 
   static final List<LabelColumn> ALL =
       List.of(
@@ -182,7 +182,7 @@ public record LabelColumn(
       Class<E> type,
       Function<E, String> words,
       String initial) {
-    List<Option> options = options(type, words);
+    List<ColumnOption> options = options(type, words);
     return new LabelColumn(
         field,
         column,
@@ -197,12 +197,12 @@ public record LabelColumn(
         Optional.of(row -> row.one(column, type)));
   }
 
-  private static <E extends Enum<E>> List<Option> options(
+  private static <E extends Enum<E>> List<ColumnOption> options(
       Class<E> type, Function<E, String> words) {
     return Arrays.stream(type.getEnumConstants())
         .filter(constant -> constant != Formula.Use.OUT_OF_SCOPE)
         .filter(constant -> constant != Formula.Ending.NONE)
-        .map(constant -> new Option(constant.name(), words.apply(constant)))
+        .map(constant -> new ColumnOption(constant.name(), words.apply(constant)))
         .toList();
   }
 
@@ -350,7 +350,7 @@ public record LabelColumn(
   private String option(String word) {
     String id = word.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
     return options.stream()
-        .map(Option::id)
+        .map(ColumnOption::id)
         .filter(id::equals)
         .findFirst()
         .orElseThrow(() ->

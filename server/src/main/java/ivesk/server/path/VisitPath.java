@@ -25,6 +25,7 @@ import ivesk.server.plan.PlanProgress;
 import ivesk.server.plan.PlanService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.PracticeStore;
+import ivesk.server.screening.Screened;
 import ivesk.server.screening.ScreeningService;
 import ivesk.server.treatment.Live;
 import ivesk.server.treatment.SignedRecord;
@@ -200,9 +201,10 @@ class VisitPath {
   }
 
   private VisitView readable(Visit visit, List<Visit> booked) {
-    Client client = clients.get(visit.clientId());
-    ScreeningFacts facts = screening.facts(visit.id());
-    Screening outcome = screening.screen(visit.id(), facts);
+    Screened screened = screening.screened(visit.id());
+    Client client = screened.client();
+    ScreeningFacts facts = screened.facts();
+    Screening outcome = screened.outcome();
     Optional<Live> live = treatments.ofVisit(visit.id());
     Optional<PlanProgress> plan = plans.progress(visit.id());
     Optional<String> formula =

@@ -1,6 +1,7 @@
 package ivesk.server.screening;
 
 import ivesk.core.formula.Family;
+import ivesk.core.screening.answer.Consent;
 import ivesk.core.screening.answer.ConsentText;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
@@ -64,6 +65,32 @@ class ConsentController {
       SignedName client,
       Optional<SignedName> guardian) {}
 
+  /// @param picture the signature that was drawn
+  record SignedConsent(
+      Family family,
+      LocalDate signedOn,
+      LocalDate validUntil,
+      String signedBy,
+      int textVersion,
+      Optional<UUID> picture,
+      Optional<String> guardian,
+      Optional<UUID> guardianPicture,
+      Optional<LocalDate> withdrawnOn) {
+    static SignedConsent of(ConsentStore.Kept kept) {
+      Consent consent = kept.consent();
+      return new SignedConsent(
+          consent.family(),
+          consent.signedOn(),
+          consent.validUntil(),
+          consent.signedBy(),
+          kept.textVersion(),
+          kept.signatureId(),
+          consent.guardian(),
+          kept.guardianSignatureId(),
+          consent.withdrawnOn());
+    }
+  }
+
   record Withdrawal(String why) {}
 
   @May(Right.KNOW)
@@ -109,6 +136,14 @@ class ConsentController {
         body.guardian(),
         LocalDate.now(clock),
         who.getName());
+  }
+
+  /// A consent as it was signed.
+  @May(Right.RECORD)
+  @GetMapping("/consents/{id}")
+  SignedConsent consent(@PathVariable UUID id, Principal who) {
+    audit.noteOnce(who.getName(), "read consent", id);
+    return SignedConsent.of(store.get(id));
   }
 
   @May(Right.TREAT)

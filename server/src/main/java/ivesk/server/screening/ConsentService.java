@@ -84,7 +84,7 @@ public class ConsentService {
   @Transactional
   void withdraw(UUID consentId, String why, String who) {
     BadInput.check("why", () -> Require.atMost("reason", why, 400));
-    UUID clientId = store.clientOf(consentId);
+    UUID clientId = store.get(consentId).clientId();
     if (!store.withdraw(consentId, LocalDate.now(clock), why, who)) {
       throw new Refused("This consent was withdrawn before.");
     }

@@ -3,6 +3,8 @@ package ivesk.server.screening;
 import ivesk.core.formula.Family;
 import ivesk.core.screening.answer.Consent;
 import ivesk.server.app.Problems.NotFound;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -34,37 +36,42 @@ class ConsentStore {
       Optional<UUID> signatureId,
       Optional<UUID> guardianSignatureId) {}
 
+  /// A name that was typed has no picture to show.
+  private static final String SELECT =
+      """
+      SELECT consent.*,
+        (SELECT id FROM signature WHERE id = signature_id AND picture IS NOT NULL) AS drawn,
+        (SELECT id FROM signature WHERE id = guardian_signature_id AND picture IS NOT NULL)
+          AS guardian_drawn
+      FROM consent WHERE\
+      """;
+
+  private static Kept kept(ResultSet row, int n) throws SQLException {
+    return new Kept(
+        row.getObject("id", UUID.class),
+        row.getObject("client_id", UUID.class),
+        new Consent(
+            Family.valueOf(row.getString("family")),
+            row.getObject("signed_on", LocalDate.class),
+            row.getString("signed_by"),
+            Optional.ofNullable(row.getString("guardian")),
+            Optional.ofNullable(row.getObject("withdrawn_on", LocalDate.class))),
+        row.getInt("text_version"),
+        Optional.ofNullable(row.getObject("drawn", UUID.class)),
+        Optional.ofNullable(row.getObject("guardian_drawn", UUID.class)));
+  }
+
   List<Kept> ofClient(UUID clientId) {
-    // A name that was typed has no picture to show.
-    return jdbc.sql(
-            """
-            SELECT consent.*,
-              (SELECT id FROM signature WHERE id = signature_id AND picture IS NOT NULL) AS drawn,
-              (SELECT id FROM signature WHERE id = guardian_signature_id AND picture IS NOT NULL)
-                AS guardian_drawn
-            FROM consent WHERE client_id = ? ORDER BY signed_on, id\
-            """)
+    return jdbc.sql(SELECT + " client_id = ? ORDER BY signed_on, id")
         .param(clientId)
-        .query((row, n) ->
-            new Kept(
-                row.getObject("id", UUID.class),
-                clientId,
-                new Consent(
-                    Family.valueOf(row.getString("family")),
-                    row.getObject("signed_on", LocalDate.class),
-                    row.getString("signed_by"),
-                    Optional.ofNullable(row.getString("guardian")),
-                    Optional.ofNullable(row.getObject("withdrawn_on", LocalDate.class))),
-                row.getInt("text_version"),
-                Optional.ofNullable(row.getObject("drawn", UUID.class)),
-                Optional.ofNullable(row.getObject("guardian_drawn", UUID.class))))
+        .query(ConsentStore::kept)
         .list();
   }
 
-  UUID clientOf(UUID consentId) {
-    return jdbc.sql("SELECT client_id FROM consent WHERE id = ?")
+  Kept get(UUID consentId) {
+    return jdbc.sql(SELECT + " id = ?")
         .param(consentId)
-        .query(UUID.class)
+        .query(ConsentStore::kept)
         .optional()
         .orElseThrow(() -> new NotFound("consent", consentId));
   }

@@ -51,8 +51,8 @@ public class OutsidePeelStore {
   }
 
   /// As screening and the ladder read them.
-  List<PastPeel> peels(UUID clientId) {
-    return ofClient(clientId).stream()
+  List<PastPeel> peels(List<Kept> peels) {
+    return peels.stream()
         .map(kept ->
             PastPeel.elsewhere(
                 shelf.shelf().named(kept.formula()),

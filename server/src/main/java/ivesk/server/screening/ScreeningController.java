@@ -10,21 +10,20 @@ import ivesk.server.app.BadInput;
 import ivesk.server.app.May;
 import ivesk.server.app.Right;
 import ivesk.server.app.StatelessQuestion;
-import ivesk.server.client.ClientStore;
 import ivesk.server.formula.ShelfService;
 import ivesk.server.practice.AccountStore;
 import ivesk.server.practice.Clinicians;
 import ivesk.server.practice.PracticeStore;
 import ivesk.server.screening.ScreeningQuestion.AnswerChange;
+import ivesk.server.screening.ScreeningService.Read;
 import ivesk.server.screening.ScreeningService.Rest;
 import ivesk.server.screening.ScreeningView.VerdictView;
-import ivesk.server.visit.VisitStore;
-import ivesk.server.visit.VisitStore.Visit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,12 +42,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ScreeningController {
   private final ScreeningService screening;
-  private final ConsentStore consents;
   private final ConsentsAsked consentsAsked;
-  private final PatchTestStore patchTests;
-  private final OutsidePeelStore outsidePeels;
-  private final VisitStore visits;
-  private final ClientStore clients;
   private final PracticeStore practice;
   private final AccountStore accounts;
   private final Clinicians clinicians;
@@ -57,24 +51,14 @@ class ScreeningController {
 
   ScreeningController(
       ScreeningService screening,
-      ConsentStore consents,
       ConsentsAsked consentsAsked,
-      PatchTestStore patchTests,
-      OutsidePeelStore outsidePeels,
-      VisitStore visits,
-      ClientStore clients,
       PracticeStore practice,
       AccountStore accounts,
       Clinicians clinicians,
       ShelfService shelf,
       Clock clock) {
     this.screening = screening;
-    this.consents = consents;
     this.consentsAsked = consentsAsked;
-    this.patchTests = patchTests;
-    this.outsidePeels = outsidePeels;
-    this.visits = visits;
-    this.clients = clients;
     this.practice = practice;
     this.accounts = accounts;
     this.clinicians = clinicians;
@@ -82,7 +66,25 @@ class ScreeningController {
     this.clock = clock;
   }
 
-  record RestAnswered(Rest rest) {}
+  /// A question as it is asked.
+  record QuestionWords(
+      Question id,
+      Question.Group group,
+      String groupLabel,
+      String text,
+      List<Question.Option> options) {
+    static QuestionWords of(Question question) {
+      return new QuestionWords(
+          question,
+          question.group(),
+          question.group().label(),
+          question.text(),
+          question.options());
+    }
+  }
+
+  /// @param groups whose open questions are answered
+  record RestAnswered(Set<Question.Group> groups, Rest rest) {}
 
   /// @param clinician signs in at the spot for a firm limit
   record OverrideGiven(String finding, String reason, Optional<Clinicians.AtTheSpot> clinician) {}
@@ -99,15 +101,21 @@ class ScreeningController {
     return VerdictView.of(Screening.screen(facts, List.of()), body.peelDate());
   }
 
+  /// The questions as they are asked, with their answers; the same for everybody.
+  @May(Right.KNOW)
+  @GetMapping("/words/screening")
+  List<QuestionWords> words() {
+    return Arrays.stream(Question.values()).map(QuestionWords::of).toList();
+  }
+
   @May(Right.RECORD)
   @GetMapping("/visits/{id}/screening")
   ScreeningView screening(@PathVariable UUID id) {
-    Visit visit = visits.get(id);
-    ScreeningService.Answers answers = screening.answers(visit);
-    Map<Question, Seen> seen = screening.seen(id);
-    ScreeningFacts facts = screening.facts(visit, answers);
-    List<ConsentStore.Kept> kept = consents.ofClient(visit.clientId());
-    Set<Family> asked = consentsAsked.at(id);
+    Read read = screening.read(id);
+    Screened screened = screening.screened(read);
+    ScreeningFacts facts = read.facts();
+    Map<Question, Seen> seen = read.consult().seen();
+    Set<Family> asked = consentsAsked.of(screened);
     Map<String, String> names =
         accounts.accounts().stream()
             .collect(Collectors.toMap(AccountStore.Account::username, AccountStore.Account::name));
@@ -117,28 +125,23 @@ class ScreeningController {
         facts.region().label(),
         Screening.questions(facts).stream()
             .map(question ->
-                ScreeningView.QuestionView.of(
+                ScreeningView.AnswerView.of(
                     question,
-                    facts,
-                    Optional.ofNullable(answers.holding().get(question)),
-                    Optional.ofNullable(answers.lastTime().get(question)),
+                    read,
                     Optional.ofNullable(seen.get(question)),
-                    id,
-                    names))
+                    names,
+                    clock.getZone()))
             .toList(),
-        VerdictView.of(screening.screen(id, facts), facts.peelDate()),
+        VerdictView.of(screened.outcome(), facts.peelDate()),
         facts.minor(),
-        !answers.lastTime().isEmpty(),
-        clients.get(visit.clientId()).guardian(),
+        !read.answers().lastTime().isEmpty(),
+        read.client().guardian(),
         Family.covering().stream()
-            .map(family -> ScreeningView.FamilyView.of(family, asked.contains(family), kept, facts))
+            .map(family ->
+                ScreeningView.FamilyView.of(family, asked.contains(family), read.consents(), facts))
             .toList(),
-        patchTests.ofClient(visit.clientId()).stream()
-            .map(placed -> ScreeningView.PatchView.of(placed, clock.instant()))
-            .toList(),
-        outsidePeels.ofClient(visit.clientId()).stream()
-            .map(ScreeningView.OutsidePeelView::of)
-            .toList());
+        ScreeningView.PatchView.of(read.patchTests(), clock.instant()),
+        read.outside().stream().map(ScreeningView.OutsidePeelView::of).toList());
   }
 
   @May(Right.TREAT)
@@ -153,13 +156,9 @@ class ScreeningController {
   }
 
   @May(Right.TREAT)
-  @PutMapping("/visits/{id}/screening/groups/{group}")
-  ScreeningView answerRest(
-      @PathVariable UUID id,
-      @PathVariable Question.Group group,
-      @RequestBody RestAnswered body,
-      Principal who) {
-    screening.answerRest(id, group, body.rest(), who.getName());
+  @PutMapping("/visits/{id}/screening/groups")
+  ScreeningView answerRest(@PathVariable UUID id, @RequestBody RestAnswered body, Principal who) {
+    screening.answerRest(id, body.groups(), body.rest(), who.getName());
     return screening(id);
   }
 

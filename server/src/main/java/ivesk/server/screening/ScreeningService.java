@@ -4,10 +4,10 @@ import ivesk.core.screening.answer.Allergies;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
-import ivesk.core.screening.question.Seen;
 import ivesk.core.screening.rule.Finding;
 import ivesk.core.screening.rule.Settlement;
 import ivesk.core.screening.verdict.Screening;
+import ivesk.core.skin.Region;
 import ivesk.server.app.Audit;
 import ivesk.server.app.BadInput;
 import ivesk.server.app.Problems.Refused;
@@ -27,6 +27,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -79,38 +80,69 @@ public class ScreeningService {
 
   /// Everything that screening reads of a visit, for the day of the visit.
   public ScreeningFacts facts(UUID visitId) {
-    Visit visit = visits.get(visitId);
-    return facts(visit, answers(visit));
+    return read(visitId).facts();
   }
 
-  ScreeningFacts facts(Visit visit, Answers answers) {
+  public Screened screened(UUID visitId) {
+    return screened(read(visitId));
+  }
+
+  /// As [#screened(UUID)], for a run elsewhere on the body.
+  public Screened screened(UUID visitId, Region region) {
+    Read read = read(visitId);
+    return screened(read, read.facts().in(region));
+  }
+
+  Screened screened(Read read) {
+    return screened(read, read.facts());
+  }
+
+  private Screened screened(Read read, ScreeningFacts facts) {
+    Visit visit = read.visit();
+    return new Screened(visit, read.client(), read.consult(), facts, screen(visit.id(), facts));
+  }
+
+  /// What is stored of a visit, each read once, and the facts that it makes.
+  record Read(
+      Visit visit,
+      Client client,
+      Consult consult,
+      Answers answers,
+      List<ConsentStore.Kept> consents,
+      List<PatchTestStore.Placed> patchTests,
+      List<OutsidePeelStore.Kept> outside,
+      ScreeningFacts facts) {}
+
+  Read read(UUID visitId) {
+    Visit visit = visits.get(visitId);
     Client client = clients.get(visit.clientId());
-    Consult consult = consults.of(visit.id()).consult();
+    Consult consult = consults.of(visitId).consult();
+    Answers answers = answers(visit);
+    List<ConsentStore.Kept> signed = consents.ofClient(client.id());
+    List<PatchTestStore.Placed> placed = patchTests.ofClient(client.id());
+    List<OutsidePeelStore.Kept> outside = outsidePeels.ofClient(client.id());
     Map<Question, Answer> given = new EnumMap<>(Question.class);
     answers.holding().forEach((question, answer) -> given.put(question, answer.answer()));
     consult
         .seen()
         .forEach((question, seen) ->
             given.merge(question, seen.answer(), (said, _) -> seen.placing(said)));
-    return new ScreeningFacts(
-        client.dateOfBirth(),
-        consult.profile(),
-        given,
-        Stream.concat(pastPeels.before(visit).stream(), outsidePeels.peels(client.id()).stream())
-            .toList(),
-        consents.ofClient(client.id()).stream().map(ConsentStore.Kept::consent).toList(),
-        patchTests.ofClient(client.id()).stream().map(PatchTestStore.Placed::test).toList(),
-        consult.products(),
-        consult.region(),
-        day(visit),
-        practice.policies(visit.therapist()),
-        shelf.shelf(),
-        Allergies.of(client.allergies()));
-  }
-
-  /// What the looks of the day answer by themselves.
-  Map<Question, Seen> seen(UUID visitId) {
-    return consults.of(visitId).consult().seen();
+    ScreeningFacts facts =
+        new ScreeningFacts(
+            client.dateOfBirth(),
+            consult.profile(),
+            given,
+            Stream.concat(pastPeels.before(visit).stream(), outsidePeels.peels(outside).stream())
+                .toList(),
+            signed.stream().map(ConsentStore.Kept::consent).toList(),
+            placed.stream().map(PatchTestStore.Placed::test).toList(),
+            consult.products(),
+            consult.region(),
+            day(visit),
+            practice.policies(visit.therapist()),
+            shelf.shelf(),
+            Allergies.of(client.allergies()));
+    return new Read(visit, client, consult, answers, signed, placed, outside, facts);
   }
 
   /// @param holding for a visit: its own, and what cannot change from the visits before
@@ -192,7 +224,7 @@ public class ScreeningService {
     return day.isAfter(today) ? today : day;
   }
 
-  /// How the open questions of a group are answered at one tap.
+  /// How the open questions of groups are answered at one tap.
   enum Rest {
     /// As they were answered last time.
     AS_LAST_TIME,
@@ -200,19 +232,18 @@ public class ScreeningService {
     NONE_APPLIES
   }
 
-  /// Answers what is still open in a group; what was answered stays.
+  /// Answers what is still open in these groups; what was answered stays.
   @Transactional
-  void answerRest(UUID visitId, Question.Group group, Rest rest, String who) {
-    Visit visit = visits.get(visitId);
-    Answers before = answers(visit);
-    ScreeningFacts facts = facts(visit, before);
+  void answerRest(UUID visitId, Set<Question.Group> groups, Rest rest, String who) {
+    Read before = read(visitId);
+    Map<Question, Given> lastTime = before.answers().lastTime();
     Map<Question, Answer> answers = new EnumMap<>(Question.class);
-    for (Question question : Screening.questions(facts)) {
-      if (question.group() != group || facts.answered(question)) continue;
+    for (Question question : Screening.questions(before.facts())) {
+      if (!groups.contains(question.group()) || before.facts().answered(question)) continue;
       if (rest == Rest.NONE_APPLIES) {
         answers.put(question, question.harmless());
-      } else if (before.lastTime().containsKey(question)) {
-        answers.put(question, before.lastTime().get(question).answer());
+      } else if (lastTime.containsKey(question)) {
+        answers.put(question, lastTime.get(question).answer());
       }
     }
     answerAll(visitId, answers, who);

@@ -2,7 +2,7 @@ package ivesk.server.screening;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
-import ivesk.core.screening.answer.PatchTest.Read;
+import ivesk.core.screening.answer.PatchTest;
 import ivesk.core.screening.answer.PatchTest.Result;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
@@ -15,25 +15,31 @@ import ivesk.core.screening.rule.Verdict;
 import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Zone;
+import ivesk.server.screening.ScreeningService.Read;
+import ivesk.server.screening.ScreeningStore.Given;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
-/// What the Screen station shows.
+/// What the Screen station shows, smaller than 8 kB: the questions themselves, the reasons of a
+/// finding and a consent as it was signed are asked for where they are shown.
 ///
-/// @param open formulas that screening leaves open
-/// @param opensMost what, cleared, opens the most formulas; in words
-/// @param outsidePeels done elsewhere, the oldest first
+/// @param questions those that are asked of this client, in their order, with what was answered
 /// @param returning a client with answers of an earlier visit
+/// @param outsidePeels done elsewhere, the oldest first
 record ScreeningView(
     LocalDate peelDate,
     Region region,
     String regionLabel,
-    List<QuestionView> questions,
+    List<AnswerView> questions,
     VerdictView outcome,
     boolean minor,
     boolean returning,
@@ -54,11 +60,18 @@ record ScreeningView(
     }
   }
 
-  /// The verdict with all it stands on.
+  /// The verdict and what it stands on. What waits for an answer is told by its question.
+  ///
+  /// @param unasked how many answers are missing
+  /// @param toAsk the questions whose answer is missing; other findings for want of an answer are
+  ///   among the findings
+  /// @param open formulas that screening leaves open
+  /// @param opensMost what, cleared, opens the most formulas; in words
   record VerdictView(
       Verdict verdict,
       Optional<LocalDate> until,
       List<FindingView> findings,
+      List<Question> toAsk,
       List<String> limits,
       int unasked,
       int open,
@@ -67,7 +80,11 @@ record ScreeningView(
       return new VerdictView(
           outcome.verdict(),
           outcome.until(),
-          outcome.findings().stream().map(FindingView::of).toList(),
+          outcome.findings().stream()
+              .filter(finding -> finding.asks().isEmpty())
+              .map(FindingView::of)
+              .toList(),
+          outcome.findings().stream().flatMap(finding -> finding.asks().stream()).toList(),
           outcome.limits().words(),
           outcome.unasked(),
           outcome.open(),
@@ -81,58 +98,50 @@ record ScreeningView(
     }
   }
 
-  /// @param answeredAt when it was answered; `answeredBy` the name of who took it
-  /// @param lasting the answer is of an earlier visit and still holds
+  /// What was answered to a question.
+  ///
+  /// @param told when and by whom, where it was told at an earlier visit or the looks of the day
+  ///   answer as well
   /// @param products at home that answer it
   /// @param seen what the looks of the day show of it; it answers where nobody has
-  /// @param lastTime the answer of the visit before, in words
-  record QuestionView(
+  /// @param lastTime the answer of the visit before, in words, where it is another one
+  record AnswerView(
       Question id,
-      Question.Group group,
-      String groupLabel,
-      String text,
-      List<Question.Option> options,
+      boolean answered,
       Optional<String> choice,
       Optional<LocalDate> on,
       Optional<LocalDate> until,
-      Set<Zone> zones,
-      Set<Family> families,
-      boolean answered,
-      Optional<Instant> answeredAt,
-      Optional<String> answeredBy,
-      boolean lasting,
-      List<String> products,
+      Optional<Set<Zone>> zones,
+      Optional<Set<Family>> families,
+      Optional<GivenBy> told,
+      Optional<List<String>> products,
       Optional<String> seen,
       Optional<String> lastTime) {
 
-    static QuestionView of(
-        Question question,
-        ScreeningFacts facts,
-        Optional<ScreeningStore.Given> given,
-        Optional<ScreeningStore.Given> last,
-        Optional<Seen> seen,
-        UUID visitId,
-        Map<String, String> names) {
-      Optional<Answer> answer =
-          given.map(ScreeningStore.Given::answer).or(() -> seen.map(Seen::answer));
-      return new QuestionView(
+    record GivenBy(LocalDate on, String by) {}
+
+    static AnswerView of(
+        Question question, Read read, Optional<Seen> seen, Map<String, String> names, ZoneId zone) {
+      Optional<Given> given = Optional.ofNullable(read.answers().holding().get(question));
+      Optional<Answer> answer = given.map(Given::answer).or(() -> seen.map(Seen::answer));
+      return new AnswerView(
           question,
-          question.group(),
-          question.group().label(),
-          question.text(),
-          question.options(),
+          read.facts().answered(question),
           answer.map(Answer::choice),
           answer.flatMap(Answer::on),
           answer.flatMap(Answer::until),
-          answer.map(Answer::zones).orElse(Set.of()),
-          answer.map(Answer::families).orElse(Set.of()),
-          facts.answered(question),
-          given.map(ScreeningStore.Given::at),
-          given.map(g -> names.getOrDefault(g.by(), g.by())),
-          given.filter(g -> !g.visitId().equals(visitId)).isPresent(),
-          facts.answeredBy(question),
+          answer.map(Answer::zones).filter(zones -> !zones.isEmpty()),
+          answer.map(Answer::families).filter(families -> !families.isEmpty()),
+          given
+              .filter(g -> seen.isPresent() || !g.visitId().equals(read.visit().id()))
+              .map(g ->
+                  new GivenBy(
+                      LocalDate.ofInstant(g.at(), zone), names.getOrDefault(g.by(), g.by()))),
+          Optional.of(read.facts().answeredBy(question)).filter(products -> !products.isEmpty()),
           seen.map(Seen::words),
-          last.map(g -> words(question, g.answer())));
+          Optional.ofNullable(read.answers().lastTime().get(question))
+              .filter(last -> !given.equals(Optional.of(last)))
+              .map(g -> words(question, g.answer())));
     }
 
     private static String words(Question question, Answer answer) {
@@ -149,7 +158,6 @@ record ScreeningView(
   /// @param id names it for an override or a clearance
   /// @param scope what it speaks of, where its own words do not say so
   /// @param firm only the supervising clinician may override it
-  /// @param toAsk what to ask, where an answer is missing
   record FindingView(
       String id,
       String ruleId,
@@ -164,7 +172,6 @@ record ScreeningView(
       boolean overridable,
       boolean firm,
       boolean unasked,
-      String toAsk,
       Optional<String> settled) {
     static FindingView of(Finding finding) {
       return new FindingView(
@@ -181,29 +188,15 @@ record ScreeningView(
           finding.overridable(),
           finding.firm(),
           finding.unasked(),
-          finding.unasked() ? finding.asks().map(Question::text).orElseGet(finding::said) : "",
           finding.settled().map(Settlement::words));
     }
   }
 
   /// @param signed a consent covers the family on the day of the peel
   /// @param asked the family may be used at this visit
-  /// @param consentId the newest that was signed
-  /// @param picture the signature that was drawn
+  /// @param consentId the one that covers it, else the newest that was signed
   record FamilyView(
-      Family id,
-      String label,
-      boolean signed,
-      boolean asked,
-      Optional<UUID> consentId,
-      Optional<LocalDate> signedOn,
-      Optional<LocalDate> validUntil,
-      Optional<String> signedBy,
-      Optional<Integer> textVersion,
-      Optional<UUID> picture,
-      Optional<String> guardian,
-      Optional<UUID> guardianPicture,
-      Optional<LocalDate> withdrawnOn) {
+      Family id, boolean signed, boolean asked, Optional<UUID> consentId, boolean withdrawn) {
     static FamilyView of(
         Family family, boolean asked, List<ConsentStore.Kept> kept, ScreeningFacts facts) {
       List<ConsentStore.Kept> own =
@@ -216,42 +209,48 @@ record ScreeningView(
           covering.or(() -> own.stream().reduce((older, newer) -> newer));
       return new FamilyView(
           family,
-          family.label(),
           covering.isPresent(),
           asked,
           newest.map(ConsentStore.Kept::id),
-          newest.map(k -> k.consent().signedOn()),
-          newest.map(k -> k.consent().signedOn().plusMonths(12)),
-          newest.map(k -> k.consent().signedBy()),
-          newest.map(ConsentStore.Kept::textVersion),
-          newest.flatMap(ConsentStore.Kept::signatureId),
-          newest.flatMap(k -> k.consent().guardian()),
-          newest.flatMap(ConsentStore.Kept::guardianSignatureId),
-          newest.flatMap(k -> k.consent().withdrawnOn()));
+          newest.flatMap(k -> k.consent().withdrawnOn()).isPresent());
     }
   }
 
-  /// @param next the read still to come, due at `dueAt`
+  /// Patch tests that were placed together and came out alike; one that is still read stands alone.
+  ///
+  /// @param due the read still to come
   record PatchView(
-      UUID id,
-      Family family,
-      String label,
+      List<Family> families,
       String site,
       Instant placedAt,
-      Map<Read, Result> results,
-      Optional<Read> next,
-      Optional<Instant> dueAt) {
-    static PatchView of(PatchTestStore.Placed placed, Instant now) {
-      Optional<Read> next = placed.test().next(now);
-      return new PatchView(
-          placed.id(),
-          placed.test().family(),
-          placed.test().family().label(),
-          placed.site(),
-          placed.test().placedAt(),
-          placed.test().results(),
-          next,
-          next.map(placed.test()::dueAt));
+      Map<PatchTest.Read, Result> results,
+      Optional<NextRead> due) {
+    /// @param id of the test that is read
+    record NextRead(UUID id, PatchTest.Read read, Instant at) {}
+
+    /// Those still to be read come first.
+    static List<PatchView> of(List<PatchTestStore.Placed> placed, Instant now) {
+      List<PatchView> due = new ArrayList<>();
+      Map<PatchView, List<Family>> done = new LinkedHashMap<>();
+      for (PatchTestStore.Placed one : placed) {
+        PatchTest test = one.test();
+        PatchView view =
+            new PatchView(
+                List.of(),
+                one.site(),
+                test.placedAt(),
+                test.results(),
+                test.next(now).map(read -> new NextRead(one.id(), read, test.dueAt(read))));
+        if (view.due.isPresent()) due.add(view.with(List.of(test.family())));
+        else done.computeIfAbsent(view, _ -> new ArrayList<>()).add(test.family());
+      }
+      return Stream.concat(
+              due.stream(), done.entrySet().stream().map(e -> e.getKey().with(e.getValue())))
+          .toList();
+    }
+
+    private PatchView with(List<Family> families) {
+      return new PatchView(families, site, placedAt, results, due);
     }
   }
 }

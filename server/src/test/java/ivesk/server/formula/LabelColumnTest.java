@@ -31,7 +31,7 @@ class LabelColumnTest {
         .hasSize(5)
         .allSatisfy(column ->
             assertThat(column.options())
-                .extracting(LabelColumn.Option::id)
+                .extracting(LabelColumn.ColumnOption::id)
                 .contains(column.initial())
                 .doesNotContain("OUT_OF_SCOPE", "NONE"));
   }

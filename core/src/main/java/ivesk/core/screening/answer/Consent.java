@@ -17,11 +17,16 @@ public record Consent(
     this(family, signedOn, signedBy, guardian, Optional.empty());
   }
 
+  /// The last day that it holds for, unless it is withdrawn before.
+  public LocalDate validUntil() {
+    return signedOn.plusMonths(12);
+  }
+
   public boolean covers(Family wanted, LocalDate day, boolean minor) {
     return family == wanted
         && withdrawnOn.filter(withdrawn -> !day.isBefore(withdrawn)).isEmpty()
         && !day.isBefore(signedOn)
-        && !day.isAfter(signedOn.plusMonths(12))
+        && !day.isAfter(validUntil())
         && (!minor || guardian.isPresent());
   }
 }
