@@ -1,7 +1,7 @@
 import classNames from "classnames/bind";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { api } from "../api/client";
-import type { HomePlanState } from "../api/types";
+import { api, body } from "../api/client";
+import type { After, HomePlanState } from "../api/types";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { useMay } from "../parts/practice";
@@ -24,11 +24,17 @@ export function HomePlan({ visitId, plan }: { visitId: string; plan: HomePlanSta
   const treats = useMay("TREAT");
   const say = useMutation({
     mutationFn: async ({ item, having }: { item: Item["item"]; having?: Having }) =>
-      api.PUT("/api/visits/{id}/aftercare/home-plan/{item}", {
-        params: { path: { id: visitId, item } },
-        body: { having },
-      }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["visit", visitId, "after"] }),
+      body(
+        await api.PUT("/api/visits/{id}/aftercare/home-plan/{item}", {
+          params: { path: { id: visitId, item } },
+          body: { having },
+        }),
+      ),
+    onSuccess: ({ having }) =>
+      queries.setQueriesData(
+        { queryKey: ["visit", visitId, "after"] },
+        (after: After | undefined) => after && withHaving(after, having),
+      ),
   });
   return (
     <div>
@@ -65,4 +71,10 @@ export function HomePlan({ visitId, plan }: { visitId: string; plan: HomePlanSta
       ))}
     </div>
   );
+}
+
+function withHaving(after: After, having: Partial<Record<Item["item"], Having>>): After {
+  const { home } = after.sheet;
+  const items = home.items.map((one) => ({ ...one, having: having[one.item] }));
+  return { ...after, sheet: { ...after.sheet, home: { ...home, items } } };
 }

@@ -4238,6 +4238,11 @@ export interface components {
             due: components["schemas"]["DueCheckIn"][];
             flags: components["schemas"]["OpenFlag"][];
         };
+        HomePlanHeld: {
+            having: {
+                [key: string]: "HAS" | "BOUGHT" | "DECLINED";
+            };
+        };
         HomePlanItem: {
             /** @enum {string} */
             having?: "HAS" | "BOUGHT" | "DECLINED";
@@ -10229,7 +10234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["HomePlanView"];
+                    "*/*": components["schemas"]["HomePlanHeld"];
                 };
             };
         };

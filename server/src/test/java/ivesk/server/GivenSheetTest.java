@@ -77,6 +77,30 @@ class GivenSheetTest {
     telephone("");
   }
 
+  /// What was said of the home plan is answered as the sheet then shows it, and is taken back.
+  @Test
+  void whatTheClientHasAtHomeIsAnsweredAsTheSheetShowsIt() {
+    String aftercare =
+        "/api/visits/" + practice.visit("Sunniva Brekke").get("id").asString() + "/aftercare";
+    JsonNode before = practice.get(aftercare).body().at("/sheet/home");
+    for (String said : List.of("\"BOUGHT\"", "\"DECLINED\"", "null")) {
+      Answer answer = practice.put(aftercare + "/home-plan/CREAM", "{\"having\":" + said + "}");
+      assertThat(answer.status()).isEqualTo(200);
+      JsonNode home = practice.get(aftercare).body().at("/sheet/home");
+      for (JsonNode item : home.get("items")) {
+        assertThat(answer.body().get("having").path(item.get("item").asString()))
+            .as("%s after %s", item.get("item"), said)
+            .isEqualTo(item.path("having"));
+      }
+      assertThat(home.equals(before)).as(said).isEqualTo(said.equals("null"));
+    }
+    String planned =
+        "/api/visits/" + practice.visit("Maren Holt").get("id").asString() + "/aftercare";
+    assertThat(practice.put(planned + "/home-plan/CREAM", "{\"having\":\"HAS\"}").status())
+        .as("before any peel")
+        .isEqualTo(422);
+  }
+
   /// The throat swelled under mandelic acid: nothing active at home, and the sheet names the acid.
   @Test
   void afterASwollenThroatOnlyBlandThingsAreGiven() {

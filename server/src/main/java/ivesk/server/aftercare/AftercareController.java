@@ -12,6 +12,7 @@ import ivesk.server.aftercare.AftercareService.After;
 import ivesk.server.aftercare.SheetView.SheetReply;
 import ivesk.server.app.Audit;
 import ivesk.server.app.May;
+import ivesk.server.app.Problems.Refused;
 import ivesk.server.app.Right;
 import ivesk.server.visit.VisitStore;
 import java.security.Principal;
@@ -19,6 +20,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.transaction.annotation.Transactional;
@@ -126,18 +128,23 @@ class AftercareController {
   /// @param having empty takes back what was said
   record HomePlanSaid(Optional<HomePlanStore.Having> having) {}
 
-  /// Whether the client has an item of the home plan, has bought it, or does not want it.
+  /// @param having of each item what holds now; by the consult where nobody was asked
+  record HomePlanHeld(Map<HomeItem, HomePlanStore.Having> having) {}
+
+  /// Whether the client has an item of the home plan, has bought it, or does not want it. The plan
+  /// itself does not change by it.
   @May(Right.TREAT)
   @PutMapping("/home-plan/{item}")
   @Transactional
-  HomePlanView say(
+  HomePlanHeld say(
       @PathVariable UUID id,
       @PathVariable HomeItem item,
       @RequestBody HomePlanSaid body,
       Principal who) {
     UUID client = visits.get(id).clientId();
+    if (aftercare.peelDay(id).isEmpty()) throw new Refused("The peel is not ended yet.");
     homePlans.say(client, item, body.having(), clock.instant(), who.getName());
     audit.noteOnce(who.getName(), "home plan", client);
-    return SheetView.of(aftercare.done(id), Language.EN).home();
+    return new HomePlanHeld(aftercare.having(client, id));
   }
 }

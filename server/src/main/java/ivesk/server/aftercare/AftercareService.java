@@ -233,7 +233,7 @@ public class AftercareService {
   }
 
   /// As it was said; where nothing was, by what the client uses.
-  private Map<HomeItem, Having> having(UUID clientId, UUID visitId) {
+  Map<HomeItem, Having> having(UUID clientId, UUID visitId) {
     Map<HomeItem, Having> having = new EnumMap<>(HomeItem.class);
     List<HomeProduct> products = consults.of(visitId).consult().products();
     for (HomeItem item : HomeItem.values()) {

@@ -245,7 +245,9 @@ record ScreeningView(
         else done.computeIfAbsent(view, _ -> new ArrayList<>()).add(test.family());
       }
       return Stream.concat(
-              due.stream(), done.entrySet().stream().map(e -> e.getKey().with(e.getValue())))
+              due.stream(),
+              done.entrySet().stream()
+                  .map(e -> e.getKey().with(e.getValue().stream().sorted().toList())))
           .toList();
     }
 
