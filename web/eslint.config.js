@@ -46,6 +46,13 @@ export default tseslint.config(
     },
     rules: {
       "@typescript-eslint/no-non-null-assertion": "off",
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "Property[key.name='queryKey'] > ArrayExpression",
+          message: "The keys of queries have their home in api/keys.ts.",
+        },
+      ],
       "import-x/no-cycle": ["error", { ignoreExternal: true }],
       "import-x/no-restricted-paths": [
         "error",

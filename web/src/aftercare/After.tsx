@@ -10,6 +10,7 @@ import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { LANGUAGES } from "../api/enumWords";
 import type { After as AfterState, Fact, Treatment, Visit } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { StagesDone } from "../parts/StagesDone";
 import { Strip } from "../parts/Strip";
@@ -184,8 +185,8 @@ function Sign({
     if (summary === undefined) return;
     live.say(...planned, { type: "Signed", summary, nextTime: words });
     setSigning(false);
-    await queries.invalidateQueries({ queryKey: ["today"] });
-    await queries.invalidateQueries({ queryKey: ["clients"] });
+    await queries.invalidateQueries({ queryKey: keys.today });
+    await queries.invalidateQueries({ queryKey: keys.clients });
   }
   return (
     <div className="foot">

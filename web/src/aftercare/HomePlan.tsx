@@ -2,6 +2,7 @@ import classNames from "classnames/bind";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { After, HomePlanState } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Segments } from "../parts/Segments";
 import { useMay } from "../parts/practice";
@@ -32,7 +33,7 @@ export function HomePlan({ visitId, plan }: { visitId: string; plan: HomePlanSta
       ),
     onSuccess: ({ having }) =>
       queries.setQueriesData(
-        { queryKey: ["visit", visitId, "after"] },
+        { queryKey: keys.visitPart(visitId, "after") },
         (after: After | undefined) => after && withHaving(after, having),
       ),
   });

@@ -1,16 +1,17 @@
 import { queryOptions, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { NewCheckIn } from "../api/types";
+import { keys } from "../api/keys";
 
 export const hearFromQuery = queryOptions({
-  queryKey: ["check-ins"],
+  queryKey: keys.checkIns,
   queryFn: async () => body(await api.GET("/api/check-ins")),
   refetchInterval: 60_000,
 });
 
 export function contactQuery(visitId: string) {
   return queryOptions({
-    queryKey: ["visit", visitId, "contact"],
+    queryKey: keys.visitPart(visitId, "contact"),
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/contact", { params: { path: { id: visitId } } })),
   });
@@ -19,7 +20,7 @@ export function contactQuery(visitId: string) {
 /** What complaints come to by themselves, while they are told. */
 export function atOnceQuery(visitId: string, complaint: NewCheckIn["complaints"]) {
   return queryOptions({
-    queryKey: ["visit", visitId, "contact", "at once", complaint],
+    queryKey: keys.visitPart(visitId, "contact", "at once", complaint),
     enabled: complaint.length > 0,
     queryFn: async () =>
       body(
@@ -31,13 +32,13 @@ export function atOnceQuery(visitId: string, complaint: NewCheckIn["complaints"]
 }
 
 export const checkInWordsQuery = queryOptions({
-  queryKey: ["words", "check-in"],
+  queryKey: keys.words("check-in"),
   staleTime: Infinity,
   queryFn: async () => body(await api.GET("/api/words/check-in")),
 });
 
 export const outboxQuery = queryOptions({
-  queryKey: ["outbox"],
+  queryKey: keys.outbox,
   queryFn: async () => body(await api.GET("/api/outbox")),
 });
 
@@ -46,7 +47,7 @@ export function useHeard() {
   const queries = useQueryClient();
   return () =>
     Promise.all(
-      [["check-ins"], ["visit"], ["clients"], ["today"], ["outbox"]].map((queryKey) =>
+      [keys.checkIns, keys.visits, keys.clients, keys.today, keys.outbox].map((queryKey) =>
         queries.invalidateQueries({ queryKey }),
       ),
     );

@@ -1,6 +1,7 @@
 import { QueryClient, useQueryClient } from "@tanstack/react-query";
 import createClient, { type Middleware } from "openapi-fetch";
 import type { paths } from "./schema";
+import { keys, type VisitPart } from "./keys";
 
 /** One field of bad input, and what is wrong with it. */
 export interface FieldFault {
@@ -47,7 +48,7 @@ const guard: Middleware = {
   async onResponse({ response }) {
     if (response.ok) return;
     // Who is signed in is asked anew; what is on the screen stays.
-    if (response.status === 401) void queryClient.invalidateQueries({ queryKey: ["session"] });
+    if (response.status === 401) void queryClient.invalidateQueries({ queryKey: keys.session });
     const body = (await response.json().catch(() => ({}))) as {
       detail?: string;
       fields?: FieldFault[];
@@ -91,9 +92,9 @@ export const queryClient = new QueryClient({
  */
 export function useVisitChanged(visitId: string) {
   const queries = useQueryClient();
-  return (answered?: string) =>
+  return (answered?: VisitPart) =>
     queries.invalidateQueries({
-      queryKey: ["visit", visitId],
+      queryKey: keys.visit(visitId),
       predicate: ({ queryKey }) => answered === undefined || queryKey[2] !== answered,
     });
 }

@@ -14,6 +14,7 @@ import { Link } from "react-router";
 import { api, body, Problem } from "../api/client";
 import { COMFORTS, LANGUAGES } from "../api/enumWords";
 import type { Client, Comfort, Language } from "../api/types";
+import { keys } from "../api/keys";
 import { Chips } from "../parts/Chips";
 import { ErrorNote } from "../parts/ErrorNote";
 import { clientQuery, findClientsQuery } from "./queries";
@@ -107,9 +108,9 @@ export function ClientForm({
     },
     onSuccess: async (saved) => {
       queries.setQueryData(clientQuery(saved.id).queryKey, saved);
-      await queries.invalidateQueries({ queryKey: ["clients"] });
-      await queries.invalidateQueries({ queryKey: ["visit"] });
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.clients });
+      await queries.invalidateQueries({ queryKey: keys.visits });
+      await queries.invalidateQueries({ queryKey: keys.today });
       onSaved(saved);
     },
     onError: (problem) => {

@@ -1,5 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 
 /** So many entries the server says at a time. */
 const AUDIT_PAGE = 200;
@@ -7,7 +8,7 @@ const AUDIT_PAGE = 200;
 /** Clients by any part of the name; the answer before stays in sight until the next is there. */
 export function findClientsQuery(find: string, archived = false) {
   return queryOptions({
-    queryKey: ["clients", "found", find.trim(), archived],
+    queryKey: keys.clientsFound(find.trim(), archived),
     queryFn: async () =>
       body(await api.GET("/api/clients", { params: { query: { find: find.trim(), archived } } })),
     placeholderData: keepPreviousData,
@@ -17,7 +18,7 @@ export function findClientsQuery(find: string, archived = false) {
 /** The same as the list of Clients shows it: all of them by pages, or the ones found. */
 export function listedClientsQuery(find: string, archived: boolean) {
   return infiniteQueryOptions({
-    queryKey: ["clients", "listed", find.trim(), archived],
+    queryKey: keys.clientsListed(find.trim(), archived),
     queryFn: async ({ pageParam }) =>
       body(
         await api.GET("/api/clients", {
@@ -35,14 +36,14 @@ export function listedClientsQuery(find: string, archived: boolean) {
 
 export function clientQuery(id: string) {
   return queryOptions({
-    queryKey: ["clients", id],
+    queryKey: keys.client(id),
     queryFn: async () => body(await api.GET("/api/clients/{id}", { params: { path: { id } } })),
   });
 }
 
 export function clientVisitsQuery(clientId: string) {
   return queryOptions({
-    queryKey: ["clients", clientId, "visits"],
+    queryKey: keys.clientPart(clientId, "visits"),
     queryFn: async () =>
       body(
         await api.GET("/api/clients/{clientId}/visits", {
@@ -55,7 +56,7 @@ export function clientVisitsQuery(clientId: string) {
 /** Who looked at something and who changed it, the newest first. */
 export function auditQuery(id: string) {
   return infiniteQueryOptions({
-    queryKey: ["audit", id],
+    queryKey: keys.audit(id),
     queryFn: async ({ pageParam }) =>
       body(
         await api.GET("/api/audit/{id}", {

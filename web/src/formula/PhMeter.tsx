@@ -5,6 +5,7 @@ import TextField from "@mui/material/TextField";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { Strip } from "../parts/Strip";
 import { decimal } from "../parts/words";
 import type { ToolProps } from "./ToolProps";
@@ -15,7 +16,7 @@ import styles from "./PhMeter.module.css";
 const cx = classNames.bind({ ...toolStyles, ...styles });
 
 const meterQuery = queryOptions({
-  queryKey: ["bench", "ph-meter"],
+  queryKey: keys.bench("ph-meter"),
   queryFn: async () => body(await api.GET("/api/bench/ph-meter")),
   refetchInterval: 60_000,
 });

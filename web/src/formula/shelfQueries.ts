@@ -1,9 +1,10 @@
 import { queryOptions, useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { Shelf } from "../api/types";
+import { keys } from "../api/keys";
 
 export const shelfQuery = queryOptions({
-  queryKey: ["shelf"],
+  queryKey: keys.shelf,
   queryFn: async () => body(await api.GET("/api/shelf")),
 });
 
@@ -15,8 +16,8 @@ export function useShelfWrite<T>(write: (value: T) => Promise<Shelf>, done?: () 
     onSuccess: async (fresh) => {
       queries.setQueryData(shelfQuery.queryKey, fresh);
       done?.();
-      await queries.invalidateQueries({ queryKey: ["visit"] });
-      await queries.invalidateQueries({ queryKey: ["bench"] });
+      await queries.invalidateQueries({ queryKey: keys.visits });
+      await queries.invalidateQueries({ queryKey: keys.bench() });
     },
   });
 }

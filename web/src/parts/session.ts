@@ -1,10 +1,11 @@
 import { queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { practiceIsIn } from "./words";
 
 /** Who is signed in. */
 export const sessionQuery = queryOptions({
-  queryKey: ["session"],
+  queryKey: keys.session,
   queryFn: async () => {
     const session = body(await api.GET("/api/session"));
     practiceIsIn(session.zone);

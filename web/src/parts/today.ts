@@ -1,8 +1,9 @@
 import { queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 
 export const todayQuery = queryOptions({
-  queryKey: ["today"],
+  queryKey: keys.today,
   queryFn: async () => body(await api.GET("/api/today")),
   refetchInterval: 5000,
 });
@@ -10,7 +11,7 @@ export const todayQuery = queryOptions({
 /** Another day's visits. */
 export function dayQuery(day: string) {
   return queryOptions({
-    queryKey: ["today", day],
+    queryKey: keys.todayOf(day),
     queryFn: async () => body(await api.GET("/api/today", { params: { query: { day } } })),
   });
 }

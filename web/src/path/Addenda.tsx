@@ -9,6 +9,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Addenda as State } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { useMay } from "../parts/practice";
@@ -30,7 +31,7 @@ export function Addenda({ visitId }: { visitId: string }) {
   const treats = useMay("TREAT");
   const [adding, setAdding] = useState(false);
   const { data, error } = useQuery({
-    queryKey: ["visit", visitId, "addenda"],
+    queryKey: keys.visitPart(visitId, "addenda"),
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/addenda", { params: { path: { id: visitId } } })),
   });

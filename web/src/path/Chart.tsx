@@ -7,6 +7,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, body } from "../api/client";
 import type { Treatment, Visit } from "../api/types";
+import { keys } from "../api/keys";
 import { Contact } from "../aftercare/Contact";
 import { HomePlan } from "../aftercare/HomePlan";
 import { afterQuery } from "../aftercare/queries";
@@ -68,8 +69,8 @@ export default function Chart() {
     onSuccess: async (changed) => {
       queries.setQueryData(clientQuery(clientId).queryKey, changed);
       await Promise.all(
-        ["found", "listed"].map((which) =>
-          queries.invalidateQueries({ queryKey: ["clients", which] }),
+        [keys.clientsFound(), keys.clientsListed()].map((queryKey) =>
+          queries.invalidateQueries({ queryKey }),
         ),
       );
     },

@@ -7,6 +7,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { dayOfYear, plural } from "../parts/words";
 
@@ -16,7 +17,7 @@ export function EraseAtWish({ client, onClose }: { client: Client; onClose: () =
   const navigate = useNavigate();
   const path = { clientId: client.id };
   const wish = useQuery({
-    queryKey: ["clients", client.id, "erasure"],
+    queryKey: keys.clientPart(client.id, "erasure"),
     queryFn: async () =>
       body(await api.GET("/api/clients/{clientId}/erasure", { params: { path } })),
     staleTime: 0,

@@ -7,6 +7,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
+import { keys } from "../api/keys";
 import { ClientPicker } from "../client/ClientPicker";
 import { ErrorNote } from "../parts/ErrorNote";
 import { records } from "../parts/tableWords";
@@ -27,7 +28,7 @@ export function JoinCharts({ client, onClose }: { client: Client; onClose: () =>
   const [other, setOther] = useState<Client | null>(null);
   const path = { id: client.id, other: other?.id ?? "" };
   const preview = useQuery({
-    queryKey: ["clients", client.id, "joined", other?.id],
+    queryKey: keys.clientPart(client.id, "joined", other?.id),
     queryFn: async () =>
       body(await api.GET("/api/clients/{id}/joined/{other}", { params: { path } })),
     enabled: other !== null,

@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { useMay } from "../parts/practice";
 import { dayOfYear } from "../parts/words";
@@ -11,7 +12,7 @@ export function JoinedCharts({ clientId }: { clientId: string }) {
   const queries = useQueryClient();
   const treats = useMay("TREAT");
   const joined = useQuery({
-    queryKey: ["clients", clientId, "joined"],
+    queryKey: keys.clientPart(clientId, "joined"),
     queryFn: async () =>
       body(await api.GET("/api/clients/{id}/joined", { params: { path: { id: clientId } } })),
   });

@@ -1,27 +1,28 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { Language, Region, Run } from "../api/types";
+import { keys } from "../api/keys";
 
 export const scriptWordsQuery = queryOptions({
-  queryKey: ["script-words"],
+  queryKey: keys.scriptWords,
   queryFn: async () => body(await api.GET("/api/words/script")),
 });
 
 export const protocolsQuery = queryOptions({
-  queryKey: ["protocols"],
+  queryKey: keys.protocols,
   queryFn: async () => body(await api.GET("/api/protocols")),
 });
 
 export function protocolQuery(id: string) {
   return queryOptions({
-    queryKey: ["protocols", id],
+    queryKey: keys.protocol(id),
     queryFn: async () => body(await api.GET("/api/protocols/{id}", { params: { path: { id } } })),
   });
 }
 
 export function protocolVersionQuery(id: string, version: number) {
   return queryOptions({
-    queryKey: ["protocols", id, version],
+    queryKey: keys.protocol(id, version),
     queryFn: async () =>
       body(
         await api.GET("/api/protocols/{id}/versions/{version}", {
@@ -35,7 +36,7 @@ export function protocolVersionQuery(id: string, version: number) {
     answer stands. */
 export function judgedQuery(runs: Run[], visit: string | undefined) {
   return queryOptions({
-    queryKey: ["judged", visit ?? "", runs],
+    queryKey: keys.judged(visit ?? "", runs),
     queryFn: async ({ signal }) =>
       body(await api.POST("/api/scripts/judgement", { body: { runs, visit }, signal })),
     placeholderData: keepPreviousData,
@@ -46,14 +47,14 @@ export function judgedQuery(runs: Run[], visit: string | undefined) {
 
 export function planQuery(id: string) {
   return queryOptions({
-    queryKey: ["visit", id, "plan"],
+    queryKey: keys.visitPart(id, "plan"),
     queryFn: async () => body(await api.GET("/api/visits/{id}/plan", { params: { path: { id } } })),
   });
 }
 
 export function regionFormulasQuery(id: string, region: Region) {
   return queryOptions({
-    queryKey: ["visit", id, "region", region],
+    queryKey: keys.visitPart(id, "region", region),
     queryFn: async () =>
       body(
         await api.GET("/api/visits/{id}/regions/{region}", { params: { path: { id, region } } }),
@@ -64,7 +65,7 @@ export function regionFormulasQuery(id: string, region: Region) {
 /** The weeks before for the client's hand; in the client's own language where none is asked for. */
 export function prepSheetQuery(id: string, language?: Language) {
   return queryOptions({
-    queryKey: ["visit", id, "prep-sheet", language ?? "own"],
+    queryKey: keys.visitPart(id, "prep-sheet", language ?? "own"),
     queryFn: async () =>
       body(
         await api.GET("/api/visits/{id}/prep-sheet", {

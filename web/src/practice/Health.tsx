@@ -2,6 +2,7 @@ import classNames from "classnames/bind";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { useMay } from "../parts/practice";
 import { Strip } from "../parts/Strip";
@@ -21,7 +22,7 @@ export default function Health() {
     mutationFn: async () => body(await api.POST("/api/health/backup")),
     onSuccess: async (fresh) => {
       queries.setQueryData(healthQuery.queryKey, fresh);
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.today });
     },
   });
   const archives = useMay("ARCHIVE");

@@ -7,6 +7,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
 import type { PastTime as Chart } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { dayOfYear } from "../parts/words";
@@ -23,7 +24,7 @@ export function PastTime() {
     onSuccess: async (left) => {
       queries.setQueryData(pastTimeQuery.queryKey, left);
       setErasing(null);
-      await queries.invalidateQueries({ queryKey: ["clients"] });
+      await queries.invalidateQueries({ queryKey: keys.clients });
     },
   });
   return (

@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, body } from "../api/client";
 import type { Person } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { plural } from "../parts/words";
@@ -114,7 +115,7 @@ function Reset({
     onSuccess: async (code) => {
       onCode(code);
       setSure(false);
-      await queries.invalidateQueries({ queryKey: ["people"] });
+      await queries.invalidateQueries({ queryKey: keys.people });
     },
   });
   if (person.locked) return null;

@@ -11,6 +11,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Person } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { peopleQuery } from "./queries";
 import { SCOPES } from "./scopes";
@@ -46,7 +47,7 @@ export function PersonForm({
         queries.setQueryData(peopleQuery.queryKey, fresh);
       } else {
         onCode(body(await api.POST("/api/people", { body: { ...said, username } })));
-        await queries.invalidateQueries({ queryKey: ["people"] });
+        await queries.invalidateQueries({ queryKey: keys.people });
       }
     },
     onSuccess: onClose,

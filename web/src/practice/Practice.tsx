@@ -5,6 +5,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Policy } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery, useMay } from "../parts/practice";
 import { Segments } from "../parts/Segments";
@@ -76,8 +77,8 @@ export default function Practice() {
       ),
     onSuccess: async (fresh) => {
       queries.setQueryData(policiesQuery.queryKey, fresh);
-      await queries.invalidateQueries({ queryKey: ["visit"] });
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.visits });
+      await queries.invalidateQueries({ queryKey: keys.today });
     },
   });
   const state = policies.data;

@@ -7,6 +7,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Practice } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery } from "../parts/practice";
 import { PracticeFields } from "./PracticeFields";
@@ -19,8 +20,8 @@ export function PracticeForm({ practice, onClose }: { practice: Practice; onClos
     mutationFn: async () => body(await api.PUT("/api/practice", { body: value })),
     onSuccess: async (fresh) => {
       queries.setQueryData(practiceQuery.queryKey, fresh);
-      await queries.invalidateQueries({ queryKey: ["session"] });
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.session });
+      await queries.invalidateQueries({ queryKey: keys.today });
       onClose();
     },
   });

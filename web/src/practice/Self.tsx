@@ -4,6 +4,7 @@ import TextField from "@mui/material/TextField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, hour } from "../parts/words";
@@ -52,7 +53,7 @@ function SignInLine({
   const end = useMutation({
     mutationFn: async () =>
       api.DELETE("/api/self/sign-ins/{id}", { params: { path: { id: one.id } } }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["self"] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.self }),
   });
   return (
     <div className="line">
@@ -92,8 +93,8 @@ function Proven({
     onSuccess: async () => {
       setPassword("");
       onSaved?.();
-      await queries.invalidateQueries({ queryKey: ["self"] });
-      await queries.invalidateQueries({ queryKey: ["session"] });
+      await queries.invalidateQueries({ queryKey: keys.self });
+      await queries.invalidateQueries({ queryKey: keys.session });
     },
   });
   function submit(event: FormEvent) {
@@ -175,7 +176,7 @@ function SecondFactor({ on, left }: { on: boolean; left: number }) {
       setRecovery(codes);
       setFactor(null);
       setCode("");
-      await queries.invalidateQueries({ queryKey: ["self"] });
+      await queries.invalidateQueries({ queryKey: keys.self });
     },
   });
   if (recovery) {

@@ -1,9 +1,10 @@
 import { queryOptions, useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { Catalogue } from "../api/types";
+import { keys } from "../api/keys";
 
 export const catalogueQuery = queryOptions({
-  queryKey: ["products"],
+  queryKey: keys.products,
   queryFn: async () => body(await api.GET("/api/products")),
 });
 
@@ -16,8 +17,8 @@ export function useCatalogueWrite<T>(write: (value: T) => Promise<Catalogue>, do
       queries.setQueryData(catalogueQuery.queryKey, fresh);
       done?.();
       await Promise.all(
-        ["visit", "script-words", "protocols", "judged"].map((key) =>
-          queries.invalidateQueries({ queryKey: [key] }),
+        [keys.visits, keys.scriptWords, keys.protocols, keys.judged()].map((queryKey) =>
+          queries.invalidateQueries({ queryKey }),
         ),
       );
     },

@@ -1,12 +1,13 @@
 import { queryOptions, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { CommitField } from "../parts/CommitField";
 
 const MOST_DAYS = 30;
 
 function flakesQuery(visitId: string) {
   return queryOptions({
-    queryKey: ["visit", visitId, "flakes"],
+    queryKey: keys.visitPart(visitId, "flakes"),
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/flakes", { params: { path: { id: visitId } } })),
   });
@@ -31,7 +32,7 @@ export function FlakesTold({ visitId }: { visitId: string }) {
           }),
         );
         queries.setQueryData(flakesQuery(visitId).queryKey, fresh);
-        await queries.invalidateQueries({ queryKey: ["visit"] });
+        await queries.invalidateQueries({ queryKey: keys.visits });
       }}
     />
   );

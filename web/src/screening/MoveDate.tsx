@@ -8,6 +8,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, useVisitChanged } from "../api/client";
 import type { Visit } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { atPractice, instantOf } from "../parts/words";
 
@@ -24,7 +25,7 @@ export function MoveDate({ visit, onClose }: { visit: Visit; onClose: () => void
       }),
     onSuccess: async () => {
       await changed();
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.today });
       onClose();
     },
   });

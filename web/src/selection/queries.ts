@@ -1,10 +1,11 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
 import type { NextStage, NumbersTried } from "../api/types";
+import { keys } from "../api/keys";
 
 export function rackQuery(id: string) {
   return queryOptions({
-    queryKey: ["visit", id, "selection"],
+    queryKey: keys.visitPart(id, "selection"),
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/selection", { params: { path: { id } } })),
   });
@@ -13,7 +14,7 @@ export function rackQuery(id: string) {
 /** What other numbers would do; the answer before stays until the next is there. */
 export function tryQuery(id: string, numbers: NumbersTried | null) {
   return queryOptions({
-    queryKey: ["visit", id, "selection", "try", numbers],
+    queryKey: keys.visitPart(id, "selection", "try", numbers),
     queryFn: async () =>
       body(
         await api.POST("/api/visits/{id}/selection/try", {
@@ -30,7 +31,7 @@ export function tryQuery(id: string, numbers: NumbersTried | null) {
 /** What some stages would be together. */
 export function chainQuery(id: string, formula: string, then: NextStage[]) {
   return queryOptions({
-    queryKey: ["visit", id, "selection", "chain", formula, then],
+    queryKey: keys.visitPart(id, "selection", "chain", formula, then),
     queryFn: async () =>
       (
         await api.POST("/api/visits/{id}/chain", {

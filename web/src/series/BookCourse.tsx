@@ -12,6 +12,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { CourseWish } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery } from "../parts/practice";
 import { day } from "../parts/words";
@@ -41,7 +42,7 @@ export function BookCourse({
   const set = (more: Partial<CourseWish>) => setWish({ ...wish, ...more });
   const params = { path: { id: clientId } };
   const placed = useQuery({
-    queryKey: ["clients", clientId, "placing", wish],
+    queryKey: keys.clientPart(clientId, "placing", wish),
     queryFn: async () =>
       body(await api.POST("/api/clients/{id}/courses/placing", { params, body: wish })),
     placeholderData: (shown) => shown,
@@ -52,8 +53,8 @@ export function BookCourse({
       body(await api.POST("/api/clients/{id}/courses", { params, body: wish })),
     onSuccess: async (changed) => {
       queries.setQueryData(coursesQuery(clientId).queryKey, changed);
-      await queries.invalidateQueries({ queryKey: ["clients", clientId] });
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.client(clientId) });
+      await queries.invalidateQueries({ queryKey: keys.today });
       onClose();
     },
   });

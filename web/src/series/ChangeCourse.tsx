@@ -9,6 +9,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { CourseState } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { atPractice, day } from "../parts/words";
 import { coursesQuery } from "./queries";
@@ -65,8 +66,8 @@ export function ChangeCourse({
     },
     onSuccess: async (changed) => {
       queries.setQueryData(coursesQuery(clientId).queryKey, changed);
-      await queries.invalidateQueries({ queryKey: ["clients", clientId] });
-      await queries.invalidateQueries({ queryKey: ["today"] });
+      await queries.invalidateQueries({ queryKey: keys.client(clientId) });
+      await queries.invalidateQueries({ queryKey: keys.today });
       onClose();
     },
   });

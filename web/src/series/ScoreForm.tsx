@@ -9,6 +9,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useRef, useState } from "react";
 import { api, body } from "../api/client";
 import type { ProgressState, ScoreSheet, ScoreWords, Zone } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { FaceMap, type ZoneLook } from "../parts/FaceMap";
 import { Segments } from "../parts/Segments";
@@ -56,7 +57,7 @@ export function ScoreForm({
   const fields = useRef<HTMLDivElement>(null);
   const set = (more: Partial<ScoreSheet>) => setDrafts({ ...drafts, [on]: { ...sheet, ...more } });
   const totals = useQuery({
-    queryKey: ["scores", sheet],
+    queryKey: keys.scores(sheet),
     queryFn: async () => body(await api.POST("/api/scores", { body: sheet })),
     placeholderData: (shown) => shown,
   });

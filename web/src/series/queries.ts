@@ -1,9 +1,10 @@
 import { queryOptions } from "@tanstack/react-query";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 
 export function progressQuery(clientId: string) {
   return queryOptions({
-    queryKey: ["clients", clientId, "progress"],
+    queryKey: keys.clientPart(clientId, "progress"),
     queryFn: async () =>
       body(await api.GET("/api/clients/{id}/progress", { params: { path: { id: clientId } } })),
   });
@@ -11,14 +12,14 @@ export function progressQuery(clientId: string) {
 
 export function coursesQuery(clientId: string) {
   return queryOptions({
-    queryKey: ["clients", clientId, "courses"],
+    queryKey: keys.clientPart(clientId, "courses"),
     queryFn: async () =>
       body(await api.GET("/api/clients/{id}/courses", { params: { path: { id: clientId } } })),
   });
 }
 
 export const scoreWordsQuery = queryOptions({
-  queryKey: ["words", "scores"],
+  queryKey: keys.words("scores"),
   staleTime: Infinity,
   queryFn: async () => body(await api.GET("/api/words/scores")),
 });

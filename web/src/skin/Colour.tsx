@@ -8,6 +8,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { ColourView } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
 import { day, decimal } from "../parts/words";
@@ -105,7 +106,7 @@ function EnterColour({
     Object.values(typed).every((text) => text.trim() !== "") &&
     Object.values(colour).every((value) => !Number.isNaN(value));
   const shown = useQuery({
-    queryKey: ["ita", colour],
+    queryKey: keys.ita(colour),
     queryFn: async () => body(await api.POST("/api/skin/ita", { body: colour })),
     enabled: whole,
     retry: false,

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { api, body, NoServer, Problem } from "../api/client";
 import type { Consult } from "../api/types";
+import { keys } from "../api/keys";
 import { consultQuery } from "./queries";
 
 interface Waiting {
@@ -58,8 +59,8 @@ export function useConsult(visitId: string) {
       next.done(refused);
     }
     sending.current = false;
-    await queries.invalidateQueries({ queryKey: ["visit", visitId], exact: true });
-    await queries.invalidateQueries({ queryKey: ["visit", visitId, "screening"] });
+    await queries.invalidateQueries({ queryKey: keys.visit(visitId), exact: true });
+    await queries.invalidateQueries({ queryKey: keys.visitPart(visitId, "screening") });
   }
 
   /** Resolves once it is saved; rejects when the server will not have it. */

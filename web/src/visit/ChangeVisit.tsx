@@ -8,6 +8,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, body } from "../api/client";
 import type { Visit } from "../api/types";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery } from "../parts/practice";
 import { Segments } from "../parts/Segments";
@@ -34,8 +35,8 @@ export function ChangeVisit({ visit, onClose }: { visit: Visit; onClose: () => v
             }),
           ),
     onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ["today"] });
-      await queries.invalidateQueries({ queryKey: ["visit", visit.id] });
+      await queries.invalidateQueries({ queryKey: keys.today });
+      await queries.invalidateQueries({ queryKey: keys.visit(visit.id) });
       onClose();
     },
   });

@@ -11,6 +11,7 @@ import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
+import { keys } from "../api/keys";
 import { findClientsQuery } from "../client/queries";
 import { ErrorNote } from "../parts/ErrorNote";
 import { practiceQuery, useMay } from "../parts/practice";
@@ -59,8 +60,8 @@ export function NewVisit({ onClose }: { onClose: () => void }) {
       );
     },
     onSuccess: async (visit) => {
-      await queries.invalidateQueries({ queryKey: ["today"] });
-      await queries.invalidateQueries({ queryKey: ["clients"] });
+      await queries.invalidateQueries({ queryKey: keys.today });
+      await queries.invalidateQueries({ queryKey: keys.clients });
       await navigate(reads ? `/visits/${visit.id}/consult` : `/clients/${visit.clientId}`);
     },
   });

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { HearFrom } from "../aftercare/HearFrom";
 import type { DueRead, Today as TodayState, Visit } from "../api/types";
+import { keys } from "../api/keys";
 import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
 import { steadyNow } from "../parts/steadyNow";
@@ -279,7 +280,7 @@ function PatchReads({ reads }: { reads: DueRead[] }) {
             label={`${read.clientName}, ${read.familyLabel}`}
             read={read.read}
             dueAt={read.dueAt}
-            onRead={() => queries.invalidateQueries({ queryKey: ["today"] })}
+            onRead={() => queries.invalidateQueries({ queryKey: keys.today })}
           />
         </div>
       ))}

@@ -2,9 +2,9 @@ import Button from "@mui/material/Button";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
+import { keys } from "../api/keys";
 import { ErrorNote } from "../parts/ErrorNote";
 import { Strip } from "../parts/Strip";
-import { todayQuery } from "../parts/today";
 import styles from "./Tour.module.css";
 
 /** What a visit is, in the order of the work; each line opens the made-up client's own. */
@@ -38,7 +38,7 @@ export function Tour({ visitId, offered }: { visitId?: string; offered: boolean 
   const queries = useQueryClient();
   const again = () =>
     Promise.all(
-      [todayQuery.queryKey, ["clients"]].map((queryKey) => queries.invalidateQueries({ queryKey })),
+      [keys.today, keys.clients].map((queryKey) => queries.invalidateQueries({ queryKey })),
     );
   const begin = useMutation({
     mutationFn: async () => body(await api.POST("/api/tour")),

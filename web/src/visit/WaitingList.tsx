@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { api, body } from "../api/client";
 import type { Client } from "../api/types";
+import { keys } from "../api/keys";
 import { ClientPicker } from "../client/ClientPicker";
 import { CallLink } from "../parts/CallLink";
 import { ErrorNote } from "../parts/ErrorNote";
@@ -15,19 +16,17 @@ import styles from "./WaitingList.module.css";
 
 const cx = classNames.bind(styles);
 
-const waitingKey = ["waiting"];
-
 /** Who waits for a slot, and slots that were given back. */
 export function WaitingList() {
   const queries = useQueryClient();
   const { data, error } = useQuery({
-    queryKey: waitingKey,
+    queryKey: keys.waiting,
     queryFn: async () => body(await api.GET("/api/waiting")),
   });
   const [adding, setAdding] = useState(false);
   const changed = (fresh: typeof data) => {
-    queries.setQueryData(waitingKey, fresh);
-    void queries.invalidateQueries({ queryKey: ["today"] });
+    queries.setQueryData(keys.waiting, fresh);
+    void queries.invalidateQueries({ queryKey: keys.today });
   };
   const remove = useMutation({
     mutationFn: async (id: string) =>

@@ -1,11 +1,12 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import { api, body } from "../../api/client";
+import { keys } from "../../api/keys";
 import { ErrorNote } from "../../parts/ErrorNote";
 import styles from "./ClientAsks.module.css";
 
 function answersQuery(id: string) {
   return queryOptions({
-    queryKey: ["visit", id, "answers"],
+    queryKey: keys.visitPart(id, "answers"),
     queryFn: async () =>
       body(await api.GET("/api/visits/{id}/aftercare/answers", { params: { path: { id } } })),
   });

@@ -3,13 +3,14 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, body, Problem } from "../../api/client";
 import { taken, unfold } from "../../api/treatment";
 import type { Fact, NewEvent, Row, Told, Treatment } from "../../api/types";
+import { keys } from "../../api/keys";
 import { offsetOf, onJump, steadyNow } from "../../parts/steadyNow";
 import { sessionQuery } from "../../parts/session";
 import { Queue } from "./queue";
 
 export function treatmentQuery(id: string) {
   return queryOptions({
-    queryKey: ["treatment", id],
+    queryKey: keys.treatment(id),
     queryFn: async () => {
       const answer = await api.GET("/api/treatments/{id}", { params: { path: { id } } });
       return aged(body(answer), answer.response.headers.get("x-kept-at"));
@@ -22,7 +23,7 @@ export function treatmentQuery(id: string) {
 /** The whole in words after so many entries, as it is signed. */
 export function summaryQuery({ id, seq }: Pick<Treatment, "id" | "seq">) {
   return queryOptions({
-    queryKey: ["treatment", id, "summary", seq],
+    queryKey: keys.treatmentPart(id, "summary", seq),
     queryFn: async () =>
       body(await api.GET("/api/treatments/{id}/summary", { params: { path: { id } } })).words,
   });
@@ -31,7 +32,7 @@ export function summaryQuery({ id, seq }: Pick<Treatment, "id" | "seq">) {
 /** The row of the table behind the advice that holds now. */
 export function whyQuery({ id, seq }: Pick<Treatment, "id" | "seq">, row: Row | undefined) {
   return queryOptions({
-    queryKey: ["treatment", id, "why", seq, row],
+    queryKey: keys.treatmentPart(id, "why", seq, row),
     queryFn: async () =>
       body(await api.GET("/api/treatments/{id}/why", { params: { path: { id } } })).row ?? null,
   });
@@ -92,22 +93,25 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
 
   const known = useCallback(() => queries.getQueryData(treatmentQuery(id).queryKey), [id, queries]);
 
+  /** Asks for the whole; its summary and "why" are kept by the entry that they hold for. */
+  const anew = useCallback(
+    () => void queries.invalidateQueries({ queryKey: keys.treatment(id), exact: true }),
+    [id, queries],
+  );
+
   /** Asks anew only for what another screen has said. */
   const catchUp = useCallback(() => {
     const known = queries.getQueryData(treatmentQuery(id).queryKey);
     if (!sending.current && heard.current > (known?.couch.seq ?? 0)) {
-      void queries.invalidateQueries({ queryKey: ["treatment", id] });
+      anew();
     }
-  }, [id, queries]);
+  }, [anew, id, queries]);
 
   useEffect(() => {
     serverOffset.current = offset;
   }, [offset]);
   // After a sleep, or a clock that was set ahead, only the server knows the time.
-  useEffect(
-    () => onJump(() => void queries.invalidateQueries({ queryKey: ["treatment", id] })),
-    [id, queries],
-  );
+  useEffect(() => onJump(anew), [anew]);
 
   // What was said in one go stays in its order: each is sent by the clock that it was said by, also
   // when the first answer has told another time.
@@ -136,7 +140,7 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
         );
         queue.remove(next.id);
         saidBy.current.delete(next.id);
-        await queries.cancelQueries({ queryKey: ["treatment", id] });
+        await queries.cancelQueries({ queryKey: keys.treatment(id), exact: true });
         const before = known();
         if (before) queries.setQueryData(treatmentQuery(id).queryKey, taken(before, fresh));
         // Another plan, or what reaches back: all is asked for anew.
@@ -164,16 +168,15 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
       setAway(true);
       return false;
     }
-    if (stale)
-      void queries.invalidateQueries({ queryKey: treatmentQuery(id).queryKey, exact: true });
+    if (stale) anew();
     else catchUp();
     // The path of the visit moves with the phase; between, it is only asked when it is next shown.
     await queries.invalidateQueries({
-      queryKey: ["visit", visitId],
+      queryKey: keys.visit(visitId),
       refetchType: moved ? "active" : "none",
     });
     return true;
-  }, [catchUp, id, known, offsetWhenSaid, queries, queue, visitId]);
+  }, [anew, catchUp, id, known, offsetWhenSaid, queries, queue, visitId]);
 
   useEffect(() => {
     let failures = 0;

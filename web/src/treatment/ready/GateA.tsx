@@ -5,6 +5,7 @@ import { type ReactNode, useState } from "react";
 import { api, body } from "../../api/client";
 import { GATE_CHOICES } from "../../api/enumWords";
 import type { Fact, Treatment, Visit, Zone } from "../../api/types";
+import { keys } from "../../api/keys";
 import { ErrorNote } from "../../parts/ErrorNote";
 import { FaceMap, type ZoneLook } from "../../parts/FaceMap";
 import { figureOf } from "../../parts/figures";
@@ -95,7 +96,7 @@ function Choices({
   const passes = treatment.gate.passes ?? false;
   const hot = Object.values(treatment.zones).some((zone) => zone?.hotSpot !== undefined);
   const instead = useQuery({
-    queryKey: ["treatment", treatment.id, "gate-a", treatment.plan.formulaCode],
+    queryKey: keys.treatmentPart(treatment.id, "gate-a", treatment.plan.formulaCode),
     queryFn: async () =>
       body(
         await api.GET("/api/treatments/{id}/gate-a", { params: { path: { id: treatment.id } } }),
@@ -113,7 +114,7 @@ function Choices({
     onSuccess: async (fresh) => {
       queries.setQueryData(treatmentQuery(treatment.id).queryKey, fresh);
       onDone();
-      await queries.invalidateQueries({ queryKey: ["visit"] });
+      await queries.invalidateQueries({ queryKey: keys.visits });
     },
   });
   const decide = (choice: Choice) => {
