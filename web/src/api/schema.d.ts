@@ -5806,6 +5806,14 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ScreenedView: {
+            lastPeel?: string;
+            limits: string[];
+            /** Format: int32 */
+            pastPeels: number;
+            /** @enum {string} */
+            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
+        };
         ScreeningQuestion: {
             allergies?: string;
             answers: {
@@ -6575,18 +6583,15 @@ export interface components {
             here: "CONSULT" | "SCREEN" | "CHOOSE" | "PLAN" | "READY" | "TREAT" | "SETTLE" | "AFTER";
             /** Format: uuid */
             id: string;
-            lastPeel?: string;
-            limits: string[];
             /** Format: int32 */
             minutes: number;
             needs: string;
             occupation: string;
-            /** Format: int32 */
-            pastPeels: number;
             /** @enum {string} */
             phototype?: "I" | "II" | "III" | "IV" | "V" | "VI";
             room: string;
             running?: components["schemas"]["RunningView"];
+            screened?: components["schemas"]["ScreenedView"];
             /** Format: date-time */
             signedAt?: string;
             /** Format: date-time */
@@ -6597,8 +6602,6 @@ export interface components {
             /** Format: uuid */
             treatmentId?: string;
             unreadable?: string;
-            /** @enum {string} */
-            verdict: "PROCEED" | "ADAPT" | "WAIT" | "REFER" | "STOP";
             warnings: string[];
         };
         WaitingClient: {

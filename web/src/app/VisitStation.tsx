@@ -120,6 +120,7 @@ function Desk({ visit, here, children }: { visit: Visit; here: StationId; childr
 /** Who is on the couch and what holds today; on every station. */
 function WhoStrip({ visit }: { visit: Visit }) {
   const [changing, setChanging] = useState(false);
+  const limits = visit.screened?.limits ?? [];
   return (
     <section className={cx("who-strip")} aria-label="Client">
       <span className={cx("name")}>{visit.clientName}</span>
@@ -127,11 +128,11 @@ function WhoStrip({ visit }: { visit: Visit }) {
       {visit.phototype && <span>type {visit.phototype}</span>}
       <span>{visit.allergies || "no allergies told"}</span>
       {visit.comfort && <span>{visit.comfort}</span>}
-      {visit.limits.length > 0 && (
+      {limits.length > 0 && (
         <span className="warn row" style={{ gap: 6 }}>
           <VerdictMark verdict="ADAPT" size={14} />
-          {visit.limits.slice(0, 3).join(" · ")}
-          {visit.limits.length > 3 && ` and ${visit.limits.length - 3} more`}
+          {limits.slice(0, 3).join(" · ")}
+          {limits.length > 3 && ` and ${limits.length - 3} more`}
         </span>
       )}
       <span className={cx("right")}>

@@ -46,7 +46,7 @@ export default function Consult({ visit }: StationProps) {
         {error instanceof Problem && error.status === 409 && (
           <Button onClick={() => void reload()}>Reload, then keep mine on top</Button>
         )}
-        <Conditions {...part} peels={visit.pastPeels} />
+        <Conditions {...part} peels={visit.screened?.pastPeels ?? 0} />
         <Life {...part} />
         <Area {...part} />
         <Notes {...part} />

@@ -143,7 +143,9 @@ function Visits({
                 <b>{visit.clientName}</b>
                 <small>
                   {reads && `${visit.formula ?? "consult"}`}
-                  {visit.pastPeels > 0 && `, peel ${visit.pastPeels + 1}`}
+                  {visit.screened &&
+                    visit.screened.pastPeels > 0 &&
+                    `, peel ${visit.screened.pastPeels + 1}`}
                   {reads && " · "}
                   {visit.room}
                 </small>
@@ -289,10 +291,13 @@ function PatchReads({ reads }: { reads: DueRead[] }) {
 }
 
 function Waiting({ visits }: { visits: Visit[] }) {
-  const stopped = visits.filter(
-    (visit) => !visit.signedAt && ["WAIT", "REFER", "STOP"].includes(visit.verdict),
+  const open = visits.filter(({ signedAt }) => signedAt === undefined);
+  const stopped = open.filter(
+    ({ unreadable, screened }) =>
+      unreadable !== undefined ||
+      (screened && ["WAIT", "REFER", "STOP"].includes(screened.verdict)),
   );
-  const limited = visits.filter((visit) => !visit.signedAt && visit.verdict === "ADAPT");
+  const limited = open.filter(({ screened }) => screened?.verdict === "ADAPT");
   return (
     <>
       <Strip title="Not yet" code={stopped.length} />
@@ -303,20 +308,22 @@ function Waiting({ visits }: { visits: Visit[] }) {
       <Strip title="Within limits" code={limited.length} />
       {limited.length === 0 && <p className="pad soft">No limits today.</p>}
       {limited.map((visit) => (
-        <Note key={visit.id} visit={visit} words={visit.limits.join(" · ")} />
+        <Note key={visit.id} visit={visit} words={visit.screened?.limits.join(" · ") ?? ""} />
       ))}
     </>
   );
 }
 
 function Note({ visit, words }: { visit: Visit; words: string }) {
+  // Whose record cannot be read here waits until it can.
+  const verdict = visit.screened?.verdict ?? "WAIT";
   return (
     <div className={cx("note-line")}>
       <div className="row">
         <b className="grow">{visit.clientName}</b>
         <CallLink number={visit.telephone} whose={visit.clientName} />
-        <VerdictMark verdict={visit.verdict} size={14} />
-        <span className="small">{visit.verdict}</span>
+        <VerdictMark verdict={verdict} size={14} />
+        <span className="small">{verdict}</span>
       </div>
       <p className="small soft">{words || day(visit.day)}</p>
     </div>

@@ -36,6 +36,7 @@ export function CouchTop({
   const now = useNow(live.offset, 1000);
   const layers = treatment.layers.length;
   const opened = treatment.events[0];
+  const limits = visit.screened?.limits ?? [];
   return (
     <header className={cx("couch-top")}>
       <Link to="/" className={cx("name")} aria-label={`${visit.clientName}, to Today`}>
@@ -46,10 +47,10 @@ export function CouchTop({
         {visit.comfort && ` · ${visit.comfort}`}
       </span>
       {visit.allergies && <b className={cx("allergies")}>{visit.allergies}</b>}
-      {visit.limits.length > 0 && (
-        <span className={cx("limits")} title={visit.limits.join(" · ")}>
+      {limits.length > 0 && (
+        <span className={cx("limits")} title={limits.join(" · ")}>
           <VerdictMark verdict="ADAPT" size={18} />
-          <span>{visit.limits.join(" · ")}</span>
+          <span>{limits.join(" · ")}</span>
         </span>
       )}
       <span>

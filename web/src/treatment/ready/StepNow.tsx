@@ -57,7 +57,9 @@ export function StepNow({ visit, treatment, step, live, onDone }: StepNowProps) 
       </div>
       {step.together === "AT_THE_DOOR" && (
         <p className="soft">
-          {visit.lastPeel ? `Last peel ${visit.lastPeel}. ` : "First peel here. "}
+          {visit.screened?.lastPeel
+            ? `Last peel ${visit.screened.lastPeel}. `
+            : "First peel here. "}
           Something new? Change it in <Link to={`/visits/${visit.id}/screen`}>Screen</Link> first.
         </p>
       )}

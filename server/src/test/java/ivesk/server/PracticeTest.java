@@ -94,7 +94,8 @@ class PracticeTest {
     @Test
     void holdsTwelveClientsOfEveryKind() {
       assertThat(practice.get("/api/clients").body().get("total").asInt()).isEqualTo(14);
-      assertThat(practice.visit("Linnea Strand").get("verdict").asString()).isEqualTo("STOP");
+      assertThat(practice.visit("Linnea Strand").at("/screened/verdict").asString())
+          .isEqualTo("STOP");
       assertThat(
               practice
                   .get("/api/visits/" + visitId("Casper Wynd") + "/screening")
@@ -105,9 +106,10 @@ class PracticeTest {
                   .get("verdict")
                   .asString())
           .isEqualTo("REFER");
-      assertThat(practice.visit("Bruno Castelmar").get("verdict").asString()).isEqualTo("WAIT");
+      assertThat(practice.visit("Bruno Castelmar").at("/screened/verdict").asString())
+          .isEqualTo("WAIT");
       assertThat(practice.visit("Maren Holt").get("formula").asString()).isEqualTo("GLY-35");
-      assertThat(practice.visit("Maren Holt").get("pastPeels").asInt()).isEqualTo(7);
+      assertThat(practice.visit("Maren Holt").at("/screened/pastPeels").asInt()).isEqualTo(7);
     }
 
     @Test

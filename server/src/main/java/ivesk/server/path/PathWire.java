@@ -47,6 +47,14 @@ final class PathWire {
       String advice,
       Optional<String> alarm) {}
 
+  /// What screening came to.
+  ///
+  /// @param pastPeels those on record here
+  /// @param lastPeel its formula and day, in words
+  record ScreenedView(
+      Verdict verdict, List<String> limits, int pastPeels, Optional<String> lastPeel) {}
+
+  /// @param screened of who is still to come; empty where it is not worked out, or not to be told
   record VisitView(
       UUID id,
       UUID clientId,
@@ -62,13 +70,10 @@ final class PathWire {
       int minutes,
       String room,
       String therapist,
-      Verdict verdict,
-      List<String> limits,
+      Optional<ScreenedView> screened,
       List<StationView> stations,
       Station here,
       Optional<String> formula,
-      int pastPeels,
-      Optional<String> lastPeel,
       Optional<UUID> treatmentId,
       Optional<RunningView> running,
       Optional<Instant> signedAt,
@@ -95,14 +100,11 @@ final class PathWire {
           minutes,
           room,
           therapist,
-          Verdict.PROCEED,
-          List.of(),
+          Optional.empty(),
           stations.stream()
               .map(one -> new StationView(one.id(), one.progress(), "", one.missing()))
               .toList(),
           here,
-          Optional.empty(),
-          0,
           Optional.empty(),
           treatmentId,
           running,

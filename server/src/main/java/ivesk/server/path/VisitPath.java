@@ -2,7 +2,6 @@ package ivesk.server.path;
 
 import ivesk.core.Words;
 import ivesk.core.screening.answer.ScreeningFacts;
-import ivesk.core.screening.rule.Verdict;
 import ivesk.core.screening.verdict.Screening;
 import ivesk.core.skin.Phototype;
 import ivesk.core.treatment.advice.Advice;
@@ -18,6 +17,7 @@ import ivesk.server.client.Client;
 import ivesk.server.client.ClientStore;
 import ivesk.server.path.PathWire.Progress;
 import ivesk.server.path.PathWire.RunningView;
+import ivesk.server.path.PathWire.ScreenedView;
 import ivesk.server.path.PathWire.Station;
 import ivesk.server.path.PathWire.StationView;
 import ivesk.server.path.PathWire.VisitView;
@@ -140,13 +140,10 @@ class VisitPath {
         client,
         new Found(
             Optional.of(record.phototype()),
-            Verdict.PROCEED,
-            List.of(),
+            Optional.empty(),
             Stations.brief(station -> Progress.DONE, Optional.empty()),
             Station.AFTER,
             Optional.of(record.formula()),
-            0,
-            Optional.empty(),
             Optional.of(record.id()),
             Optional.empty(),
             Optional.of(record.signedAt()),
@@ -163,13 +160,10 @@ class VisitPath {
         client,
         new Found(
             Optional.of(live.plan().phototype()),
-            Verdict.PROCEED,
-            List.of(),
+            Optional.empty(),
             Stations.brief(station -> Stations.progress(station, here), Optional.empty()),
             here,
             Optional.of(live.plan().formula().code()),
-            0,
-            Optional.empty(),
             Optional.of(live.id()),
             Optional.of(running(live)),
             Optional.empty(),
@@ -185,12 +179,9 @@ class VisitPath {
         clients.get(visit.clientId()),
         new Found(
             Optional.empty(),
-            Verdict.WAIT,
-            List.of(),
+            Optional.empty(),
             Stations.brief(station -> Progress.AHEAD, Optional.of(missing)),
             Station.CONSULT,
-            Optional.empty(),
-            0,
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
@@ -219,13 +210,15 @@ class VisitPath {
         client,
         new Found(
             facts.skin().phototype(),
-            outcome.verdict(),
-            outcome.limits().words(),
+            Optional.of(
+                new ScreenedView(
+                    outcome.verdict(),
+                    outcome.limits().words(),
+                    facts.visitsHere(),
+                    facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())))),
             Stations.stations(facts, outcome, formula, kept, live, here, signed),
             here,
             formula,
-            facts.visitsHere(),
-            facts.lastPeel().map(p -> p.formula().code() + ", " + Words.day(p.on())),
             live.map(Live::id),
             live.filter(l -> !l.state().phase().closed()).map(this::running),
             live.filter(l -> signed).map(l -> l.state().lastEventAt()),
@@ -241,17 +234,12 @@ class VisitPath {
   }
 
   /// What a view says beside who comes when.
-  ///
-  /// @param pastPeels counted for who is still to come; 0 for the others
   private record Found(
       Optional<Phototype> phototype,
-      Verdict verdict,
-      List<String> limits,
+      Optional<ScreenedView> screened,
       List<StationView> stations,
       Station here,
       Optional<String> formula,
-      int pastPeels,
-      Optional<String> lastPeel,
       Optional<UUID> treatmentId,
       Optional<RunningView> running,
       Optional<Instant> signedAt,
@@ -276,13 +264,10 @@ class VisitPath {
         visit.minutes(),
         visit.room(),
         accounts.named(visit.therapist()),
-        found.verdict(),
-        found.limits(),
+        found.screened(),
         found.stations(),
         found.here(),
         found.formula(),
-        found.pastPeels(),
-        found.lastPeel(),
         found.treatmentId(),
         found.running(),
         found.signedAt(),
