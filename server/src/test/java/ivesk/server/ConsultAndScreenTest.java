@@ -495,6 +495,10 @@ class ConsultAndScreenTest {
            "skin":{"phototype":"II","oil":"OILY","sensitivity":"NORMAL","severities":{},"goals":[]}}\
           """;
       JsonNode waxed = practice.post("/api/screening", facts.formatted("20")).body();
+      assertThat(waxed.get("findings").valueStream().filter(f -> f.get("unasked").asBoolean()))
+          .as("whole: each missing answer is a finding")
+          .hasSize(waxed.get("unasked").asInt())
+          .hasSizeGreaterThan(40);
       assertThat(waxed.get("until").asString()).isEqualTo("2026-11-27");
       JsonNode earlier = practice.post("/api/screening", facts.formatted("10")).body();
       assertThat(earlier.get("until")).isNull();

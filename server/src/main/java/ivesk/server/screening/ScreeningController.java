@@ -132,7 +132,7 @@ class ScreeningController {
                     names,
                     clock.getZone()))
             .toList(),
-        VerdictView.of(screened.outcome(), facts.peelDate()),
+        VerdictView.atTheStation(screened.outcome(), facts.peelDate()),
         facts.minor(),
         !read.answers().lastTime().isEmpty(),
         read.client().guardian(),

@@ -60,11 +60,10 @@ record ScreeningView(
     }
   }
 
-  /// The verdict and what it stands on. What waits for an answer is told by its question.
+  /// The verdict and what it stands on.
   ///
   /// @param unasked how many answers are missing
-  /// @param toAsk the questions whose answer is missing; other findings for want of an answer are
-  ///   among the findings
+  /// @param toAsk the questions whose answer is missing
   /// @param open formulas that screening leaves open
   /// @param opensMost what, cleared, opens the most formulas; in words
   record VerdictView(
@@ -76,14 +75,25 @@ record ScreeningView(
       int unasked,
       int open,
       Optional<String> opensMost) {
+    /// With every finding.
     static VerdictView of(Screening outcome, LocalDate day) {
+      return of(outcome, day, outcome.findings());
+    }
+
+    /// As the station shows it: what waits for the answer to a question is told by that question
+    /// alone.
+    static VerdictView atTheStation(Screening outcome, LocalDate day) {
+      return of(
+          outcome,
+          day,
+          outcome.findings().stream().filter(finding -> finding.asks().isEmpty()).toList());
+    }
+
+    private static VerdictView of(Screening outcome, LocalDate day, List<Finding> told) {
       return new VerdictView(
           outcome.verdict(),
           outcome.until(),
-          outcome.findings().stream()
-              .filter(finding -> finding.asks().isEmpty())
-              .map(FindingView::of)
-              .toList(),
+          told.stream().map(FindingView::of).toList(),
           outcome.findings().stream().flatMap(finding -> finding.asks().stream()).toList(),
           outcome.limits().words(),
           outcome.unasked(),
