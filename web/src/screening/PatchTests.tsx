@@ -32,7 +32,7 @@ export function PatchTests({ visit, state }: { visit: Visit; state: ScreeningSta
       {state.patchTests.map((test) => {
         const named = test.families.map((family) => FAMILIES[family]).join(", ");
         return (
-          <div key={`${named} ${test.placedAt}`} className={cx("question")}>
+          <div key={`${named} ${test.placedAt} ${test.site}`} className={cx("question")}>
             <span className="grow">
               {named}
               <small className="under">

@@ -101,11 +101,8 @@ export function useTreatment(id: string, visitId: string): LiveTreatment {
 
   /** Asks anew only for what another screen has said. */
   const catchUp = useCallback(() => {
-    const known = queries.getQueryData(treatmentQuery(id).queryKey);
-    if (!sending.current && heard.current > (known?.couch.seq ?? 0)) {
-      anew();
-    }
-  }, [anew, id, queries]);
+    if (!sending.current && heard.current > (known()?.couch.seq ?? 0)) anew();
+  }, [anew, known]);
 
   useEffect(() => {
     serverOffset.current = offset;

@@ -132,8 +132,8 @@ final class Browser implements AutoCloseable {
   /// Opens a client's visit from Today, and waits until Today is gone: it tells the line of a
   /// running peel as well, so that a line seen too early would be Today's, with no couch behind it.
   void openVisit(String client) {
-    patiently().until(d -> !d.findElements(named(client)).isEmpty());
-    WebElement onToday = driver.findElement(named(client));
+    WebElement onToday =
+        patiently().until(ExpectedConditions.presenceOfElementLocated(named(client)));
     press(client);
     patiently().until(ExpectedConditions.stalenessOf(onToday));
   }

@@ -2,7 +2,6 @@ package ivesk.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -40,10 +39,6 @@ class CouchWireTest {
                 .formatted(UUID.randomUUID(), Instant.now(), fact));
     assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
     return answer.body();
-  }
-
-  private static int size(JsonNode answer) {
-    return answer.toString().getBytes(StandardCharsets.UTF_8).length;
   }
 
   /// Every place points to an advice, and none is told twice.
@@ -89,8 +84,8 @@ class CouchWireTest {
     for (String fact : facts) {
       JsonNode answer = say(seq, fact);
       seq = answer.get("seq").asInt();
-      most = Math.max(most, size(answer));
-      assertThat(size(answer)).as("%s in %s", fact, answer.get("phase")).isLessThan(MOST);
+      most = Math.max(most, Practice.bytes(answer));
+      assertThat(Practice.bytes(answer)).as("%s in %s", fact, answer.get("phase")).isLessThan(MOST);
       assertThat(answer.get("planned").asInt()).as("nothing changes the plan").isEqualTo(planned);
       assertThat(answer.at("/log/events").size()).isEqualTo(1);
       requireAdvices(answer.get("ahead"));

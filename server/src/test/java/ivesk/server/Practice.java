@@ -119,6 +119,11 @@ public final class Practice implements AutoCloseable {
     }
   }
 
+  /// How long an answer is as plain JSON, bytes.
+  static int bytes(JsonNode answer) {
+    return answer.toString().getBytes(StandardCharsets.UTF_8).length;
+  }
+
   /// What is said in Ready, step by step, until nothing is open.
   ///
   /// @param steps as a treatment that was just opened tells them

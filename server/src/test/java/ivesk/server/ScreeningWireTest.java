@@ -3,7 +3,6 @@ package ivesk.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.screening.question.Question;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,27 +30,21 @@ class ScreeningWireTest {
     practice.close();
   }
 
-  private static int size(JsonNode answer) {
-    return answer.toString().getBytes(StandardCharsets.UTF_8).length;
-  }
-
-  private static String newestVisit(JsonNode client) {
-    JsonNode visits =
-        practice.get("/api/clients/" + client.get("id").asString() + "/visits").body();
-    return "/api/visits/" + visits.get(visits.size() - 1).get("id").asString();
+  private static String screening(String client) {
+    return "/api/visits/" + practice.visit(client).get("id").asString() + "/screening";
   }
 
   @Test
   void isUnderEightKilobytesForEveryClientAndAfterEveryAnswer() {
     int most = 0;
     for (JsonNode client : practice.get("/api/clients").body().get("clients")) {
-      JsonNode state = practice.get(newestVisit(client) + "/screening").body();
-      most = Math.max(most, size(state));
-      assertThat(size(state)).as(client.get("name").asString()).isLessThan(MOST);
+      String name = client.get("name").asString();
+      JsonNode state = practice.get(screening(name)).body();
+      most = Math.max(most, Practice.bytes(state));
+      assertThat(Practice.bytes(state)).as(name).isLessThan(MOST);
       assertThat(state.get("questions").size()).isGreaterThan(45);
     }
-    String screening =
-        "/api/visits/" + practice.visit("Adaeze Orland").get("id").asString() + "/screening";
+    String screening = screening("Adaeze Orland");
     for (JsonNode words : practice.get("/api/words/screening").body()) {
       Question question = Question.valueOf(words.get("id").asString());
       assertThat(words.get("text").asString()).isEqualTo(question.text());
@@ -59,8 +52,8 @@ class ScreeningWireTest {
       String grave = question.options().getLast().id();
       JsonNode state =
           practice.put(screening + "/" + question, "{\"choice\":\"%s\"}".formatted(grave)).body();
-      most = Math.max(most, size(state));
-      assertThat(size(state)).as("%s: %s", question, grave).isLessThan(MOST);
+      most = Math.max(most, Practice.bytes(state));
+      assertThat(Practice.bytes(state)).as("%s: %s", question, grave).isLessThan(MOST);
       practice.put(screening + "/" + question, "{}");
     }
     System.out.println("The largest answer in Screen: " + most + " bytes.");
@@ -69,8 +62,7 @@ class ScreeningWireTest {
   /// What a question waits for is told by its id; nothing else that is missing is lost.
   @Test
   void whatWaitsForAnAnswerIsToldOnce() {
-    String screening =
-        "/api/visits/" + practice.visit("Tobiah Quill").get("id").asString() + "/screening";
+    String screening = screening("Tobiah Quill");
     practice.put(screening + "/SUN", "{}");
     JsonNode outcome = practice.get(screening).body().get("outcome");
     assertThat(outcome.get("toAsk").toString()).contains("SUN");
@@ -100,8 +92,7 @@ class ScreeningWireTest {
 
   @Test
   void eachFactOfTheClientIsReadOnce() {
-    String screening =
-        "/api/visits/" + practice.visit("Maren Holt").get("id").asString() + "/screening";
+    String screening = screening("Maren Holt");
     JdbcClient jdbc = practice.bean(JdbcClient.class);
     jdbc.sql("SET QUERY_STATISTICS TRUE").update();
     assertThat(practice.get(screening).status()).isEqualTo(200);

@@ -1,12 +1,14 @@
 package ivesk.core.screening;
 
 import ivesk.core.formula.Family;
+import ivesk.core.formula.Library;
 import ivesk.core.formula.Shelf;
 import ivesk.core.practice.Policies;
 import ivesk.core.screening.answer.Allergies;
 import ivesk.core.screening.answer.Consent;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.PatchTest;
+import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
@@ -19,6 +21,7 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.SkinProfile;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Arrays;
@@ -141,6 +144,18 @@ public final class Clients {
   public Clients patched(PatchTest... tests) {
     patchTests = List.of(tests);
     return this;
+  }
+
+  /// One layer for two minutes, so many days before T.
+  static PastPeel peel(String code, int daysAgo, PeelOutcome outcome, Region region) {
+    return new PastPeel(
+        Library.get(code),
+        region,
+        T.minusDays(daysAgo),
+        1,
+        Duration.ofMinutes(2),
+        outcome,
+        Optional.of(4));
   }
 
   /// Placed ten days before T and read after a day.

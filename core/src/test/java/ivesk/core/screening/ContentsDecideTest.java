@@ -2,6 +2,7 @@ package ivesk.core.screening;
 
 import static ivesk.core.screening.Clients.T;
 import static ivesk.core.screening.Clients.easy;
+import static ivesk.core.screening.Clients.peel;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Component;
@@ -158,17 +159,6 @@ class ContentsDecideTest {
     assertThat(Mixture.EYE_TCA.formula.families()).contains(Family.TCA, Family.LACTIC);
     assertThat(Library.get("GLY-20").families()).isEqualTo(Set.of(Family.GLYCOLIC));
     assertThat(Library.get("ENZ-A").families()).isEqualTo(Set.of(Family.ENZYME, Family.GLYCOLIC));
-  }
-
-  private static PastPeel peel(String code, int daysAgo, PeelOutcome outcome, Region region) {
-    return new PastPeel(
-        Library.get(code),
-        region,
-        T.minusDays(daysAgo),
-        1,
-        Duration.ofMinutes(2),
-        outcome,
-        Optional.of(4));
   }
 
   /// GLY-20 on the first rung: no glycolic acid is left, on any region, and only milder families.

@@ -29,7 +29,6 @@ import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import ivesk.core.skin.Sensitivity;
 import ivesk.core.skin.Zone;
-import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
@@ -57,14 +56,7 @@ class ScreeningEdgesTest {
   }
 
   private static PastPeel peel(String code, int daysAgo, PeelOutcome outcome) {
-    return new PastPeel(
-        Library.get(code),
-        Region.FACE,
-        T.minusDays(daysAgo),
-        1,
-        Duration.ofMinutes(2),
-        outcome,
-        Optional.empty());
+    return Clients.peel(code, daysAgo, outcome, Region.FACE);
   }
 
   private static PastPeel elsewhere(String code, int daysAgo, PeelOutcome outcome) {
@@ -199,16 +191,8 @@ class ScreeningEdgesTest {
     @Test
     void twoOfThemAreTwoFindings() {
       PastPeel face = peel("GLY-35", 90, PeelOutcome.ADVERSE);
-      PastPeel neck =
-          new PastPeel(
-              Library.get("GLY-35"),
-              Region.EYE_CONTOUR,
-              T.minusDays(90),
-              1,
-              Duration.ofMinutes(2),
-              PeelOutcome.ADVERSE,
-              Optional.empty());
-      List<Finding> both = of(easy().after(face, neck), rule(easy().after(face), "was adverse"));
+      PastPeel eyes = Clients.peel("GLY-35", 90, PeelOutcome.ADVERSE, Region.EYE_CONTOUR);
+      List<Finding> both = of(easy().after(face, eyes), rule(easy().after(face), "was adverse"));
       assertThat(both).extracting(Finding::id).doesNotHaveDuplicates().hasSize(2);
     }
 

@@ -175,7 +175,7 @@ public class ScreeningService {
   }
 
   public Screening screen(UUID visitId) {
-    return Screening.screen(facts(visitId), store.settlements(visitId));
+    return screened(visitId).outcome();
   }
 
   public Screening screen(UUID visitId, ScreeningFacts facts) {
