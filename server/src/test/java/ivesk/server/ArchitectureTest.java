@@ -35,6 +35,7 @@ class ArchitectureTest {
   private static final List<String> ROOMS =
       List.of(
           "quantity",
+          "rule",
           "practice",
           "skin",
           "formula",

@@ -9,7 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.aftercare.CheckIns.CheckIn;
 import ivesk.core.aftercare.ContactRules.Case;
-import ivesk.core.aftercare.ContactRules.Rule;
+import ivesk.core.aftercare.ContactRules.ContactRule;
 import ivesk.core.aftercare.ContactRules.Verdict;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -116,9 +116,9 @@ class ContactTest {
 
   @Test
   void theTableIsInOrderAndEachRowIsReached() {
-    assertThat(ContactRules.ALL.stream().map(Rule::severity).toList())
+    assertThat(ContactRules.ALL.stream().map(ContactRule::severity).toList())
         .isSortedAccordingTo(java.util.Comparator.reverseOrder());
-    assertThat(ContactRules.ALL.stream().map(Rule::id).toList()).doesNotHaveDuplicates();
+    assertThat(ContactRules.ALL.stream().map(ContactRule::id).toList()).doesNotHaveDuplicates();
   }
 
   /// Nothing that can be told is without a row.

@@ -12,6 +12,8 @@ import static ivesk.core.screening.Clients.easy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivesk.core.formula.Library;
+import ivesk.core.formula.Lot;
+import ivesk.core.formula.Shelf;
 import ivesk.core.plan.compose.Composer;
 import ivesk.core.plan.compose.Planning;
 import ivesk.core.plan.compose.TreatmentPlan;
@@ -42,9 +44,11 @@ import ivesk.core.product.Role;
 import ivesk.core.product.Timing;
 import ivesk.core.product.UnitDose;
 import ivesk.core.quantity.Ph;
+import ivesk.core.quantity.Volume;
 import ivesk.core.screening.Clients;
 import ivesk.core.screening.question.Question;
 import ivesk.core.skin.Region;
+import ivesk.core.skin.Sensitivity;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -386,7 +390,37 @@ class ScriptRulesTest {
             comforted(Comfort.CLOSED_IN),
             calmBut("EYE_PADS", "EYE_SHIELDS"),
             comforted(Comfort.BRIGHT_LIGHT)),
-        row("PRO-STOCK", CALM, stocked(0), CALM, stocked(10)));
+        row("PRO-STOCK", CALM, stocked(0), CALM, stocked(10)),
+        row("PRO-STOCK", CALM, bottled(0), CALM, bottled(10)),
+        row("PRO-TIME", calmBut(ACID, "GLY-20 2:00 3 A x9"), CALM),
+        row(
+            "PRO-CARE",
+            calmBut(ACID, "LAC-10 1:00 3 A"),
+            of(compromised()),
+            calmBut(ACID, "LAC-10 1:00 3 A", "COMPRESS_LIFT"),
+            BY_ITSELF));
+  }
+
+  /// A barrier that is not whole, where the practice takes mild lactic acid all the same.
+  private static Clients compromised() {
+    return easy()
+        .sensitivity(Sensitivity.COMPROMISED)
+        .under(Policies.defaults().with(Choice.MILD_LACTIC_AT_BARRIER));
+  }
+
+  /// One bottle of the acid of the calm sheet.
+  private static Setting bottled(double left) {
+    Lot lot =
+        new Lot(
+            "GLY-20",
+            "A1",
+            T.minusDays(30),
+            T.plusDays(90),
+            Optional.empty(),
+            Optional.empty(),
+            Volume.ml(100),
+            Volume.ml(left));
+    return Setting.of(Policies.defaults(), CATALOGUE, Shelf.with(List.of(), List.of(lot)), T);
   }
 
   private static Setting comforted(Comfort comfort) {
@@ -422,10 +456,27 @@ class ScriptRulesTest {
     Set<String> tested =
         Stream.concat(table().map(row -> (String) row.get()[0]), Stream.of("PRO-SLOT"))
             .collect(Collectors.toSet());
-    assertThat(ScriptRules.ALL).extracting(ScriptRules.Rule::id).doesNotHaveDuplicates();
+    assertThat(ScriptRules.ALL).extracting(ScriptRules.ScriptRule::id).doesNotHaveDuplicates();
     assertThat(tested)
         .containsExactlyInAnyOrderElementsOf(
-            ScriptRules.ALL.stream().map(ScriptRules.Rule::id).toList());
+            ScriptRules.ALL.stream().map(ScriptRules.ScriptRule::id).toList());
+  }
+
+  /// What each clause objects to stands in the table above, or here.
+  @Test
+  void everyClauseIsReached() {
+    Set<String> reached =
+        table()
+            .flatMap(
+                row -> objections((List<String>) row.get()[1], (Setting) row.get()[2]).stream())
+            .map(one -> one.rule() + "." + one.clause())
+            .collect(Collectors.toSet());
+    assertThat(
+            ScriptRules.ALL.stream()
+                // The appointment is no part of a sheet: the slot has a test of its own.
+                .filter(one -> !one.id().equals("PRO-SLOT"))
+                .flatMap(one -> one.clauseIds().stream().map(clause -> one.id() + "." + clause)))
+        .allMatch(reached::contains);
   }
 
   /// A swap settles what it was offered for, and leaves no shut line that was not there.

@@ -17,7 +17,7 @@ import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
 import ivesk.core.screening.rule.Finding;
-import ivesk.core.screening.rule.Rule;
+import ivesk.core.screening.rule.ScreeningRule;
 import ivesk.core.screening.rule.ScreeningRules;
 import ivesk.core.screening.rule.Verdict;
 import ivesk.core.screening.verdict.Screening;
@@ -363,7 +363,7 @@ class EveryRuleTest {
 
   @Test
   void theTablesOwn58LidocaineAndTheRedFlagEachHaveTheirCases() {
-    List<String> ids = ScreeningRules.ALL.stream().map(Rule::id).toList();
+    List<String> ids = ScreeningRules.ALL.stream().map(ScreeningRule::id).toList();
     assertThat(ids).hasSize(60).doesNotHaveDuplicates();
     assertThat(cases().map(Case::id).distinct().toList()).containsExactlyInAnyOrderElementsOf(ids);
   }

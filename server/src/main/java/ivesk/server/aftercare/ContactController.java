@@ -213,7 +213,7 @@ class ContactController {
     return new JudgedAtOnce(verdict.severity(), verdict.severity().label(), found(verdict.rules()));
   }
 
-  private static List<ContactFinding> found(List<ContactRules.Rule> rules) {
+  private static List<ContactFinding> found(List<ContactRules.ContactRule> rules) {
     return rules.stream()
         .map(rule -> new ContactFinding(rule.id(), rule.question(), rule.advice()))
         .toList();

@@ -51,7 +51,7 @@ class FlagOpening {
         String.join(
             "; ",
             ContactRules.of(Set.copyOf(kept.rules())).stream()
-                .map(ContactRules.Rule::question)
+                .map(ContactRules.ContactRule::question)
                 .toList());
     List<String> clinicians =
         accounts.accounts().stream()

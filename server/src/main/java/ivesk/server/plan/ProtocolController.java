@@ -302,7 +302,8 @@ class ProtocolController {
             .toList(),
         ScriptRules.ALL.stream()
             .map(rule ->
-                new RuleWords(rule.id(), rule.severity(), rule.when(), rule.source().words()))
+                new RuleWords(
+                    rule.id(), rule.severity(), rule.rule().words(), rule.rule().source().words()))
             .toList(),
         Protocol.MOST_STEPS);
   }

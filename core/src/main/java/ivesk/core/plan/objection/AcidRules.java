@@ -17,6 +17,7 @@ import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Script;
 import ivesk.core.plan.script.Script.Line;
 import ivesk.core.plan.script.Setting;
+import ivesk.core.plan.script.Step;
 import ivesk.core.practice.Policies.Choice;
 import ivesk.core.product.ActiveIngredient;
 import ivesk.core.product.CareProduct;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 
 /// Acid by itself and beside other acid: what is there, its time, its depth, its family.
 final class AcidRules {
@@ -95,20 +97,21 @@ final class AcidRules {
         .toList();
   }
 
-  static List<Found> time(Sight sight) {
-    List<Found> found = new ArrayList<>();
-    for (Line line : sight.script().lines()) {
-      line.formula()
-          .filter(Formula::peels)
-          .ifPresent(formula -> peelTime(line, formula, sight).forEach(found::add));
-      if (line.acidProduct()) productTime(line).ifPresent(found::add);
-    }
-    return found;
+  /// The peels of a script beside their formulas.
+  private static List<Found> ofPeels(Sight sight, BiFunction<Line, Formula, Optional<Found>> says) {
+    return sight
+        .script()
+        .peels()
+        .flatMap(line -> says.apply(line, line.formula().orElseThrow()).stream())
+        .toList();
   }
 
-  private static List<Found> peelTime(Line line, Formula formula, Sight sight) {
-    List<Found> found = new ArrayList<>();
-    Setting setting = sight.setting();
+  static List<Found> contact(Sight sight) {
+    return ofPeels(sight, (line, formula) -> contact(line, formula, sight));
+  }
+
+  private static Optional<Found> contact(Line line, Formula formula, Sight sight) {
+    if (formula.mostContact().isEmpty()) return Optional.empty();
     Optional<Duration> planned = line.step().timing().planned();
     Optional<Duration> most =
         line.zones().stream()
@@ -117,60 +120,76 @@ final class AcidRules {
             .map(sight::settingOf)
             .flatMap(of -> of.most(formula).stream())
             .min(Comparator.naturalOrder());
-    if (formula.mostContact().isPresent()) {
+    if (planned.isEmpty()) {
       Duration least = formula.firstContact().orElseThrow();
-      if (planned.isEmpty()) {
-        Duration time = most.filter(m -> m.compareTo(least) < 0).orElse(least);
-        found.add(
-            Found.of(
-                line,
-                formula.code() + " needs a time",
-                "Set " + Words.clock(time),
-                Edit.replace(line.step(), line.step().with(Timing.of(time)))));
-      } else if (most.isPresent() && planned.get().compareTo(most.get()) > 0) {
-        found.add(
-            Found.of(
-                line,
-                Words.fill(
-                    "%s stays %s; at most %s%s",
-                    formula.code(),
-                    Words.clock(planned.get()),
-                    Words.clock(most.get()),
-                    setting.client().isPresent() ? " today" : ""),
-                "Set " + Words.clock(most.get()),
-                Edit.replace(line.step(), line.step().with(Timing.of(most.get())))));
-      }
-    }
-    int layers = setting.mostLayers(formula);
-    if (line.step().layersAtMost() > layers) {
-      found.add(
+      Duration time = most.filter(m -> m.compareTo(least) < 0).orElse(least);
+      return Optional.of(
           Found.of(
               line,
-              Words.fill(
-                  "%s at most; %s %s",
-                  Words.count(line.step().layersAtMost(), "layer"),
-                  formula.code(),
-                  "takes " + layers + (setting.client().isPresent() ? " today" : "")),
-              "Set " + Words.count(layers, "layer"),
-              Edit.replace(
-                  line.step(),
-                  line.step().layers(Math.min(line.step().layers(), layers), layers))));
+              formula.code() + " needs a time",
+              "Set " + Words.clock(time),
+              Edit.replace(line.step(), line.step().with(Timing.of(time)))));
     }
-    notSooner(line, formula).ifPresent(found::add);
-    Duration spread = formula.spread();
-    line.step()
-        .spread()
-        .filter(time -> time.compareTo(spread) > 0)
-        .ifPresent(time ->
-            found.add(
-                Found.of(
-                    line,
-                    Words.fill(
-                        "spread over %d s; within %d s, or the first zone has acid too long",
-                        time.toSeconds(), spread.toSeconds()),
-                    Words.fill("Within %d s", spread.toSeconds()),
-                    Edit.replace(line.step(), line.step().spreadOver(Optional.of(spread))))));
-    return found;
+    return most.filter(limit -> planned.get().compareTo(limit) > 0)
+        .map(limit -> tooLong(line, formula.code(), planned.get(), limit, today(sight)));
+  }
+
+  private static Found tooLong(
+      Line line, String what, Duration planned, Duration most, String today) {
+    return Found.of(
+        line,
+        Words.fill(
+            "%s stays %s; at most %s%s", what, Words.clock(planned), Words.clock(most), today),
+        "Set " + Words.clock(most),
+        Edit.replace(line.step(), line.step().with(Timing.of(most))));
+  }
+
+  private static String today(Sight sight) {
+    return sight.setting().client().isPresent() ? " today" : "";
+  }
+
+  static List<Found> layers(Sight sight) {
+    return ofPeels(
+        sight,
+        (line, formula) -> {
+          int layers = sight.setting().mostLayers(formula);
+          Step step = line.step();
+          if (step.layersAtMost() <= layers) return Optional.empty();
+          return Optional.of(
+              Found.of(
+                  line,
+                  Words.fill(
+                      "%s at most; %s takes %d%s",
+                      Words.count(step.layersAtMost(), "layer"),
+                      formula.code(),
+                      layers,
+                      today(sight)),
+                  "Set " + Words.count(layers, "layer"),
+                  Edit.replace(step, step.layers(Math.min(step.layers(), layers), layers))));
+        });
+  }
+
+  static List<Found> spread(Sight sight) {
+    return ofPeels(
+        sight,
+        (line, formula) -> {
+          Duration spread = formula.spread();
+          return line.step()
+              .spread()
+              .filter(time -> time.compareTo(spread) > 0)
+              .map(time ->
+                  Found.of(
+                      line,
+                      Words.fill(
+                          "spread over %d s; within %d s, or the first zone has acid too long",
+                          time.toSeconds(), spread.toSeconds()),
+                      Words.fill("Within %d s", spread.toSeconds()),
+                      Edit.replace(line.step(), line.step().spreadOver(Optional.of(spread)))));
+        });
+  }
+
+  static List<Found> sooner(Sight sight) {
+    return ofPeels(sight, AcidRules::notSooner);
   }
 
   /// Zones that are to come off earlier, and would not.
@@ -195,6 +214,14 @@ final class AcidRules {
             Edit.replace(line.step(), line.step().off(sooner))));
   }
 
+  static List<Found> productTime(Sight sight) {
+    return sight
+        .lines()
+        .filter(Line::acidProduct)
+        .flatMap(line -> productTime(line).stream())
+        .toList();
+  }
+
   private static Optional<Found> productTime(Line line) {
     CareProduct product = line.product().orElseThrow();
     Optional<Duration> planned = line.step().timing().planned();
@@ -203,16 +230,8 @@ final class AcidRules {
     if (planned.isEmpty() && own.isEmpty()) {
       return Optional.of(Found.of(line, product.name() + " is an acid step: it needs a time"));
     }
-    return planned
-        .filter(time -> most.filter(limit -> time.compareTo(limit) > 0).isPresent())
-        .map(time ->
-            Found.of(
-                line,
-                Words.fill(
-                    "%s stays %s; at most %s",
-                    product.name(), Words.clock(time), Words.clock(most.get())),
-                "Set " + Words.clock(most.get()),
-                Edit.replace(line.step(), line.step().with(Timing.of(most.get())))));
+    return most.filter(limit -> planned.filter(time -> time.compareTo(limit) > 0).isPresent())
+        .map(limit -> tooLong(line, product.name(), planned.get(), limit, ""));
   }
 
   static List<Found> depth(Sight sight) {
@@ -245,7 +264,7 @@ final class AcidRules {
     return new Depth.Stage(line.formula().orElseThrow(), setting.depth(line, script.region()));
   }
 
-  static List<Found> second(Sight sight) {
+  static List<Found> familyTwice(Sight sight) {
     List<Found> found = new ArrayList<>();
     List<Line> stages = sight.script().peels().toList();
     for (int i = 1; i < stages.size(); i++) {
@@ -265,6 +284,11 @@ final class AcidRules {
                 Optional.of(new Swap("Take the stage out", without(line, sight)))));
       }
     }
+    return found;
+  }
+
+  static List<Found> excluded(Sight sight) {
+    List<Found> found = new ArrayList<>();
     Set<Substance> excluded = sight.setting().limits().excluded();
     for (Line line : sight.script().lines()) {
       line.product()

@@ -8,12 +8,14 @@ import java.util.Optional;
 /// What is said to one line of a script.
 ///
 /// @param rule id
+/// @param clause id, unique in the rule
 /// @param run place of the run in the visit, from 0
 /// @param step that it concerns
 /// @param words the reason
 /// @param swap what would settle it, where there is one answer
 public record Objection(
     String rule,
+    String clause,
     Severity severity,
     int run,
     String step,

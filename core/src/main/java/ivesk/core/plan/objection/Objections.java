@@ -3,6 +3,7 @@ package ivesk.core.plan.objection;
 import ivesk.core.plan.objection.Objection.Severity;
 import ivesk.core.plan.script.Run;
 import ivesk.core.plan.script.Step;
+import ivesk.core.rule.Rule.Outcome;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -30,17 +31,18 @@ public final class Objections {
                   : Optional.empty(),
               Run.minutes(runs));
       List<Objection> ofRun = new ArrayList<>();
-      for (ScriptRules.Rule rule : ScriptRules.ALL) {
-        for (Found said : rule.says().apply(sight)) {
+      for (ScriptRules.ScriptRule one : ScriptRules.ALL) {
+        for (Outcome<Found> said : one.rule().outcomes(sight).toList()) {
           ofRun.add(
               new Objection(
-                  rule.id(),
-                  rule.severity(),
+                  one.id(),
+                  said.clause(),
+                  one.severity(),
                   i,
-                  said.line().step().id(),
-                  said.words(),
-                  said.swap(),
-                  rule.source()));
+                  said.of().line().step().id(),
+                  said.of().words(),
+                  said.of().swap(),
+                  one.rule().source()));
         }
       }
       List<String> order = runs.get(i).script().steps().stream().map(Step::id).toList();

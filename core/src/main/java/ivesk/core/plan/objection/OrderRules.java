@@ -3,6 +3,7 @@ package ivesk.core.plan.objection;
 import static ivesk.core.plan.objection.Swaps.code;
 import static ivesk.core.plan.objection.Swaps.first;
 import static ivesk.core.plan.objection.Swaps.fresh;
+import static ivesk.core.plan.objection.Swaps.role;
 
 import ivesk.core.Words;
 import ivesk.core.plan.objection.Objection.Edit;
@@ -14,84 +15,96 @@ import ivesk.core.plan.script.Step;
 import ivesk.core.plan.script.StepKind;
 import ivesk.core.plan.script.What;
 import ivesk.core.product.Role;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /// What stands before and after the acid.
 final class OrderRules {
   private OrderRules() {}
 
-  static List<Found> order(Sight sight) {
-    List<Found> found = new ArrayList<>();
+  static List<Found> look(Sight sight) {
     Script script = sight.script();
-    first(script, line -> line.is(StepKind.CLEANSE) || line.is(StepKind.REMOVE))
+    return first(script, line -> line.is(StepKind.CLEANSE) || line.is(StepKind.REMOVE))
         .filter(line -> script.before(line).noneMatch(other -> other.is(StepKind.LOOK)))
-        .ifPresent(line ->
-            found.add(
-                Found.of(
-                    line,
-                    "no look before the first cleanse, which changes what there is to see",
-                    "Put look 1 first",
-                    Edit.before(line.step(), Step.of(fresh(script, "look"), Act.LOOK_1)))));
-    if (sight.isFace()) {
-      script.peels().findFirst().ifPresent(acid -> guards(script, acid, sight).forEach(found::add));
-    }
-    for (Line acid : script.peels().toList()) {
-      for (Line line : script.ending(acid)) {
-        boolean kept =
-            line.act().filter(Act::endsOrCools).isPresent()
-                || line.product()
-                    .filter(p -> p.role() == Role.NEUTRALISER || p.role() == Role.COMPRESS)
-                    .isPresent()
-                || line.is(StepKind.REST);
-        if (!kept) {
-          found.add(
-              Found.of(
-                  line,
-                  "between the end of the acid and rest only water, base or cold",
-                  "Take the line out",
-                  Edit.remove(line.step())));
-        }
-      }
-    }
-    sunscreen(sight).ifPresent(found::add);
-    return found;
+        .map(line ->
+            Found.of(
+                line,
+                "no look before the first cleanse, which changes what there is to see",
+                "Put look 1 first",
+                Edit.before(line.step(), Step.of(fresh(script, "look"), Act.LOOK_1))))
+        .stream()
+        .toList();
   }
 
-  private static List<Found> guards(Script script, Line acid, Sight sight) {
-    List<Found> found = new ArrayList<>();
-    boolean barrier =
-        script
-            .before(acid)
-            .anyMatch(line -> line.product().filter(p -> p.role() == Role.BARRIER).isPresent());
-    if (!barrier) {
-      Step step =
-          Step.of(fresh(script, "barrier"), StepKind.GUARD, new What.Use(code(Role.BARRIER)));
-      found.add(
-          Found.of(
-              acid,
-              "no barrier on lips, nostrils and eye corners before the acid",
-              "Put barrier before it",
-              Edit.before(acid.step(), step)));
-    }
-    boolean eyes =
-        script.before(acid).anyMatch(line -> line.act().filter(Act::guardsEyes).isPresent());
-    if (!eyes) {
-      Act guard = Defaults.eyes(sight.setting().policies(), sight.setting().comfort());
-      found.add(
-          Found.of(
-              acid,
-              "nothing over the eyes before the acid",
-              "Put " + guard.label() + " before it",
-              Edit.before(acid.step(), Step.of(fresh(script, "eyes"), guard))));
-    }
-    return found;
+  static List<Found> barrier(Sight sight) {
+    return unguarded(sight, line -> role(line, Role.BARRIER))
+        .map(acid ->
+            Found.of(
+                acid,
+                "no barrier on lips, nostrils and eye corners before the acid",
+                "Put barrier before it",
+                Edit.before(
+                    acid.step(),
+                    Step.of(
+                        fresh(sight.script(), "barrier"),
+                        StepKind.GUARD,
+                        new What.Use(code(Role.BARRIER))))))
+        .stream()
+        .toList();
+  }
+
+  static List<Found> eyes(Sight sight) {
+    Act guard = Defaults.eyes(sight.setting().policies(), sight.setting().comfort());
+    return unguarded(sight, line -> line.act().filter(Act::guardsEyes).isPresent())
+        .map(acid ->
+            Found.of(
+                acid,
+                "nothing over the eyes before the acid",
+                "Put " + guard.label() + " before it",
+                Edit.before(acid.step(), Step.of(fresh(sight.script(), "eyes"), guard))))
+        .stream()
+        .toList();
+  }
+
+  /// The first acid on a face before which no such guard stands.
+  private static Optional<Line> unguarded(Sight sight, Predicate<Line> guard) {
+    return sight
+        .script()
+        .peels()
+        .findFirst()
+        .filter(acid -> sight.isFace() && sight.script().before(acid).noneMatch(guard));
+  }
+
+  static List<Found> ending(Sight sight) {
+    Script script = sight.script();
+    return script
+        .peels()
+        .flatMap(acid -> script.ending(acid).stream())
+        .filter(line -> !ends(line))
+        .map(line ->
+            Found.of(
+                line,
+                "between the end of the acid and rest only water, base or cold",
+                "Take the line out",
+                Edit.remove(line.step())))
+        .toList();
+  }
+
+  private static boolean ends(Line line) {
+    return line.act().filter(Act::endsOrCools).isPresent()
+        || role(line, Role.NEUTRALISER)
+        || role(line, Role.COMPRESS)
+        || line.is(StepKind.REST);
+  }
+
+  static List<Found> sunscreen(Sight sight) {
+    return notLast(sight).stream().toList();
   }
 
   /// Only what belongs after it may follow: powder and the look at the door. What ends by itself
   /// leaves no product for its hours.
-  private static Optional<Found> sunscreen(Sight sight) {
+  private static Optional<Found> notLast(Sight sight) {
     Script script = sight.script();
     Optional<Line> acid = script.peels().reduce((_, later) -> later);
     if (acid.isEmpty() || Defaults.staysAsItIs(acid.get().formula().orElseThrow(), sight.setting()))

@@ -35,33 +35,39 @@ import java.util.stream.Stream;
 final class ProductRules {
   private ProductRules() {}
 
+  /// After an acid: care, mask and sunscreen that it does not go with.
+  static List<Found> afterPeel(Sight sight) {
+    List<Found> found = new ArrayList<>();
+    for (Line line : sight.script().lines()) {
+      boolean care =
+          line.is(StepKind.PRODUCT) || line.is(StepKind.SUNSCREEN) || line.is(StepKind.MASK);
+      if (line.product().isEmpty() || !care) continue;
+      sight
+          .script()
+          .peelUnder(line)
+          .map(acid -> new Conflict.After(acid.formula().orElseThrow(), sight.setting().policies()))
+          .map(peel -> Conflict.on(peel, line.product().get()))
+          .orElse(List.of())
+          .forEach(conflict ->
+              found.add(
+                  conflict
+                      .instead()
+                      .map(other -> swapped(line, conflict.words(), other))
+                      .orElseGet(() -> Found.of(line, conflict.words()))));
+    }
+    return found;
+  }
+
   static List<Found> pair(Sight sight) {
     List<Found> found = new ArrayList<>();
     for (Line line : sight.script().lines()) {
       if (line.product().isEmpty()) continue;
-      CareProduct product = line.product().get();
-      boolean afterCare = line.is(StepKind.PRODUCT) || line.is(StepKind.SUNSCREEN);
-      if (afterCare || line.is(StepKind.MASK)) {
-        sight
-            .script()
-            .peelUnder(line)
-            .map(acid ->
-                new Conflict.After(acid.formula().orElseThrow(), sight.setting().policies()))
-            .map(peel -> Conflict.on(peel, product))
-            .orElse(List.of())
-            .forEach(conflict ->
-                found.add(
-                    conflict
-                        .instead()
-                        .map(other -> swapped(line, conflict.words(), other))
-                        .orElseGet(() -> Found.of(line, conflict.words()))));
-      }
       sight
           .script()
           .before(line)
           .filter(line::shares)
           .flatMap(other -> other.product().stream())
-          .flatMap(other -> Conflict.between(other, product).stream())
+          .flatMap(other -> Conflict.between(other, line.product().get()).stream())
           .distinct()
           .forEach(conflict ->
               found.add(
@@ -179,7 +185,7 @@ final class ProductRules {
                       .filter(p -> p.filter() == CareProduct.Filter.CHEMICAL)
                       .isPresent());
 
-  static List<Found> care(Sight sight) {
+  static List<Found> limit(Sight sight) {
     List<Found> found = new ArrayList<>();
     Set<Care.Kind> limits = sight.setting().limits().care();
     for (Line line : sight.script().lines()) {
@@ -188,10 +194,14 @@ final class ProductRules {
           .filter(kind -> AGAINST.getOrDefault(kind, _ -> false).test(line))
           .forEach(kind -> found.add(swapped(line, "today: " + new Care(kind).words())));
     }
-    boolean extracts = !sight.chose(Choice.EXTRACTION_AFTER_PEEL);
+    return found;
+  }
+
+  static List<Found> extraction(Sight sight) {
+    if (sight.chose(Choice.EXTRACTION_AFTER_PEEL)) return List.of();
+    List<Found> found = new ArrayList<>();
     for (Line line : sight.script().lines()) {
-      if (extracts
-          && line.act().filter(Act::extracts).isPresent()
+      if (line.act().filter(Act::extracts).isPresent()
           && sight.script().peelUnder(line).isPresent()) {
         found.add(
             Found.of(
@@ -201,22 +211,23 @@ final class ProductRules {
                 Edit.remove(line.step())));
       }
     }
-    if (sight.setting().care(Care.Kind.COMPRESS_LIFT)) {
-      for (Line acid : sight.script().peels().toList()) {
-        boolean lifted =
-            sight.script().ending(acid).stream().anyMatch(line -> act(line, Act.COMPRESS_LIFT));
-        if (!lifted) {
-          found.add(
-              Found.of(
-                  acid,
-                  "today: " + new Care(Care.Kind.COMPRESS_LIFT).words(),
-                  "Put compress lift after it",
-                  Edit.after(
-                      acid.step(), Step.of(fresh(sight.script(), "lift"), Act.COMPRESS_LIFT))));
-        }
-      }
-    }
     return found;
+  }
+
+  static List<Found> lift(Sight sight) {
+    if (!sight.setting().care(Care.Kind.COMPRESS_LIFT)) return List.of();
+    return sight
+        .script()
+        .peels()
+        .filter(acid ->
+            sight.script().ending(acid).stream().noneMatch(line -> act(line, Act.COMPRESS_LIFT)))
+        .map(acid ->
+            Found.of(
+                acid,
+                "today: " + new Care(Care.Kind.COMPRESS_LIFT).words(),
+                "Put compress lift after it",
+                Edit.after(acid.step(), Step.of(fresh(sight.script(), "lift"), Act.COMPRESS_LIFT))))
+        .toList();
   }
 
   static List<Found> allergy(Sight sight) {
@@ -234,13 +245,20 @@ final class ProductRules {
     return found;
   }
 
-  static List<Found> stock(Sight sight) {
+  static List<Found> productStock(Sight sight) {
     List<Found> found = new ArrayList<>();
     for (Line line : sight.script().lines()) {
       line.product()
           .flatMap(product ->
               sight.setting().catalogue().nothingLeft(product.code(), sight.setting().day()))
           .ifPresent(fault -> found.add(swapped(line, line.words() + ": " + fault.label())));
+    }
+    return found;
+  }
+
+  static List<Found> formulaStock(Sight sight) {
+    List<Found> found = new ArrayList<>();
+    for (Line line : sight.script().lines()) {
       line.formula()
           .flatMap(
               formula -> sight.setting().shelf().nothingLeft(formula.code(), sight.setting().day()))

@@ -2,6 +2,7 @@ package ivesk.core.plan.objection;
 
 import static ivesk.core.plan.objection.Swaps.fresh;
 import static ivesk.core.plan.objection.Swaps.peels;
+import static ivesk.core.plan.objection.Swaps.role;
 import static ivesk.core.plan.objection.Swaps.swapped;
 
 import ivesk.core.Words;
@@ -26,32 +27,35 @@ import java.util.Optional;
 final class SkinRules {
   private SkinRules() {}
 
-  static List<Found> heat(Sight sight) {
+  static List<Found> warmAct(Sight sight) {
     if (sight.script().peels().findAny().isEmpty()) return List.of();
-    List<Found> found = new ArrayList<>();
-    for (Line line : sight.script().lines()) {
-      line.act()
-          .filter(Act::warms)
-          .ifPresent(act ->
-              found.add(
-                  Found.of(
-                      line,
-                      act.label() + " raises what the skin takes up, before and after acid",
-                      "Take the line out",
-                      Edit.remove(line.step()))));
-      line.product()
-          .filter(product -> product.thermal() == Thermal.WARMS)
-          .filter(
-              product -> product.role() != Role.MASK || !sight.chose(Choice.SETTING_MASK_MAY_WARM))
-          .ifPresent(product ->
-              found.add(
-                  swapped(
-                      line,
-                      product.role() == Role.MASK
-                          ? "warms skin that had acid; the practice chose cooling masks"
-                          : "warms skin the same day as acid")));
-    }
-    return found;
+    return sight
+        .lines()
+        .flatMap(line ->
+            line.act().filter(Act::warms).stream()
+                .map(act ->
+                    Found.of(
+                        line,
+                        act.label() + " raises what the skin takes up, before and after acid",
+                        "Take the line out",
+                        Edit.remove(line.step()))))
+        .toList();
+  }
+
+  static List<Found> warmProduct(Sight sight) {
+    if (sight.script().peels().findAny().isEmpty()) return List.of();
+    boolean masksMay = sight.chose(Choice.SETTING_MASK_MAY_WARM);
+    return sight
+        .lines()
+        .filter(line -> line.product().filter(p -> p.thermal() == Thermal.WARMS).isPresent())
+        .filter(line -> !role(line, Role.MASK) || !masksMay)
+        .map(line ->
+            swapped(
+                line,
+                role(line, Role.MASK)
+                    ? "warms skin that had acid; the practice chose cooling masks"
+                    : "warms skin the same day as acid"))
+        .toList();
   }
 
   static List<Found> scrub(Sight sight) {

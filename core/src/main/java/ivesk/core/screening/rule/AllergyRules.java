@@ -4,8 +4,8 @@ import static ivesk.core.Source.COMMON_PRACTICE;
 import static ivesk.core.Source.OWN_DEFAULT;
 import static ivesk.core.screening.question.Question.*;
 import static ivesk.core.screening.rule.Draft.adapt;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
 
@@ -18,7 +18,7 @@ import java.util.List;
 
 /// Allergies that are asked for.
 final class AllergyRules {
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-SALICYLATE",

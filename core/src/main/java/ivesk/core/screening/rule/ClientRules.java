@@ -9,9 +9,9 @@ import static ivesk.core.screening.rule.Draft.cause;
 import static ivesk.core.screening.rule.Draft.refer;
 import static ivesk.core.screening.rule.Draft.stop;
 import static ivesk.core.screening.rule.Finds.within;
-import static ivesk.core.screening.rule.Rule.all;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.all;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.always;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
@@ -33,7 +33,7 @@ import java.util.Set;
 
 /// Who the client is.
 final class ClientRules {
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-CONSENT",

@@ -4,8 +4,8 @@ import static ivesk.core.Source.COMMON_PRACTICE;
 import static ivesk.core.formula.DepthClass.VERY_SUPERFICIAL;
 import static ivesk.core.screening.question.Question.*;
 import static ivesk.core.screening.rule.Draft.adapt;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
 
@@ -26,7 +26,7 @@ import java.util.List;
 
 /// What the day itself asks for.
 final class DayRules {
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-ASTHMA",

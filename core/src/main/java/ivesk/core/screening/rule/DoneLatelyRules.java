@@ -10,8 +10,8 @@ import static ivesk.core.screening.rule.Draft.until;
 import static ivesk.core.screening.rule.Finds.monthsNotOver;
 import static ivesk.core.screening.rule.Finds.waits;
 import static ivesk.core.screening.rule.Finds.within;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
 
@@ -27,7 +27,7 @@ import java.util.List;
 
 /// What was done to the skin lately.
 final class DoneLatelyRules {
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-HAIR",

@@ -9,9 +9,9 @@ import static ivesk.core.screening.rule.Draft.refer;
 import static ivesk.core.screening.rule.Draft.until;
 import static ivesk.core.screening.rule.Finds.testedSince;
 import static ivesk.core.screening.rule.Finds.without;
-import static ivesk.core.screening.rule.Rule.all;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.all;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.always;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.known;
@@ -28,7 +28,7 @@ import ivesk.core.screening.answer.PeelOutcome;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.rule.Restriction.Exclude;
-import ivesk.core.screening.rule.Rule.Lack;
+import ivesk.core.screening.rule.ScreeningRule.Lack;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -42,7 +42,7 @@ import java.util.stream.Stream;
 
 /// What earlier peels tell, and whether the skin is ready for the next.
 final class EarlierPeelRules {
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-UNWELL",

@@ -4,19 +4,19 @@ import static ivesk.core.Words.day;
 import static ivesk.core.screening.question.Question.*;
 import static ivesk.core.screening.rule.Draft.proceed;
 import static ivesk.core.screening.rule.Draft.until;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
 
 import ivesk.core.Words;
 import ivesk.core.formula.Family;
 import ivesk.core.formula.Substance;
+import ivesk.core.rule.Rule.Clause;
 import ivesk.core.screening.answer.PastPeel;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.rule.Restriction.Exclude;
 import ivesk.core.screening.rule.Restriction.ExcludeFamilies;
-import ivesk.core.screening.rule.Rule.Clause;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -83,7 +83,8 @@ final class Finds {
   }
 
   /// WAIT until so many days after an answer's date; PROCEED once they are over.
-  static Clause waits(String id, Question question, String choice, int days, String what) {
+  static Clause<ScreeningFacts, When, Draft> waits(
+      String id, Question question, String choice, int days, String what) {
     return when(id, is(question, choice), v -> within(v, v.dateOf(question), days, what));
   }
 

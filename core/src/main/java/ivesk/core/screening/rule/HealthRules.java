@@ -13,9 +13,9 @@ import static ivesk.core.screening.rule.Draft.stop;
 import static ivesk.core.screening.rule.Draft.until;
 import static ivesk.core.screening.rule.Finds.daysTo;
 import static ivesk.core.screening.rule.Finds.monthsNotOver;
-import static ivesk.core.screening.rule.Rule.all;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.all;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.known;
 import static ivesk.core.screening.rule.When.that;
@@ -33,7 +33,7 @@ import ivesk.core.screening.rule.Restriction.Care;
 import ivesk.core.screening.rule.Restriction.Care.Kind;
 import ivesk.core.screening.rule.Restriction.Exclude;
 import ivesk.core.screening.rule.Restriction.OnlyFamilies;
-import ivesk.core.screening.rule.Rule.Lack;
+import ivesk.core.screening.rule.ScreeningRule.Lack;
 import ivesk.core.skin.Phototype;
 import ivesk.core.skin.Region;
 import java.util.ArrayList;
@@ -48,7 +48,7 @@ final class HealthRules {
           Source.Mark.COMMON_PRACTICE,
           "Grimes 1999 for salicylic 20-30 % in V-VI after two weeks of priming");
 
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-KELOID",

@@ -13,9 +13,9 @@ import static ivesk.core.screening.rule.Draft.refer;
 import static ivesk.core.screening.rule.Draft.until;
 import static ivesk.core.screening.rule.Finds.daysTo;
 import static ivesk.core.screening.rule.Finds.within;
-import static ivesk.core.screening.rule.Rule.all;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.all;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.known;
 import static ivesk.core.screening.rule.When.that;
@@ -35,7 +35,7 @@ final class MedicineRules {
   private static final Source ISOTRETINOIN_SOURCE =
       new Source(Source.Mark.COMMON_PRACTICE, "ASDS consensus 2017 for peels with clearance");
 
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-ISO",

@@ -7,8 +7,8 @@ import static ivesk.core.screening.question.Question.*;
 import static ivesk.core.screening.rule.Draft.adapt;
 import static ivesk.core.screening.rule.Draft.cause;
 import static ivesk.core.screening.rule.Finds.without;
-import static ivesk.core.screening.rule.Rule.all;
-import static ivesk.core.screening.rule.Rule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.all;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
 import static ivesk.core.screening.rule.When.always;
 
 import ivesk.core.formula.DepthClass;
@@ -31,7 +31,7 @@ public final class PatchRules {
   /// The second read of a test is due after two days; a day more is left for it.
   private static final int READ_BY_DAYS = 3;
 
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-PATCH",

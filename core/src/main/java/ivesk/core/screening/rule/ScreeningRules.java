@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 /// The screening rules, one after the other as the table of the trade has them. T is the peel's
 /// date.
 public final class ScreeningRules {
-  public static final List<Rule> ALL =
+  public static final List<ScreeningRule> ALL =
       Stream.of(
               ClientRules.ALL,
               MedicineRules.ALL,

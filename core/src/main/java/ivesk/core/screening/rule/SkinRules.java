@@ -12,8 +12,8 @@ import static ivesk.core.screening.rule.Draft.proceed;
 import static ivesk.core.screening.rule.Draft.refer;
 import static ivesk.core.screening.rule.Draft.until;
 import static ivesk.core.screening.rule.Finds.waits;
-import static ivesk.core.screening.rule.Rule.rule;
-import static ivesk.core.screening.rule.Rule.when;
+import static ivesk.core.screening.rule.ScreeningRule.rule;
+import static ivesk.core.screening.rule.ScreeningRule.when;
 import static ivesk.core.screening.rule.When.always;
 import static ivesk.core.screening.rule.When.is;
 import static ivesk.core.screening.rule.When.that;
@@ -28,7 +28,7 @@ import ivesk.core.screening.rule.Restriction.Care.Kind;
 import ivesk.core.screening.rule.Restriction.ExcludeZones;
 import ivesk.core.screening.rule.Restriction.OnlyFamilies;
 import ivesk.core.screening.rule.Restriction.ShortenContact;
-import ivesk.core.screening.rule.Rule.Lack;
+import ivesk.core.screening.rule.ScreeningRule.Lack;
 import ivesk.core.skin.Condition;
 import ivesk.core.skin.Sensitivity;
 import java.time.LocalDate;
@@ -48,7 +48,7 @@ final class SkinRules {
                       && (formula.families().contains(Family.JESSNER)
                           || formula.contains(Substance.TCA)));
 
-  static final List<Rule> ALL =
+  static final List<ScreeningRule> ALL =
       List.of(
           rule(
               "SCR-SUNBURN",

@@ -11,7 +11,13 @@ import java.util.function.Predicate;
 /// need, and nothing else.
 ///
 /// @param asks the questions that must be answered before it can be judged
-public record When(Function<ScreeningFacts, List<Question>> asks, Predicate<ScreeningFacts> holds) {
+public record When(Function<ScreeningFacts, List<Question>> asks, Predicate<ScreeningFacts> holds)
+    implements Predicate<ScreeningFacts> {
+
+  @Override
+  public boolean test(ScreeningFacts facts) {
+    return holds.test(facts);
+  }
 
   /// Needs no answer.
   static When that(Predicate<ScreeningFacts> holds) {

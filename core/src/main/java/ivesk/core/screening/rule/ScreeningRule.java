@@ -1,6 +1,8 @@
 package ivesk.core.screening.rule;
 
 import ivesk.core.Source;
+import ivesk.core.rule.Rule;
+import ivesk.core.rule.Rule.Clause;
 import ivesk.core.screening.answer.ScreeningFacts;
 import ivesk.core.screening.question.Question;
 import ivesk.core.screening.question.Question.Answer;
@@ -13,35 +15,12 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
-/// A screening rule as a value: whom it concerns, and clause by clause when it finds what. It asks
-/// the questions that its conditions read.
-public final class Rule {
-  private final String id;
-  private final Source source;
-  private final String why;
-  private final Predicate<ScreeningFacts> concerns;
-  private final List<Lack> needs;
-  private final List<Clause> clauses;
-
-  private Rule(
-      String id,
-      Source source,
-      String why,
-      Predicate<ScreeningFacts> concerns,
-      List<Lack> needs,
-      List<Clause> clauses) {
-    this.id = id;
-    this.source = source;
-    this.why = why;
-    this.concerns = concerns;
-    this.needs = needs;
-    this.clauses = clauses;
-  }
-
-  /// One line of a rule: a condition and what is found where it holds.
-  ///
-  /// @param id given for good, unique in its rule: kept settlements name it
-  record Clause(String id, When when, Function<ScreeningFacts, List<Draft>> finds) {}
+/// A screening rule: whom it concerns, and clause by clause when it finds what. It asks the
+/// questions that its conditions read.
+///
+/// @param needs what must be known besides answers
+public record ScreeningRule(
+    Rule<ScreeningFacts, When, Draft> rule, Predicate<ScreeningFacts> concerns, List<Lack> needs) {
 
   /// Something that must be known besides answers.
   ///
@@ -49,50 +28,56 @@ public final class Rule {
   /// @param missing why it is not known, in words; empty when it is
   record Lack(String id, Function<ScreeningFacts, Optional<String>> missing) {}
 
-  static Rule rule(String id, Source source, String why, Clause... clauses) {
-    return new Rule(id, source, why, facts -> true, List.of(), List.of(clauses));
+  @SafeVarargs
+  @SuppressWarnings("varargs")
+  static ScreeningRule rule(
+      String id, Source source, String why, Clause<ScreeningFacts, When, Draft>... clauses) {
+    return new ScreeningRule(
+        new Rule<>(id, why, source, List.of(clauses)), facts -> true, List.of());
   }
 
-  static Clause when(String id, When when, Draft... finds) {
+  static Clause<ScreeningFacts, When, Draft> when(String id, When when, Draft... finds) {
     List<Draft> drafts = List.of(finds);
-    return new Clause(id, when, facts -> drafts);
+    return new Clause<>(id, when, facts -> drafts);
   }
 
-  static Clause when(String id, When when, Function<ScreeningFacts, Draft> finds) {
-    return new Clause(id, when, facts -> List.of(finds.apply(facts)));
+  static Clause<ScreeningFacts, When, Draft> when(
+      String id, When when, Function<ScreeningFacts, Draft> finds) {
+    return new Clause<>(id, when, facts -> List.of(finds.apply(facts)));
   }
 
   /// May find nothing, or several things.
-  static Clause all(String id, When when, Function<ScreeningFacts, List<Draft>> finds) {
-    return new Clause(id, when, finds);
+  static Clause<ScreeningFacts, When, Draft> all(
+      String id, When when, Function<ScreeningFacts, List<Draft>> finds) {
+    return new Clause<>(id, when, finds);
   }
 
   /// Leaves the rule out for clients to whom its questions are not put.
-  Rule concerning(Predicate<ScreeningFacts> whom) {
-    return new Rule(id, source, why, whom, needs, clauses);
+  ScreeningRule concerning(Predicate<ScreeningFacts> whom) {
+    return new ScreeningRule(rule, whom, needs);
   }
 
-  Rule needing(Lack... lacks) {
-    return new Rule(id, source, why, concerns, List.of(lacks), clauses);
+  ScreeningRule needing(Lack... lacks) {
+    return new ScreeningRule(rule, concerns, List.of(lacks));
   }
 
   public String id() {
-    return id;
+    return rule.id();
   }
 
   public Source source() {
-    return source;
+    return rule.source();
   }
 
   /// The ids of its clauses, in their order.
-  List<String> clauseIds() {
-    return clauses.stream().map(Clause::id).toList();
+  public List<String> clauseIds() {
+    return rule.clauseIds();
   }
 
   /// The questions that it puts to this client.
   public List<Question> asks(ScreeningFacts facts) {
     return concerns.test(facts)
-        ? clauses.stream()
+        ? rule.clauses().stream()
             .flatMap(clause -> clause.when().asks().apply(facts).stream())
             .distinct()
             .toList()
@@ -115,14 +100,14 @@ public final class Rule {
           .apply(facts)
           .ifPresent(words -> found.add(finding(Draft.ask(words), lack.id())));
     }
-    for (Clause clause : clauses) {
+    for (Clause<ScreeningFacts, When, Draft> clause : rule.clauses()) {
       boolean known = clause.when().asks().apply(facts).stream().allMatch(facts::answered);
-      if (!known || !clause.when().holds().test(facts)) continue;
+      if (!known || !clause.when().test(facts)) continue;
       String answers =
           clause.when().asks().apply(facts).stream()
               .map(question -> basis(question, facts))
               .collect(Collectors.joining(","));
-      for (Draft draft : clause.finds().apply(facts)) {
+      for (Draft draft : clause.then().apply(facts)) {
         found.add(finding(draft, basis(clause, draft, answers)));
       }
     }
@@ -146,7 +131,7 @@ public final class Rule {
     return question.name() + "=" + given + (atHome.isEmpty() ? "" : "+" + atHome);
   }
 
-  private static String basis(Clause clause, Draft draft, String answers) {
+  private static String basis(Clause<?, ?, ?> clause, Draft draft, String answers) {
     return String.join(
         ";",
         clause.id(),
@@ -164,15 +149,15 @@ public final class Rule {
 
   private Finding finding(Draft draft, String basis) {
     return new Finding(
-        id,
+        rule.id(),
         basis,
         draft.said(),
         draft.naming(),
         draft.verdict(),
         draft.scope(),
         draft.restrictions(),
-        why,
-        source,
+        rule.words(),
+        rule.source(),
         draft.until(),
         draft.clearedBy(),
         draft.overridable(),

@@ -1,0 +1,2 @@
+/// The one shape of a rule, which screening, objections and contact share.
+package ivesk.core.rule;
