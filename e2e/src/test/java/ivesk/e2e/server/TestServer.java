@@ -27,8 +27,9 @@ public class TestServer {
     run(args);
   }
 
-  /// Returns when it answers.
-  public static ConfigurableApplicationContext run(String... args) {
+  /// Returns when it answers. One at a time in a JVM: all share the one logger context, which an
+  /// application takes over as it starts.
+  public static synchronized ConfigurableApplicationContext run(String... args) {
     return new SpringApplication(IveskApplication.class, MovableTime.class).run(args);
   }
 
