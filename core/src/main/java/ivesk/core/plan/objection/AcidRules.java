@@ -130,18 +130,21 @@ final class AcidRules {
               "Set " + Words.clock(time),
               Edit.replace(line.step(), line.step().with(Timing.of(time)))));
     }
-    return most.filter(limit -> planned.get().compareTo(limit) > 0)
-        .map(limit -> tooLong(line, formula.code(), planned.get(), limit, today(sight)));
+    return tooLong(line, formula.code(), planned, most, today(sight));
   }
 
-  private static Found tooLong(
-      Line line, String what, Duration planned, Duration most, String today) {
-    return Found.of(
-        line,
-        Words.fill(
-            "%s stays %s; at most %s%s", what, Words.clock(planned), Words.clock(most), today),
-        "Set " + Words.clock(most),
-        Edit.replace(line.step(), line.step().with(Timing.of(most))));
+  private static Optional<Found> tooLong(
+      Line line, String what, Optional<Duration> planned, Optional<Duration> most, String today) {
+    return planned.flatMap(time ->
+        most.filter(limit -> time.compareTo(limit) > 0)
+            .map(limit ->
+                Found.of(
+                    line,
+                    Words.fill(
+                        "%s stays %s; at most %s%s",
+                        what, Words.clock(time), Words.clock(limit), today),
+                    "Set " + Words.clock(limit),
+                    Edit.replace(line.step(), line.step().with(Timing.of(limit))))));
   }
 
   private static String today(Sight sight) {
@@ -230,8 +233,7 @@ final class AcidRules {
     if (planned.isEmpty() && own.isEmpty()) {
       return Optional.of(Found.of(line, product.name() + " is an acid step: it needs a time"));
     }
-    return most.filter(limit -> planned.filter(time -> time.compareTo(limit) > 0).isPresent())
-        .map(limit -> tooLong(line, product.name(), planned.get(), limit, ""));
+    return tooLong(line, product.name(), planned, most, "");
   }
 
   static List<Found> depth(Sight sight) {

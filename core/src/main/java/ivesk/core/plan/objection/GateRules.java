@@ -8,12 +8,13 @@ import ivesk.core.plan.script.StepGate;
 import ivesk.core.plan.script.StepKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /// Gates that must stand between lines.
 final class GateRules {
   private GateRules() {}
 
-  static List<Found> gateA(Sight sight) {
+  static Optional<Found> gateA(Sight sight) {
     return sight
         .script()
         .peels()
@@ -26,9 +27,7 @@ final class GateRules {
                 line,
                 "nobody asked how the prep feels before the acid",
                 "Ask: gate A",
-                Edit.replace(line.step(), line.step().with(StepGate.A))))
-        .stream()
-        .toList();
+                Edit.replace(line.step(), line.step().with(StepGate.A))));
   }
 
   static List<Found> gateB(Sight sight) {

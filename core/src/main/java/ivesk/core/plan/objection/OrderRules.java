@@ -23,7 +23,7 @@ import java.util.function.Predicate;
 final class OrderRules {
   private OrderRules() {}
 
-  static List<Found> look(Sight sight) {
+  static Optional<Found> look(Sight sight) {
     Script script = sight.script();
     return first(script, line -> line.is(StepKind.CLEANSE) || line.is(StepKind.REMOVE))
         .filter(line -> script.before(line).noneMatch(other -> other.is(StepKind.LOOK)))
@@ -32,12 +32,10 @@ final class OrderRules {
                 line,
                 "no look before the first cleanse, which changes what there is to see",
                 "Put look 1 first",
-                Edit.before(line.step(), Step.of(fresh(script, "look"), Act.LOOK_1))))
-        .stream()
-        .toList();
+                Edit.before(line.step(), Step.of(fresh(script, "look"), Act.LOOK_1))));
   }
 
-  static List<Found> barrier(Sight sight) {
+  static Optional<Found> barrier(Sight sight) {
     return unguarded(sight, line -> role(line, Role.BARRIER))
         .map(acid ->
             Found.of(
@@ -49,12 +47,10 @@ final class OrderRules {
                     Step.of(
                         fresh(sight.script(), "barrier"),
                         StepKind.GUARD,
-                        new What.Use(code(Role.BARRIER))))))
-        .stream()
-        .toList();
+                        new What.Use(code(Role.BARRIER))))));
   }
 
-  static List<Found> eyes(Sight sight) {
+  static Optional<Found> eyes(Sight sight) {
     Act guard = Defaults.eyes(sight.setting().policies(), sight.setting().comfort());
     return unguarded(sight, line -> line.act().filter(Act::guardsEyes).isPresent())
         .map(acid ->
@@ -62,9 +58,7 @@ final class OrderRules {
                 acid,
                 "nothing over the eyes before the acid",
                 "Put " + guard.label() + " before it",
-                Edit.before(acid.step(), Step.of(fresh(sight.script(), "eyes"), guard))))
-        .stream()
-        .toList();
+                Edit.before(acid.step(), Step.of(fresh(sight.script(), "eyes"), guard))));
   }
 
   /// The first acid on a face before which no such guard stands.
@@ -98,13 +92,9 @@ final class OrderRules {
         || line.is(StepKind.REST);
   }
 
-  static List<Found> sunscreen(Sight sight) {
-    return notLast(sight).stream().toList();
-  }
-
   /// Only what belongs after it may follow: powder and the look at the door. What ends by itself
   /// leaves no product for its hours.
-  private static Optional<Found> notLast(Sight sight) {
+  static Optional<Found> sunscreen(Sight sight) {
     Script script = sight.script();
     Optional<Line> acid = script.peels().reduce((_, later) -> later);
     if (acid.isEmpty() || Defaults.staysAsItIs(acid.get().formula().orElseThrow(), sight.setting()))
@@ -149,13 +139,13 @@ final class OrderRules {
             .isPresent();
   }
 
-  static List<Found> slot(Sight sight) {
-    return sight.tooShort().stream()
+  static Optional<Found> slot(Sight sight) {
+    return sight
+        .tooShort()
         .map(slot ->
             Found.of(
                 sight.script().lines().getLast(),
                 Words.fill(
-                    "the steps take %d min, %d are booked", sight.minutes(), slot.toMinutes())))
-        .toList();
+                    "the steps take %d min, %d are booked", sight.minutes(), slot.toMinutes())));
   }
 }

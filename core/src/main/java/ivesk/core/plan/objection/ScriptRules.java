@@ -65,7 +65,7 @@ public final class ScriptRules {
               MIND,
               COMMON_PRACTICE,
               "acid with no prep answer asked before it",
-              says("UNASKED", GateRules::gateA)),
+              once("UNASKED", GateRules::gateA)),
           rule(
               "PRO-GATE-B",
               SHUT,
@@ -90,11 +90,11 @@ public final class ScriptRules {
               COMMON_PRACTICE,
               "no look before the first cleanse; no barrier or eye guard before acid; anything but"
                   + " water, base or cold between end and rest; sunscreen missing or not last",
-              says("LOOK", OrderRules::look),
-              says("BARRIER", OrderRules::barrier),
-              says("EYES", OrderRules::eyes),
+              once("LOOK", OrderRules::look),
+              once("BARRIER", OrderRules::barrier),
+              once("EYES", OrderRules::eyes),
               says("ENDING", OrderRules::ending),
-              says("SUNSCREEN", OrderRules::sunscreen)),
+              once("SUNSCREEN", OrderRules::sunscreen)),
           rule(
               "PRO-BASE",
               SHUT,
@@ -199,7 +199,7 @@ public final class ScriptRules {
               NOTE,
               OWN_DEFAULT,
               "the steps are longer than the slot",
-              says("LONGER", OrderRules::slot)));
+              once("LONGER", OrderRules::slot)));
 
   private ScriptRules() {}
 
@@ -222,7 +222,13 @@ public final class ScriptRules {
     return new ScriptRule(severity, new Rule<>(id, when, source, List.of(clauses)));
   }
 
-  /// Looks at each line by itself: what it finds is its condition.
+  /// Finds one line at most.
+  private static Clause<Sight, Predicate<Sight>, Found> once(
+      String id, Function<Sight, Optional<Found>> finds) {
+    return says(id, sight -> finds.apply(sight).stream().toList());
+  }
+
+  /// What it finds is its condition.
   private static Clause<Sight, Predicate<Sight>, Found> says(
       String id, Function<Sight, List<Found>> finds) {
     return new Clause<>(id, sight -> true, finds);
